@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+gem "argon2", "~> 2.3"
+gem "json_schemer", "~> 2.4"
+gem "pg", "~> 1.5"
+gem "puma", "~> 8.0"
+gem "rack-attack", "~> 6.7"
+gem "rodauth", "~> 2.39"
+gem "sequel", "~> 5.90"
+gem "sequel_pg", "~> 1.17"
+gem "sinatra", "~> 4.1"
+
+group :development, :test do
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.17"
+  gem "prop_check", "~> 1.0"
+  gem "rack-test", "~> 2.1"
+  gem "rspec", "~> 3.13"
+  gem "rubocop", "~> 1.75"
+end

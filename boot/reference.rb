@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require "csv"
+require "fileutils"
+require_relative "../core/reference/table_reader"
+require_relative "../core/reference/table_checks"
+
+module NutShelf
+  module Boot
+    # Reads the shipped reference tables of data/ once; what it builds is frozen.
+    module Reference
+      FOLDER = File.expand_path("../data", __dir__)
+      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines].freeze
+
+      module_function
+
+      # @return [Core::Catalog]
+      def catalog = CATALOG[0] ||= Core::TableReader.read(tables(FOLDER))
+
+      CATALOG = [] # rubocop:disable Style/MutableConstant -- filled once, on first use
+
+      # @param folder [String] where the tables lie
+      # @return [Hash{String=>Array<Hash>}]
+      def tables(folder)
+        TABLES.to_h { |name| [name, CSV.read(File.join(folder, "#{name}.csv"), headers: true).map { |row| row.to_h.transform_values(&:to_s) }] }
+      end
+
+      # Checks every table of `folder` and only then copies them all into data/, with plain line ends.
+      # @raise [Core::BadTable] listing what is wrong, by table, key and column
+      def import(folder)
+        read = tables(folder)
+        Core::TableChecks.call(read, Core::TableReader.read(read))
+        FileUtils.mkdir_p(FOLDER)
+        read.each { |name, rows| File.write(File.join(FOLDER, "#{name}.csv"), CSV.generate { |csv| write(csv, rows) }) }
+        CATALOG.clear
+      end
+
+      def write(csv, rows)
+        csv << rows.first.keys
+        rows.each { |row| csv << row.values }
+      end
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    # The household's school and windows. `school` is :by_the_date or :look_then_decide; `front_days`
+    # and `soon_days` bound the states of the same names. Frozen.
+    Policy = Struct.new(:school, :front_days, :soon_days, keyword_init: true) do
+      def initialize(**facts)
+        super(school: :look_then_decide, front_days: 7, soon_days: 30, **facts)
+        freeze
+      end
+
+      def by_the_date? = school == :by_the_date
+
+      def school_words = by_the_date? ? "by the date" : "look, then decide"
+    end
+  end
+end

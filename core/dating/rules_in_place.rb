@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "story"
+
+module NutShelf
+  module Core
+    # The keeping rules of one food, asked for a place: what row is in force, and what it means when
+    # there is none there (the two-hour rule, or merely the wrong place).
+    class RulesInPlace
+      COLDER = { "cupboard" => %w[cool_dark fridge], "cool_dark" => %w[fridge], "fridge" => [], "freezer" => [] }.freeze
+      SEALED = %w[bought_sealed bought_frozen home_canned ripening].freeze
+
+      def initialize(catalog, policy, food)
+        @catalog = catalog
+        @policy = policy
+        @food = food
+      end
+
+      def fridge = Standing.new(name: "the fridge", kind: "fridge")
+
+      def freezer = Standing.new(name: "the freezer", kind: "freezer")
+
+      # @return [KeepingRow, nil]
+      def row(situation, place) = answer(situation, place).row
+
+      # @return [String] why there is no row
+      def reason(situation, place)
+        reason = answer(situation, place).reason.to_s.strip
+        reason.end_with?(".") ? reason : "#{reason}."
+      end
+
+      # @return [Integer] days by the household's school
+      def days(row) = row.days(@policy.school)
+
+      # @return [KeepingRow, nil] the row of the next colder place that has one
+      def colder_row(situation, place)
+        COLDER.fetch(place.kind).each do |kind|
+          row = row(situation, Standing.new(name: kind, kind: kind))
+          return row if row
+        end
+        nil
+      end
+
+      # High-risk food whose seal is broken, and whatever the fridge rule calls a safety matter, may not
+      # stand in the warm. Source: the two-hour rule of public food-safety guidance.
+      def two_hours?(situation, place, sealed:)
+        return false unless place.warm?
+
+        cold = row(situation, fridge)
+        cold&.kind == :safety || (@food.high_risk && !sealed && !SEALED.include?(situation))
+      end
+
+      private
+
+      def answer(situation, place) = @catalog.keeping(@food, situation, place.kind)
+    end
+  end
+end

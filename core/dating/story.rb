@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    # What happened to a stack, as the dating rules need it. Frozen.
+    #
+    # `situation` is how it came into the house: "bought_sealed", "bought_frozen", "left_over", "cooked",
+    # "home_canned", "home_dried", "ripening" or "opened" (came in open, day unknown).
+    # `printed_on` with `printed_kind` (:use_by, :best_before) is the date on the pack; `made_on` the day
+    # it was packed, made or cooked. `place` is where it stood first; `events` follow in order.
+    # `leftover_days` is the recipe's own limit for its leftovers.
+    Story = Struct.new(:food, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :place, :events,
+                       :quarantined, :leftover_days, keyword_init: true) do
+      def initialize(**facts)
+        super(situation: "bought_sealed", events: [].freeze, quarantined: false, **facts)
+        freeze
+      end
+
+      def started_on = made_on || acquired_on
+    end
+
+    # One thing that happened: kind :opened, :frozen, :thawed, :moved or :looked; `place` for moved
+    # (a Standing); `result` for looked (:good or :bad). Frozen.
+    Event = Struct.new(:kind, :on, :place, :result, keyword_init: true) do
+      def initialize(**facts)
+        super
+        freeze
+      end
+    end
+
+    # Where a stack stands, as far as dates care: kind "cupboard", "cool_dark", "fridge" or "freezer",
+    # and its usual lowest and highest temperature in whole degrees Celsius. Frozen.
+    Standing = Struct.new(:name, :kind, :low_c, :high_c, keyword_init: true) do
+      def initialize(**facts)
+        super
+        freeze
+      end
+
+      def warm? = %w[cupboard cool_dark].include?(kind)
+
+      def freezer? = kind == "freezer"
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "date"
+
+module NutShelf
+  module Core
+    # Dates and places as they read in a reason.
+    module Words
+      module_function
+
+      # @return [String] "24 Nov 2026"
+      def day(date) = date.strftime("%-d %b %Y")
+
+      # @return [String] "1 day", "3 days"
+      def days(count) = count == 1 ? "1 day" : "#{count} days"
+
+      # @param kind [String] place kind
+      # @return [String] "in the fridge"
+      def where(kind)
+        { "cupboard" => "in a cupboard", "cool_dark" => "cool and dark", "fridge" => "in the fridge",
+          "freezer" => "in the freezer" }.fetch(kind)
+      end
+
+      # @param situation [String] of the keeping tables
+      # @return [String] such as "opened" or "as bought"
+      def situation(situation)
+        { "bought_sealed" => "as bought", "left_over" => "left over", "frozen_at_home" => "frozen at home",
+          "bought_frozen" => "bought frozen", "home_canned" => "bottled at home", "home_dried" => "dried at home" }
+          .fetch(situation, situation)
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require_relative "../errors"
+require_relative "food"
+require_relative "keeping_row"
+require_relative "answer"
+require_relative "lookup"
+
+module NutShelf
+  module Core
+    # The reference tables, indexed once and frozen: foods, classes, keeping rows and the tables that
+    # say which row answers a question. Built by TableReader from rows that somebody else read.
+    class Catalog
+      attr_reader :foods, :rules, :targets, :recipes, :class_names
+
+      # @param foods [Hash{String=>Food}] by key; home-made classes are foods too, under their class key
+      # @param rows [Hash{Array=>KeepingRow}] by [scope, place, state]
+      # @param states [Hash{Array=>Array<String>}] by [situation, place], in the order to ask
+      # @param stand_ins [Array<Hash>] in file order
+      # @param no_rules [Array<Hash>]
+      # @param more [Hash] :targets, :recipes, :class_names, for those who need them
+      def initialize(foods:, rows:, states:, stand_ins:, no_rules:, **more)
+        @foods = foods.freeze
+        @rows = rows.freeze
+        @states = states.freeze
+        @stand_ins = stand_ins.group_by { |row| row[:scope] }.freeze
+        @no_rules = no_rules.group_by { |row| row[:scope] }.freeze
+        @more = more.freeze
+        @targets = more[:targets].freeze
+        @recipes = more[:recipes].freeze
+        @class_names = more[:class_names].freeze
+        freeze
+      end
+
+      # @param key [String] food key
+      # @return [Food]
+      # @raise [Unknown]
+      def food(key) = foods.fetch(key) { raise Unknown, "No food has the key #{key.inspect}." }
+
+      # How long this food keeps, in the order README of data/ gives.
+      # @param food [Food]
+      # @param situation [String] "bought_sealed", "opened", "left_over" and so on
+      # @param place [String] "cupboard", "cool_dark", "fridge" or "freezer"
+      # @return [Answer]
+      def keeping(food, situation, place) = Lookup.new(self, food).answer(situation, place)
+
+      # @param own [Hash{Array=>KeepingRow}] a household's own times by [scope, place, state]
+      # @return [Catalog] one that asks those first
+      def with_own(own)
+        return self if own.empty?
+
+        self.class.new(foods: foods, rows: @rows.merge(own), states: @states,
+                       stand_ins: @stand_ins.values.flatten, no_rules: @no_rules.values.flatten, **@more)
+      end
+
+      def row(scope, place, state) = @rows[[scope, place, state]]
+
+      def states(situation, place) = @states.fetch([situation, place], [])
+
+      def stand_ins(scope) = @stand_ins.fetch(scope, [])
+
+      def no_rules(scope) = @no_rules.fetch(scope, [])
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require_relative "../errors"
+
+module NutShelf
+  module Core
+    # Refuses reference tables that contradict themselves, before anything relies on them.
+    class TableChecks
+      GROUPS = %w[grains vegetables fruit dairy protein fat sweets drinks water condiments supplies pet].freeze
+      MACROS = { "protein_g_per_100g" => 4, "fat_g_per_100g" => 9, "carbs_g_per_100g" => 4 }.freeze
+
+      # @param tables [Hash{String=>Array<Hash>}] rows of text by table
+      # @param catalog [Catalog] built from the same rows
+      # @return [void]
+      # @raise [BadTable] with every fault found, one a line
+      def self.call(tables, catalog)
+        faults = new(tables, catalog).faults
+        raise BadTable, faults.join("\n") unless faults.empty?
+      end
+
+      def initialize(tables, catalog)
+        @tables = tables
+        @catalog = catalog
+      end
+
+      def faults = [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines]
+
+      private
+
+      def duplicates
+        { "foods" => ["key"], "keeping" => %w[food_or_class place state], "rules" => ["food_or_class"], "recipes" => ["key"] }
+          .flat_map { |table, columns| repeated(table, columns).map { |key| "#{table}: #{key.join('/')} stands twice" } }
+      end
+
+      def repeated(table, columns) = @tables[table].map { |row| row.values_at(*columns) }.tally.select { |_, count| count > 1 }.keys
+
+      def groups = @tables["foods"].reject { |row| GROUPS.include?(row["food_group"]) }.map { |row| "foods: #{row['key']} has food_group #{row['food_group']}" }
+
+      # Energy follows 4/4/9 within a quarter (or 5 kcal) but for the listed exceptions.
+      def energy
+        spared = @tables["energy_exceptions"].map { |row| row["key"] }
+        @tables["foods"].reject { |row| spared.include?(row["key"]) || row["kcal_per_100g"].empty? || energy_fits?(row) }
+                        .map { |row| "foods: kcal of #{row['key']} does not follow from its protein, fat and carbs" }
+      end
+
+      def energy_fits?(row)
+        kcal = row["kcal_per_100g"].to_r
+        off = (MACROS.sum { |column, factor| row[column].to_r * factor } - kcal).abs
+        off <= kcal / 4 || off <= 5
+      end
+
+      def keeping
+        known = @catalog.foods
+        @tables["keeping"].filter_map do |row|
+          "keeping: #{row['food_or_class']} is neither food nor class" unless known.key?(row["food_or_class"]) || @catalog.class_names.key?(row["food_or_class"])
+        end
+      end
+
+      def raw_meat
+        raw = @catalog.foods.values.select { |food| food.aisle == "Meat and fish" && food.high_risk && !food.ready_to_eat }.map(&:key)
+        @tables["keeping"].select { |row| row["place"] == "fridge" && raw.include?(row["food_or_class"]) && row["kind"] != "safety" }
+                          .map { |row| "keeping: #{row['food_or_class']} in the fridge must be a safety matter" }
+      end
+
+      def rules
+        ruled = @tables["rules"].map { |row| row["food_or_class"] }
+        @catalog.foods.values.reject { |food| food.food_group == "supplies" || ruled.include?(food.key) || ruled.include?(food.class_key) }
+                .map { |food| "rules: nothing for #{food.key} nor for its class" }
+      end
+
+      # Food that spoils must not get a shelf life once it is open.
+      def answers
+        @catalog.foods.values.select(&:high_risk).filter_map do |food|
+          row = @catalog.keeping(food, "opened", "cupboard").row
+          "keeping: #{food.key} opened in a cupboard keeps #{row.high} days" if row && row.high > 30 && !food.key.start_with?("class-")
+        end
+      end
+
+      def lines
+        @catalog.recipes.flat_map do |recipe|
+          recipe.lines.flat_map { |line| line.substitutes.keys }.reject { |key| @catalog.foods.key?(key) }
+                .map { |key| "recipe_lines: #{recipe.key} names the substitute #{key}, which is no food" }
+        end
+      end
+    end
+  end
+end

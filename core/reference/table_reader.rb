@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require_relative "../errors"
+require_relative "catalog"
+require_relative "recipe"
+
+module NutShelf
+  module Core
+    # Turns the rows of the reference tables (hashes of text) into a Catalog, refusing what does not fit.
+    class TableReader
+      PLACES = %w[cupboard cool_dark fridge freezer].freeze
+
+      # @param tables [Hash{String=>Array<Hash{String=>String}>}] rows by table name without ".csv"
+      # @return [Catalog]
+      # @raise [BadTable] naming table, key and column
+      def self.read(tables) = new(tables).read
+
+      def initialize(tables)
+        @tables = tables
+      end
+
+      def read
+        Catalog.new(foods: foods.merge(home_classes), rows: keeping, states: states, stand_ins: stand_ins,
+                    no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names)
+      end
+
+      private
+
+      def rows(table) = @tables.fetch(table) { raise BadTable, "The table #{table} is missing." }
+
+      def class_of = @class_of ||= rows("food_classes").reject { |row| row["food_key"].empty? }.to_h { |row| row.values_at("food_key", "class_key") }
+
+      def class_names = rows("food_classes").to_h { |row| row.values_at("class_key", "class_name") }
+
+      def rules = @rules ||= rows("rules").to_h { |row| [row["food_or_class"], rule(row)] }
+
+      def rule(row)
+        { high_risk: yes(row, "high_risk"), past_date_tolerance_days: row["past_date_tolerance_days"].to_i,
+          no_opened_limit: yes(row, "no_opened_limit"), opened_where: row["opened_where"], edible_yield: yield_of(row),
+          freezes: row["freezes"], freeze_note: row["freeze_note"], freezing_damage: yes(row, "freezing_damage"),
+          thaw_hours_fridge: number(row, "thaw_hours_fridge"), infant: yes(row, "infant"),
+          vulnerable_avoid: row["vulnerable_avoid"] }
+      end
+
+      # A drained share is for the plate only: recipe lines weigh tins as they come from stock.
+      def yield_of(row) = row["yield_kind"] == "edible" ? number(row, "edible_yield") : 1.to_r
+
+      def foods
+        @foods ||= rows("foods").to_h { |row| [row["key"], food(row)] }.freeze
+      end
+
+      def food(row)
+        key = row["key"]
+        klass = class_of[key]
+        Food.new(key: key, name: row["name"], aisle: row["aisle"], food_group: row["food_group"],
+                 dimension: row["base_dimension"].to_sym, g_per_ml: number(row, "g_per_ml"), g_per_piece: number(row, "g_per_piece"),
+                 typical_packs: list(row, "typical_packs"), class_key: klass, allergens: list(row, "allergens"),
+                 date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
+                 kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
+                 **(rules[key] || rules[klass] || {}))
+      end
+
+      # States made at home (soup, broth, jars) have no bought food behind them; stand-ins may also point
+      # at the class of bought food. Either way the class answers as if it were a food.
+      def home_classes
+        class_names.keys.to_h do |key|
+          [key, Food.new(key: key, name: class_names[key], aisle: "Home leftovers", food_group: "protein", dimension: :count,
+                         **(rules[key] || {}))]
+        end
+      end
+
+      def keeping
+        rows("keeping").to_h do |row|
+          scope, place, state = row.values_at("food_or_class", "place", "state")
+          refuse("keeping", scope, "place") unless PLACES.include?(place)
+          [[scope, place, state].freeze, keeping_row(row, scope, place, state)]
+        end
+      end
+
+      def keeping_row(row, scope, place, state)
+        low, high = row.values_at("quality_days_low", "quality_days_high").map { |text| Integer(text, 10) }
+        refuse("keeping", scope, "quality_days_low") if low > high
+        KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: row["kind"].to_sym,
+                       after_thaw_days: number(row, "after_thaw_days")&.to_i, method: row["method"],
+                       care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"],
+                       signs_to_discard: row["signs_to_discard"], caution: row["caution"])
+      end
+
+      def states = rows("keeping_states").to_h { |row| [row.values_at("situation", "place"), row["states_in_order"].split(";").freeze] }
+
+      def stand_ins = rows("stand_ins").map { |row| symbols(row, %w[scope situation place mode use_instead use_situation use_place]) }
+
+      def no_rules = rows("no_rule").map { |row| symbols(row, %w[scope situation place outcome reason]) }
+
+      def targets = rows("targets").to_h { |row| [row["key"], row] }
+
+      def recipes
+        lines = rows("recipe_lines").group_by { |row| row["recipe_key"] }
+        rows("recipes").map { |row| Recipe.from_row(row, lines.fetch(row["key"]) { refuse("recipes", row["key"], "lines") }, foods) }
+      end
+
+      def symbols(row, columns) = columns.to_h { |column| [column.to_sym, blank(row[column])] }.freeze
+
+      def blank(text) = text.to_s.empty? ? nil : text
+
+      def yes(row, column) = row[column] == "yes"
+
+      def list(row, column) = row[column].split(";").freeze
+
+      def number(row, column)
+        row[column].to_s.empty? ? nil : Rational(row[column])
+      rescue ArgumentError
+        refuse("a table", row["key"], column)
+      end
+
+      def refuse(table, key, column) = raise(BadTable, "#{table}: #{key} has no usable #{column}.")
+    end
+  end
+end
