@@ -1,0 +1,202 @@
+# frozen_string_literal: true
+
+require_relative "numbers"
+require_relative "units"
+require_relative "../quantity/quantity"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Reads how many and how much: "3 tins 400 g", "2x6x330ml", "400 g x 3", "half jar", "a dozen eggs".
+      class AmountField
+        # @param line [Line]
+        # @param settings [Hash] the household's measures
+        def initialize(line, settings:)
+          @line = line
+          @settings = settings
+        end
+
+        def read
+          size
+          multiplied_after
+          packs_of
+          counted_nouns
+          count_beside_size
+          lone_number
+          finish
+        end
+
+        private
+
+        # The first number with a unit of mass or volume is the size of one pack; "n x" before it counts.
+        def size
+          @line.tokens.each_index do |index|
+            number, unit, length = measured_at(index)
+            next unless number
+
+            @size = Quantity.of(number, unit)
+            @size_at = index
+            @line.claim(:amount, (index...(index + length)).to_a)
+            multipliers_before(index)
+            return
+          end
+        end
+
+        def measured_at(index)
+          number, length = Numbers.at(@line, index) || article(index)
+          return unless number&.positive?
+
+          unit, extra = unit_at(index + length)
+          unit && unit != "piece" ? [number, unit, length + extra] : nil
+        end
+
+        # "a kilo of rice"
+        def article(index)
+          [1r, 1] if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) && @line.text(index + 1).length > 2
+        end
+
+        def unit_at(at)
+          at += 1 if (skip = @line.text(at) == "-" ? 1 : 0) == 1
+          if %w[fl fluid].include?(@line.text(at))
+            dot = @line.text(at + 1) == "." ? 1 : 0
+            return [Units.unit("floz", @settings), 2 + skip + dot] if %w[oz ounce ounces].include?(@line.text(at + 1 + dot))
+          end
+          [Units.unit(@line.text(at), @settings), 1 + skip]
+        end
+
+        # Walks back over "2 x 6 x".
+        def multipliers_before(index)
+          at = index - 1
+          while @line.text(at) == "x" && (number = plain(at - 1))
+            multiply(number, [at, at - 1])
+            at -= 2
+          end
+        end
+
+        def plain(at)
+          text = @line.text(at)
+          text.to_r if @line[at]&.num? && text.match?(/\A\d{1,5}\z/)
+        end
+
+        def multiply(number, used)
+          @count = (@count || 1) * number
+          @line.claim(:count, used)
+        end
+
+        # "400 g x 3", "chickpeas x3", "3 x chickpeas"
+        def multiplied_after
+          @line.tokens.each_index do |index|
+            next unless @line.text(index) == "x"
+
+            after = plain(index + 1)
+            before = plain(index - 1)
+            if after && !noun_or_unit?(index + 2) then multiply(after, [index, index + 1])
+            elsif before then multiply(before, [index - 1, index])
+            end
+          end
+        end
+
+        def noun_or_unit?(at) = Units.noun(@line.text(at)) || Units.unit(@line.text(at), @settings)
+
+        # "4 packs of 6", "box of 12", "6-pack": packs whose size is a number of pieces.
+        def packs_of
+          @line.tokens.each_index do |index|
+            noun = Units.noun(@line.text(index)) or next
+            inner = @line.text(index + 1) == "of" && plain(index + 2)
+            if inner && !Units.unit(@line.text(index + 3), @settings) then inner_pack(index, [index, index + 1, index + 2], inner, noun)
+            elsif noun == "pack" && @line.text(index - 1) == "-" && (inner = plain(index - 2)) then inner_pack(index, [index, index - 1, index - 2], inner, noun)
+            end
+          end
+        end
+
+        def inner_pack(index, used, inner, noun)
+          outer, length = number_before([index, used.min].min)
+          @noun_seen = noun
+          @line.claim(:count, used + (outer ? length : []))
+          if @size then @count = (@count || 1) * (outer || 1) * inner
+          else
+            @size = Quantity.of(inner, "piece")
+            @count = (@count || 1) * (outer || 1)
+          end
+        end
+
+        # A number (digits or words) that ends right before `index`.
+        def number_before(index)
+          [4, 3, 2, 1].each do |back|
+            number, length = Numbers.at(@line, index - back)
+            return [number, ((index - back)...index).to_a] if number && length == back
+          end
+          nil
+        end
+
+        def counted_nouns
+          @line.tokens.each_index do |index|
+            noun = Units.noun(@line.text(index))
+            noun ||= "piece" if Units::NAMES[@line.text(index)] == "piece"
+            next unless noun && !(noun == "bar" && !number_before(index))
+
+            noun_found(noun, index)
+          end
+        end
+
+        def noun_found(noun, index)
+          number, used = number_before(index) || article_before(index)
+          return if number.nil? && !hint_only?(noun)
+
+          @line.hints << (noun == "can" ? :tin : noun.to_sym)
+          @noun ||= noun
+          @line.claim(:count, [index, *used])
+          @count = (@count || 1) * number if number
+        end
+
+        def article_before(index) = %w[a an].include?(@line.text(index - 1)) ? [1r, [index - 1]] : nil
+
+        # Without a number a noun still says what it comes in ("rice 1 kg bag"), except where it is more
+        # likely part of a name.
+        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net].include?(noun)
+
+        # "2 400g tins" and "2 bags 1 kg": a bare number before the size, or at the start of the line.
+        def count_beside_size
+          return unless @count.nil? && @size_at
+
+          number, used = number_before(@size_at)
+          return unless number && number.denominator == 1 && number <= 500
+
+          @count = number
+          @line.claim(:count, used)
+        end
+
+        # "12 eggs", "three leeks", "half cabbage": the first plain number that is left.
+        def lone_number
+          return if @count
+
+          @line.tokens.each_index do |index|
+            number, length = Numbers.at(@line, index)
+            next unless number&.positive? && number < 10_000 && countable?(index, length)
+
+            @count = number
+            @half = number < 1
+            @line.claim(:count, (index...(index + length)).to_a)
+            return
+          end
+        end
+
+        def countable?(index, length)
+          text = @line.text(index)
+          return false if text.match?(/\A\d+[.,]\d{2}\z/)
+
+          nxt = @line[index + length]
+          nxt&.word? || (nxt.nil? && index.positive?)
+        end
+
+        def finish
+          @line.found[:count] = @count || 1r
+          @line.found[:count_said] = !@count.nil?
+          @line.found[:size] = @size
+          @line.found[:noun] = @noun
+          @line.found[:state] ||= "opened" if @count && @count < 1 && (@noun || @half) && (@noun || "x") != "piece"
+        end
+      end
+    end
+  end
+end

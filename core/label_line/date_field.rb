@@ -1,0 +1,150 @@
+# frozen_string_literal: true
+
+require_relative "date_forms"
+require_relative "typo"
+require_relative "../dating/words"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Reads the dates of a line: those behind a word ("bb", "opened") first, then one that stands alone.
+      # Chooses only where there is one reading; otherwise asks with all of them.
+      class DateField
+        KINDS = {
+          %w[best before end] => "best_before", %w[best before] => "best_before", %w[best by] => "best_before", %w[best until] => "best_before",
+          %w[b / b] => "best_before", %w[bb] => "best_before", %w[bbe] => "best_before", %w[bbd] => "best_before", %w[bbf] => "best_before", %w[oldest] => "best_before",
+          %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before", %w[used by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
+          %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
+          %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen",
+          %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",
+          %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown"
+        }.sort_by { |words, _| -words.size }.to_h.freeze
+        BACK = %w[packed frozen opened made thawed].freeze
+        FIELDS = { "frozen" => :frozen_on, "opened" => :opened_on, "thawed" => :thawed_on }.freeze
+        FILLERS = %w[: on date = by . -].freeze
+        PRINTED = [{ text: "best before", value: "best_before" }, { text: "use by", value: "use_by" }].freeze
+
+        # @param line [Line]
+        # @param today [Date]
+        # @param day_order [Symbol] :dmy or :mdy
+        def initialize(line, today:, day_order:)
+          @line = line
+          @today = today
+          @day_order = day_order
+        end
+
+        # Dates that follow a word saying what they are.
+        def read_named
+          index = 0
+          while index < @line.tokens.size
+            words, kind = kind_at(index)
+            index += words && named(index, words.size, kind) ? words.size : 1
+          end
+        end
+
+        # A date without such a word, once everything else that could be a date is taken.
+        def read_bare
+          return if @line.found.key?(:date) || @line.questions.any? { |question| question.field == "date" }
+
+          @line.tokens.each_index do |index|
+            found = forms(made_at_home?).at(index, after_kind: false) or next
+            return bare(found, index) unless found.doubtful
+          end
+        end
+
+        # A word such as "bb" that no date followed must not pass in silence.
+        def ask_for_missing
+          @line.free_indexes.each do |index|
+            words, kind = kind_at(index)
+            next unless words && %w[best_before use_by].include?(kind) && words != %w[best] && asked_nothing?
+
+            @line.claim(:unread, (index...(index + words.size)).to_a)
+            @line.ask(:date, "No date was understood after #{@line.original(index)}. What is it?", [])
+          end
+        end
+
+        # Whether a number such as 12.11 could be a date as well as a price, and which.
+        # @return [DateForms::Found, nil]
+        def doubtful_at(index)
+          return if @line.found.key?(:date) || @line.questions.any? { |question| question.field == "date" }
+
+          found = forms(false).at(index, after_kind: false)
+          found if found&.doubtful
+        end
+
+        def kind_at(index)
+          KINDS.find { |words, _| words.each_with_index.all? { |word, offset| word_matches?(index + offset, word) } }
+        end
+
+        private
+
+        def made_at_home? = %w[leftover home_made].include?(@line.found[:state])
+
+        def asked_nothing? = @line.questions.none? { |question| question.field == "date" } && !@line.found.key?(:date)
+
+        def word_matches?(index, word)
+          text = @line.text(index) or return false
+          text == word || (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !%w[baked].include?(word))
+        end
+
+        def forms(back) = DateForms.new(@line, today: @today, day_order: @day_order, back: back)
+
+        def named(index, size, kind)
+          start = index + size
+          start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
+          found = forms(BACK.include?(kind)).at(start, after_kind: true)
+          return false unless found
+
+          taken = (index...(start + found.length)).to_a
+          found.readings.empty? ? impossible(start, found, taken) : settle(kind, found.readings, taken)
+          true
+        end
+
+        def impossible(start, found, taken)
+          said = (start...(start + found.length)).map { |at| @line.original(at) }.join(" ")
+          @line.claim(:unread, taken.select { |at| at >= start })
+          @line.claim(:date, taken.select { |at| at < start })
+          @line.ask(:date, "There is no day #{said}. What is the date?", [])
+        end
+
+        # Sets the field when there is one reading, asks when there are more.
+        def settle(kind, readings, taken)
+          field = FIELDS.fetch(kind, :date)
+          @line.claim(field, taken)
+          note_kind(kind)
+          return ask_which(field, readings) if readings.size > 1 || ahead?(kind, readings.first)
+
+          @line.found[field] = readings.first.on
+        end
+
+        # A day ahead cannot be the day something was opened, frozen or made.
+        def ahead?(kind, reading) = BACK.include?(kind) && reading.precision == :day && reading.on > @today
+
+        def note_kind(kind)
+          @line.found[:state] ||= kind if %w[opened frozen].include?(kind)
+          return if FIELDS.key?(kind)
+          return @line.ask(:date_kind, "Is that a best-before or a use-by date?", PRINTED) if kind == "unknown"
+
+          @line.found[:date_kind] = kind
+        end
+
+        def ask_which(field, readings)
+          answers = readings.map { |reading| { text: answer_text(reading), value: reading.on.iso8601 } }
+          @line.ask(field, "Which date is meant?", answers)
+        end
+
+        def answer_text(reading)
+          reading.precision == :month ? reading.on.strftime("end of %b %Y") : Words.day(reading.on)
+        end
+
+        def bare(found, index)
+          taken = (index...(index + found.length)).to_a
+          @line.claim(:date, taken)
+          @line.hints << :bare_date
+          found.readings.size == 1 ? @line.found[:date] = found.readings.first.on : ask_which(:date, found.readings)
+          @line.hints << :month_date if found.readings.all? { |reading| reading.precision != :day }
+        end
+      end
+    end
+  end
+end

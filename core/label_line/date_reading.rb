@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require "date"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # One way to read a date: the day meant, how precise it was (:day, :month, :year), and whether the
+      # year was said. Frozen.
+      DateReading = Struct.new(:on, :precision, :year_said, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+
+        # Printed month = its last day; printed year = 31 December.
+        def self.month(year, month) = Date.valid_date?(year, month, 1) ? new(on: Date.new(year, month, -1), precision: :month, year_said: true) : nil
+
+        def self.year(year) = new(on: Date.new(year, 12, 31), precision: :year, year_said: true)
+
+        def self.day(year, month, day, year_said: true)
+          new(on: Date.new(year, month, day), precision: :day, year_said: year_said) if Date.valid_date?(year, month, day)
+        end
+      end
+    end
+  end
+end

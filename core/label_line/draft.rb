@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Something the reader is unsure of: which field, in plain words, and the likely answers as
+      # [{text:, value:}]. Frozen.
+      Question = Struct.new(:field, :text, :answers, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # What a line was understood to say. Frozen.
+      #
+      # `count` packs (Rational) of `amount` (Rational, base units; nil when no size is known) in `unit`
+      # ("g", "ml", "piece", or the noun that was counted). `food` is a key, `label` the words for it.
+      # `date` with `date_kind` ("best_before", "use_by", "packed", "made"); `opened_on`, `frozen_on`,
+      # `thawed_on`; `place` a name; `price_minor` for the whole line; `state` ("opened", "frozen",
+      # "leftover", "home_made"). `spans` gives [from, to] of each field; `unread` the words not understood.
+      Draft = Struct.new(:count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on, :place,
+                         :price_minor, :state, :questions, :unread, :spans, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+require_relative "stem"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
+      # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
+      class FoodField
+        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away].freeze
+        QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
+                        red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
+                        home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
+                        opened open half full vacuum loose cold local spare old new baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
+        HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
+                       "raw" => "raw", "uht" => "longlife" }.freeze
+
+        def initialize(line, lexicon)
+          @line = line
+          @lexicon = lexicon
+        end
+
+        def read
+          @words = @line.free_indexes.select { |index| @line[index].word? }.to_h { |index| [index, stems_of(index)] }
+          best = ranked
+          best.empty? ? unknown : settle(best)
+          leave_rest
+        end
+
+        private
+
+        def stems_of(index)
+          stem = Stem.of(@line.text(index))
+          return [stem] if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
+
+          near = @lexicon.nearest(stem)
+          near.empty? ? halves(stem) : near
+        end
+
+        # "oatmilk": two known words written as one.
+        def halves(stem)
+          (3..(stem.length - 3)).each do |at|
+            parts = [stem[0...at], stem[at..]].map { |part| Stem.of(part) }
+            return parts if parts.all? { |part| @lexicon.word?(part) }
+          end
+          []
+        end
+
+        # @return [Array<Array(score, Phrase)>] best first
+        def ranked
+          present = @words.values.flatten.uniq
+          present |= ["canned"] if @line.hints.include?(:tin)
+          candidates = present.flat_map { |stem| @lexicon.phrases(stem) }.uniq.select { |phrase| (phrase.stems - present).empty? }
+          scored = candidates.map { |phrase| [cover(phrase), phrase] }
+          top = scored.map(&:first).max
+          scored.select { |score, _| score == top }.map { |_, phrase| [fitness(phrase), phrase] }.sort_by { |score, _| -score }
+        end
+
+        # How many of the line's words a name covers, then how far to the right it ends.
+        def cover(phrase)
+          indexes = covered(phrase)
+          [phrase.stems.size + (phrase.own ? 1 : 0), indexes.max || -1]
+        end
+
+        def covered(phrase) = @words.select { |_, stems| stems.intersect?(phrase.stems) }.keys
+
+        def fitness(phrase)
+          food = @lexicon.foods.fetch(phrase.food)
+          (phrase.usual ? 1 : 0) + hint_score(phrase) + size_score(food) + place_score(phrase, food)
+        end
+
+        def hint_score(phrase)
+          return hints.include?("leftover") ? -3 : 0 unless phrase.hint
+          return 8 if hints.include?(phrase.hint)
+
+          phrase.hint == "leftover" || phrase.hint == "home_made" ? -20 : 0
+        end
+
+        def hints
+          @hints ||= [*@words.values.flatten.filter_map { |stem| HINT_WORDS[stem] }, *(@line.hints.include?(:tin) ? ["canned"] : []),
+                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made].include?(@line.found[:state]) ? [@line.found[:state]] : [])]
+        end
+
+        def left_over? = @line.found[:state] == "leftover" || @line.found[:date_kind] == "made" || @line.hints.include?(:portion)
+
+        def size_score(food)
+          size = @line.found[:size]
+          return food.dimension == :count && @line.found[:noun].nil? && @line.found[:count_said] ? 2 : 0 unless size
+
+          food.typical_packs.any? { |text| same_size?(text, size) } ? 2 : 0
+        end
+
+        def same_size?(text, size)
+          number, unit = text.match(/\A([\d.]+)(kg|g|ml|l)?\z/).captures
+          amount = Quantity.of(number, unit || "piece")
+          amount.dimension == size.dimension && amount.amount == size.amount
+        end
+
+        def place_score(phrase, food)
+          case kind_of_place
+          when "freezer" then food.aisle == "Frozen" ? 3 : 0
+          when "fridge" then phrase.hint == "fresh" ? 3 : 0
+          else 0
+          end
+        end
+
+        def kind_of_place = @lexicon.places.find { |place| place.name == @line.found[:place] }&.kind
+
+        def settle(best)
+          score, phrase = best.first
+          level = best.select { |other, _| other == score }.map { |_, name| name.food }.uniq
+          @line.found[:food] = phrase.food
+          @head = covered(phrase)
+          @line.claim(:food, @head)
+          @line.ask(:food, "Which one is it?", level.first(4).map { |key| answer(key) }) if level.size > 1
+        end
+
+        def answer(key) = { text: @lexicon.foods.fetch(key).name, value: key }
+
+        def unknown
+          likely = @words.values.flatten.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.first(4)
+          @head = []
+          @line.ask(:food, "Which food is it?", likely.map { |key| answer(key) })
+        end
+
+        # Words that only describe the food stay with its label; the rest was not understood.
+        def leave_rest
+          label = @head.dup
+          @line.free_indexes.each do |index|
+            next unless @line[index].word?
+            next @line.claim(:filler, [index]) if FILLERS.include?(@line.text(index))
+
+            label << index if describes?(index)
+          end
+          @line.claim(:food, label)
+          @line.found[:label] = label.sort.map { |index| @line.original(index) }.join(" ") unless label.empty?
+        end
+
+        def describes?(index)
+          return false if @head.empty?
+
+          stem = Stem.of(@line.text(index))
+          return false if %w[and + & plus].include?(@line.tokens[index - 1]&.text) && index.positive? && index > @head.max
+
+          QUALIFIERS.include?(stem) || @lexicon.word?(stem)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require_relative "token"
+require_relative "draft"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # A line while it is being read: its tokens, which of them a field has claimed, and what was found.
+      class Line
+        attr_reader :tokens, :found, :questions, :spans, :hints
+
+        def initialize(text)
+          @text = text
+          @tokens = Tokens.cut(text)
+          @claimed = Array.new(@tokens.size)
+          @found = {}
+          @questions = []
+          @spans = {}
+          @hints = []
+        end
+
+        def free?(index) = index >= 0 && index < tokens.size && @claimed[index].nil?
+
+        # A free token, or nil.
+        def [](index) = free?(index) ? tokens[index] : nil
+
+        # The text of a free token, or nil.
+        def text(index) = self[index]&.text
+
+        def claimed_by(index) = @claimed[index]
+
+        # Marks tokens as belonging to a field and widens that field's span.
+        def claim(field, indexes)
+          indexes.each { |index| @claimed[index] ||= field }
+          widen(field, indexes)
+        end
+
+        def set(field, value, indexes)
+          found[field] = value
+          claim(field, indexes)
+        end
+
+        def ask(field, text, answers)
+          questions << Question.new(field: field.to_s, text: text, answers: answers)
+        end
+
+        def free_indexes = tokens.each_index.select { |index| free?(index) }
+
+        def original(index) = @text[tokens[index].from...tokens[index].to]
+
+        private
+
+        def widen(field, indexes)
+          return if indexes.empty?
+
+          from = tokens[indexes.min].from
+          to = tokens[indexes.max].to
+          known = spans[field] || [from, to]
+          spans[field] = [[known[0], from].min, [known[1], to].max]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Reads what was paid. A bare price is for the whole line; "each", "per kg" say otherwise. The sum is
+      # settled once count and amount are known, see Pricing in reader.rb.
+      class PriceField
+        SIGNS = { "€" => "EUR", "$" => "USD", "£" => "GBP", "eur" => "EUR", "euro" => "EUR", "euros" => "EUR", "usd" => "USD", "gbp" => "GBP",
+                  "chf" => "CHF", "sek" => "SEK", "nok" => "NOK", "dkk" => "DKK", "kr" => "kr", "fr" => "CHF", "dollars" => "USD" }.freeze
+        CENTS = %w[c ct cent cents p pence].freeze
+        EACH = %w[each ea apiece].freeze
+        LEADS = %w[for price cost paid total at @ costs sum altogether].freeze
+        PER = %w[per a an / the].freeze
+        MONEY = /\A\d{1,6}([.,]\d{1,2})?\z/
+        PER_WEIGHT = %r{\A(\d{1,6}[.,]\d{2})/(\d{1,4})\z}
+
+        # @param line [Line]
+        # @param currency [String] ISO code of the household
+        # @param settings [Hash] for unit words
+        # @param dates [DateField] asked whether a bare number could be a date
+        def initialize(line, currency:, settings:, dates:)
+          @line = line
+          @currency = currency
+          @settings = settings
+          @dates = dates
+        end
+
+        # Prices that say so: a sign, "each", "per kg", "for".
+        def read_marked
+          @line.tokens.each_index do |index|
+            next unless @line[index]&.num?
+            return if glued_weight(index) || marked(index)
+          end
+        end
+
+        # What is left and looks like money.
+        def read_bare
+          return if @line.found[:price]
+
+          index = @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(/\A\d{1,6}[.,]\d{2}\z/) && !measured?(at) }.last or return
+          doubt = @dates.doubtful_at(index)
+          doubt ? ask(index, doubt) : take(index, [index], {})
+        end
+
+        private
+
+        def measured?(index) = Units.unit(@line.text(index + 1), @settings) || Units.noun(@line.text(index + 1))
+
+        # "2.50/100 g" is cut as one number.
+        def glued_weight(index)
+          price, size = @line.text(index).match(PER_WEIGHT)&.captures
+          unit = price && Units.unit(@line.text(index + 1), @settings)
+          return unless unit
+
+          store(index, [index, index + 1], price, { per: Quantity.of(size, unit) })
+        end
+
+        def marked(index)
+          return unless @line.text(index).match?(MONEY)
+
+          used = [index]
+          sign = sign_beside(index, used)
+          mark = mark_after(used.max + 1, used) || mark_before(used.min - 1, used)
+          return unless sign || mark
+          return if sign.nil? && mark == {} && !@line.text(index).match?(/[.,]\d{1,2}\z/)
+          return other_currency(index, used, sign) if sign && !same_currency?(sign)
+
+          store(index, used, cents?(used) ? (@line.text(index).tr(",", ".").to_r / 100) : @line.text(index), mark || {})
+        end
+
+        def sign_beside(index, used)
+          before = @line.text(index - 1)
+          after = @line.text(index + 1)
+          if SIGNS.key?(before) && !(SIGNS.key?(after) && before != "€")
+            used << (index - 1)
+            SIGNS[before]
+          elsif SIGNS.key?(after)
+            used << (index + 1)
+            SIGNS[after]
+          elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after)
+            used << (index + 1)
+            @currency
+          end
+        end
+
+        def cents?(used) = used.any? { |at| CENTS.include?(@line.tokens[at].text) }
+
+        def same_currency?(sign) = sign == @currency || (sign == "kr" && %w[SEK NOK DKK].include?(@currency))
+
+        def mark_after(at, used)
+          if EACH.include?(@line.text(at))
+            used << at
+            return { each: true }
+          end
+          return unless PER.include?(@line.text(at))
+
+          per_unit(at, used)
+        end
+
+        # "per kg", "/100 g", "a tin", "a piece"
+        def per_unit(at, used)
+          number, length = @line.text(at) == "a" ? [1r, 0] : (Numbers.at(@line, at + 1) || [1r, 0])
+          word = @line.text(at + 1 + length)
+          unit = Units.unit(word, @settings)
+          if unit && unit != "piece"
+            used.push(*(at..(at + 1 + length)))
+            { per: Quantity.of(number, unit) }
+          elsif Units.noun(word) || unit == "piece" || word == "each" || word == "egg"
+            used.push(*(at..(at + 1 + length)))
+            { each: true }
+          end
+        end
+
+        def mark_before(at, used)
+          text = @line.text(at)
+          if EACH.include?(text)
+            used << at
+            return { each: true }
+          end
+          return unless LEADS.include?(text)
+
+          used << at
+          used << (at - 1) if %w[all total paid].include?(@line.text(at - 1)) || (text == "at" && @line.text(at - 1) == "@")
+          %w[at @].include?(text) ? { each: true } : {}
+        end
+
+        def store(index, used, number, mark)
+          take(index, used, mark, number)
+          true
+        end
+
+        def take(index, used, mark, number = @line.text(index))
+          @line.set(:price, { number: Quantity.exact(number.is_a?(String) ? number.tr(",", ".") : number), **mark }, used)
+        end
+
+        def other_currency(index, used, sign)
+          @line.claim(:price, used)
+          @line.ask(:price, "The price is in #{sign}, this household counts in #{@currency}. What is it in #{@currency}?", [])
+          @line.found[:price] = nil
+          index
+        end
+
+        def ask(index, doubt)
+          text = @line.text(index)
+          @line.claim(:price, [index])
+          dates = doubt.readings.map { |reading| { text: "the date #{Words.day(reading.on)}", value: reading.on.iso8601 } }
+          @line.ask(:price_or_date, "Is #{text} a price or a date?", [{ text: "the price #{text}", value: text.tr(",", ".") }, *dates])
+        end
+      end
+    end
+  end
+end

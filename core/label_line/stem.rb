@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Brings a word to the form under which it is looked up: lower case, singular, one spelling.
+      module Stem
+        SPELLINGS = { "yogurt" => "yoghurt", "yoghourt" => "yoghurt", "chili" => "chilli", "chile" => "chilli", "tinned" => "canned", "tin" => "canned",
+                      "potatoe" => "potato", "tomatoe" => "tomato", "soy" => "soya", "flavored" => "flavoured", "fibre" => "fiber",
+                      "veggie" => "vegetable", "veg" => "vegetable", "wholewheat" => "wholemeal", "leftover" => "leftover" }.freeze
+        CACHE = {}.freeze
+
+        module_function
+
+        # @param word [String]
+        # @return [String]
+        def of(word)
+          stem = singular(word.downcase.delete("'’"))
+          SPELLINGS.fetch(stem, stem)
+        end
+
+        def singular(word)
+          case word
+          when /\A.{1,3}\z/, /(?:ss|us|is)\z/ then word
+          when /ies\z/ then word.length > 5 ? word.sub(/ies\z/, "y") : word.sub(/s\z/, "")
+          when /(?:lea|loa)ves\z/ then word.sub(/ves\z/, "f")
+          when /(?:oes|ches|shes|xes|sses)\z/ then word.sub(/es\z/, "")
+          when /s\z/ then word.sub(/s\z/, "")
+          else word
+          end
+        end
+      end
+    end
+  end
+end
