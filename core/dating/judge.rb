@@ -56,6 +56,7 @@ module NutShelf
       # --- coming into the house
 
       def start
+        return opened_unknown if @story.situation == "opened"
         return printed if @story.printed_on
         return ripening if @story.situation == "ripening"
         return undated_start unless @story.started_on
@@ -71,6 +72,14 @@ module NutShelf
         say("#{safety ? 'Use by' : 'Best before'} #{Words.day(@story.printed_on)} is printed on the pack.")
         say("Infant food: whatever the date is called, it is a safety date.") if @food.infant
         check_place(@story.acquired_on)
+      end
+
+      # It came in open and nobody knows since when: its printed best-before says nothing any more.
+      def opened_unknown
+        return printed if @story.printed_on && (@food.no_opened_limit || @story.printed_kind == :use_by)
+
+        say("It was open already and the day of opening is not known, so it has no date.")
+        check_place(nil)
       end
 
       def undated_start

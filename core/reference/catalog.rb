@@ -11,7 +11,7 @@ module NutShelf
     # The reference tables, indexed once and frozen: foods, classes, keeping rows and the tables that
     # say which row answers a question. Built by TableReader from rows that somebody else read.
     class Catalog
-      attr_reader :foods, :rules, :targets, :recipes, :class_names
+      attr_reader :foods, :targets, :recipes, :class_names
 
       # @param foods [Hash{String=>Food}] by key; home-made classes are foods too, under their class key
       # @param rows [Hash{Array=>KeepingRow}] by [scope, place, state]
@@ -29,6 +29,7 @@ module NutShelf
         @targets = more[:targets].freeze
         @recipes = more[:recipes].freeze
         @class_names = more[:class_names].freeze
+        @home_classes = more.fetch(:home_classes, []).freeze
         freeze
       end
 
@@ -52,6 +53,9 @@ module NutShelf
         self.class.new(foods: foods, rows: @rows.merge(own), states: @states,
                        stand_ins: @stand_ins.values.flatten, no_rules: @no_rules.values.flatten, **@more)
       end
+
+      # @return [Boolean] whether this key is a class of food made at home, which people name like a food
+      def home_class?(key) = @home_classes.include?(key)
 
       def row(scope, place, state) = @rows[[scope, place, state]]
 

@@ -21,7 +21,8 @@ module NutShelf
 
       def read
         Catalog.new(foods: foods.merge(home_classes), rows: keeping, states: states, stand_ins: stand_ins,
-                    no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names)
+                    no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
+                    home_classes: class_names.keys - class_of.values)
       end
 
       private

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "securerandom"
+
+module NutShelf
+  module Boot
+    # What the environment says, read here and nowhere else.
+    module Settings
+      ROOT = File.expand_path("..", __dir__)
+      LOCAL = ENV.fetch("NUT_SHELF_LOCAL", File.join(ROOT, ".local"))
+
+      module_function
+
+      # @return [String, nil] a server somebody else runs
+      def foreign_url = blank(ENV.fetch("DATABASE_URL", nil))
+
+      # @return [Integer] where the app listens
+      def port = Integer(ENV.fetch("PORT", "9380"), 10)
+
+      def demo? = ENV["NUT_SHELF_DEMO"] == "1"
+
+      # @return [String] build stamp for the ETag
+      def build = @build ||= (blank(ENV.fetch("NUT_SHELF_BUILD", nil)) || SecureRandom.hex(4))
+
+      # A secret that survives restarts, made once and readable by its owner alone.
+      def secret(name, bytes = 48)
+        path = File.join(LOCAL, "secrets", name)
+        FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
+        File.write(path, SecureRandom.hex(bytes), perm: 0o600) unless File.file?(path)
+        File.read(path)
+      end
+
+      def blank(text) = text.nil? || text.strip.empty? ? nil : text.strip
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "../planning/dish"
+require_relative "../planning/holding"
+
+module NutShelf
+  module Core
+    # What the meals of the coming days ask for and the shelf does not have. Meals draw on one pantry in
+    # the order of their days, so that no tin is promised twice.
+    module MissingList
+      # A planned meal: `id`, `on`, `recipe`, `servings`. Frozen.
+      Planned = Struct.new(:id, :on, :recipe, :servings, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # A food to buy: grams missing in all, grams on the shelf that day, and for which meals as
+      # [{meal:, grams:}]; `packs` as [{text:, grams:, count:}] the proposal. Frozen.
+      Item = Struct.new(:food_key, :grams, :at_home, :reasons, :pack, :pack_count, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      module_function
+
+      # @param meals [Array<Planned>]
+      # @param pantry [Pantry]
+      # @return [Array(Array<Item>, Hash{id=>Dish})] what to buy, and each meal's dish
+      def build(meals, pantry:)
+        book = pantry.copy
+        dishes = meals.sort_by { |meal| [meal.on, meal.id] }.to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, pantry: book, on: meal.on)] }
+        wanted = dishes.flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }.group_by(&:first)
+        first_day = meals.map(&:on).min
+        items = wanted.map { |key, list| item(key, list, pantry, first_day) }
+        [items, dishes.transform_keys(&:id)]
+      end
+
+      def item(key, list, pantry, day)
+        grams = list.sum(0r, &:last)
+        pack, count = packs(pantry.foods.fetch(key), grams)
+        Item.new(food_key: key, grams: grams, at_home: pantry.left(key, day), pack: pack, pack_count: count,
+                 reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze)
+      end
+
+      # The usual pack that leaves least over; the fewer packs when that is level.
+      # @return [Array(String, Integer), nil] pack text and how many
+      def packs(food, grams)
+        sizes = food.typical_packs.filter_map { |text| size(food, text) }
+        text, count = sizes.map { |name, size| [name, (grams / size).ceil, ((grams / size).ceil * size) - grams] }.min_by { |_, many, over| [over, many] }
+        text && [text, count]
+      end
+
+      def size(food, text)
+        grams = text.match?(/\A[\d.]+\z/) ? food.g_per_piece && (text.to_r * food.g_per_piece) : Holding.pack_grams(food, text)
+        grams&.positive? ? [text, grams] : nil
+      end
+    end
+  end
+end

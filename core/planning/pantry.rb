@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require_relative "holding"
+require_relative "../quantity/money"
+require_relative "../rotation/fefo"
+
+module NutShelf
+  module Core
+    # Everything that can be cooked with, drawn down as meals are planned in order. Not frozen: it is the
+    # scratch pad of one computation; `copy` gives a fresh one.
+    class Pantry
+      # A draw for one recipe line: picks in grams, what is missing in grams, what the picks are worth.
+      Draw = Struct.new(:food_key, :picks, :missing, :value_minor, keyword_init: true)
+
+      # @param holdings [Hash{String=>Array<Holding>}] by food key
+      # @param foods [Hash{String=>Food}] by key
+      # @param free [Array<String>] keys of foods that are there without counting (kept by level, tap water)
+      # @param allow_look [Boolean] whether tins past their best-before may be planned, with a look
+      def initialize(holdings:, foods:, free: [], allow_look: true)
+        @holdings = holdings
+        @foods = foods
+        @free = free
+        @allow_look = allow_look
+        @taken = Hash.new(0r)
+      end
+
+      attr_reader :foods
+
+      def copy = self.class.new(holdings: @holdings, foods: @foods, free: @free, allow_look: @allow_look)
+
+      def free?(key) = @free.include?(key)
+
+      # @return [Holding, nil]
+      def holding(key, id) = @holdings.fetch(key, []).find { |holding| holding.stock.id == id }
+
+      # Takes an amount for a day, front of the shelf first.
+      # @param key [String] food key
+      # @param grams [Rational] as it comes from the pack
+      # @param on [Date]
+      # @return [Draw]
+      def draw(key, grams, on)
+        stocks = @holdings.fetch(key, []).map { |holding| less_taken(holding.stock) }
+        picks, missing = Fefo.draw(stocks, grams, on: on, allow_look: @allow_look)
+        picks.each { |pick| @taken[pick.stock.id] += pick.amount }
+        Draw.new(food_key: key, picks: picks, missing: missing, value_minor: picks.sum { |pick| worth(key, pick) })
+      end
+
+      # @return [Rational] grams left of a food that are usable on a day
+      def left(key, on)
+        @holdings.fetch(key, []).map { |holding| less_taken(holding.stock) }.select { |stock| stock.eligible?(on, allow_look: @allow_look) }.sum(0r, &:amount)
+      end
+
+      private
+
+      def less_taken(stock)
+        taken = @taken[stock.id]
+        taken.zero? ? stock : Stock.new(**stock.to_h, amount: stock.amount - taken)
+      end
+
+      def worth(key, pick)
+        whole = holding(key, pick.stock.id)
+        (whole.value_minor * pick.amount / whole.stock.amount).round
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require_relative "dish"
+
+module NutShelf
+  module Core
+    # Orders dishes for a day: what rescues most money and asks for least shopping comes first.
+    module Ranker
+      # Weights, as a household would say them: a coin rescued counts as much as a coin not spent; each
+      # tenth of the dish that is missing counts like a coin and a half of bother.
+      BOTHER_MINOR = 1500
+
+      # A ranked dish: `score` in minor units (higher is better) and the reasons for its rank. Frozen.
+      Ranked = Struct.new(:id, :dish, :score, :buy_minor, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      module_function
+
+      # @param recipes [Hash{Integer=>Recipe}] by id
+      # @param pantry [Pantry]
+      # @param servings [Rational]
+      # @param on [Date]
+      # @param price [#call] food key and grams to minor units: what the missing would cost
+      # @return [Array<Ranked>] best first; ties by name
+      def rank(recipes, pantry:, servings:, on:, price:)
+        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, pantry: pantry.copy, on: on), price) }
+               .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
+      end
+
+      def ranked(id, dish, price)
+        buy = dish.missing.sum { |line| price.call(line.food_key, line.missing) }
+        score = dish.rescued_minor - buy - ((1 - dish.covered) * BOTHER_MINOR).round
+        Ranked.new(id: id, dish: dish, score: score, buy_minor: buy)
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "digest"
+require "json"
+require_relative "errors"
+require_relative "office"
+require_relative "room"
+require_relative "entry"
+
+module NutShelf
+  module Desk
+    # One thing a person does: one transaction, the ledger, permission and idempotency. Subclasses say what
+    # in `perform` and answer with a hash that becomes the stored answer.
+    class Act
+      def self.keeper_only = @keeper_only = true
+
+      def self.keeper_only? = @keeper_only == true
+
+      # @param office [Office]
+      # @param caller [Caller]
+      def initialize(office, caller)
+        @office = office
+        @caller = caller
+      end
+
+      # @param input [Hash] symbols as keys, as the contract says
+      # @param key [String] idempotency key of the person's intent
+      # @return [Hash] the answer; the stored one when the key was used before with the same input
+      # @raise [Forbidden, Invalid, Conflict, Store::Error]
+      def call(input, key:)
+        permit
+        @office.database.within(@caller.household_id) do |db|
+          @room = Room.new(@office, @caller, db)
+          stored = claim(key, input)
+          return stored if stored
+
+          @room.house.household.bump
+          answer = perform(input)
+          @room.house.requests.answer(account_id: @caller.account_id, key: key, answer: JSON.generate(answer))
+          JSON.parse(JSON.generate(answer))
+        end
+      end
+
+      private
+
+      attr_reader :room
+
+      def house = room.house
+
+      def permit
+        return unless self.class.keeper_only? && !@caller.keeper?
+
+        raise Forbidden.new("Only a keeper can do that.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+      end
+
+      def claim(key, input)
+        hash = Digest::SHA256.hexdigest("#{self.class.name}\n#{JSON.generate(input)}")
+        stored = room.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
+        return JSON.parse(stored[:answer]) if stored[:request_hash] == hash
+
+        raise Invalid.new("This key was used for something else.", code: "key_reused", remedy: "Send a new Idempotency-Key for a new intent.")
+      end
+
+      # Opens an act and answers what the interface needs to report and to undo it.
+      def entry(kind, summary, on: nil, undoes: nil)
+        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.today, undoes: undoes)
+      end
+
+      def done(entry, **more) = { act_id: entry.act_id, summary: entry.summary, **more }
+    end
+  end
+end

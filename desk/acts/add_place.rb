@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # A new place: cupboard, shelf, fridge, box.
+    class AddPlace < Act
+      keeper_only
+
+      private
+
+      # @param input [Hash] :name, :kind, :tier, :low_c, :high_c, :parent_id
+      def perform(input)
+        room.place(input[:parent_id]) if input[:parent_id]
+        id = house.places.add(**input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact)
+        added = entry("add_place", "New place: #{input[:name]}")
+        done(added, place_id: id)
+      end
+    end
+  end
+end

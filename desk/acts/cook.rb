@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../dish_food"
+require_relative "../new_stack"
+require_relative "../pantry_of"
+require_relative "../taking"
+require_relative "../../core/planning/dish"
+
+module NutShelf
+  module Desk
+    # Cooks a meal: draws first expired first out (or what the cook says was really used), and what is left
+    # over becomes a stack that carries its share of the cost.
+    class Cook < Act
+      private
+
+      # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers {portions:, place_id:} or nil
+      def perform(input)
+        @meal = house.meals.one(input[:meal_id])
+        raise Conflict.new("That meal is #{@meal[:status]} already.", code: "not_planned", remedy: "Look at the plan again.") unless @meal[:status] == "planned"
+
+        @recipe = house.recipes.find(@meal[:recipe_id])
+        cooked = entry("cook", "Cooked #{@recipe.name}")
+        value = draw(cooked, used(input))
+        leftover = keep(cooked, input[:leftovers], value)
+        close(cooked)
+        done(cooked, meal_id: @meal[:id], value_minor: value, leftover_lot_id: leftover && leftover[:id])
+      end
+
+      def used(input) = input[:used] || proposal
+
+      def proposal
+        pantry = PantryOf.new(room)
+        dish = Core::Dish.plan(@recipe, servings: @meal[:servings].to_r, pantry: pantry.pantry, on: room.today)
+        dish.lines.flat_map { |line| line.picks.map { |pick| pick_amount(pantry, line.food_key, pick) } }
+      end
+
+      def pick_amount(pantry, key, pick)
+        { lot_id: pick.stock.id, amount: Core::Decimal.print(pick.amount / pantry.pantry.holding(key, pick.stock.id).grams_per_unit) }
+      end
+
+      # @return [Integer] minor units cooked
+      def draw(cooked, used)
+        wanted = used.map { |line| [line[:lot_id], line[:amount].to_r] }.reject { |_, amount| amount.zero? }
+        lots = house.lots.lock(wanted.map(&:first).uniq.sort)
+        taking = Taking.new(room, cooked)
+        wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
+      end
+
+      def draw_one(taking, lot, amount)
+        raise Invalid.new("A stack named there does not exist.", code: "invalid", pointer: "/used", remedy: "Take the list again.") unless lot
+        raise Invalid.new("An amount must not be below zero.", code: "invalid", pointer: "/used", remedy: "Say how much was used.") if amount.negative?
+
+        taking.take(lot, amount, "cooked")
+      end
+
+      def keep(cooked, leftovers, value)
+        return unless leftovers && leftovers[:portions].to_r.positive?
+
+        portions = leftovers[:portions].to_r
+        whole = [@meal[:servings].to_r, portions].max
+        share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
+        food_id = DishFood.new(room).ensure(@recipe)
+        NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
+                             made_on: room.today, price_minor: share, leftover_days: @recipe.leftover_days }).write(cooked)
+      end
+
+      def close(cooked)
+        house.meals.update(@meal[:id], status: "cooked")
+        house.ledger.meal_event(act_id: cooked.act_id, meal_id: @meal[:id], before: { "status" => "planned" }, after: { "status" => "cooked" })
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Takes a planned meal off its day.
+    class DropMeal < Act
+      private
+
+      # @param input [Hash] :meal_id
+      def perform(input)
+        meal = house.meals.one(input[:meal_id])
+        raise Conflict.new("That meal is #{meal[:status]} already.", code: "not_planned", remedy: "Look at the plan again.") unless meal[:status] == "planned"
+
+        dropped = entry("drop_meal", "Dropped #{house.recipes.find(meal[:recipe_id]).name}")
+        house.meals.update(meal[:id], status: "dropped")
+        house.ledger.meal_event(act_id: dropped.act_id, meal_id: meal[:id], before: { "status" => "planned" }, after: { "status" => "dropped" })
+        done(dropped, meal_id: meal[:id])
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Carries a stack, or some packs of it, to another place. Into a freezer is freezing, out of it thawing.
+    class Move < Act
+      private
+
+      # @param input [Hash] :lot_id, :place_id, :amount in base units or nil for all of it
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        place = room.place(input[:place_id])
+        amount = checked(lot, place, input[:amount])
+        moved = entry("move", "Moved #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
+        part = amount == lot[:on_hand].to_r ? lot : moved.split(lot, amount)
+        moved.happen(part, { kind: "moved", on: room.today.iso8601, place_id: place[:id] }, place_id: place[:id])
+        done(moved, lot_id: part[:id])
+      end
+
+      def checked(lot, place, text)
+        raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.") if lot[:place_id] == place[:id]
+
+        amount = text ? text.to_r : lot[:on_hand].to_r
+        return amount if amount.positive? && amount <= lot[:on_hand].to_r
+
+        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+      end
+    end
+  end
+end

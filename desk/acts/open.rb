@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # Opens a pack: it becomes a stack of its own with its own date.
+    class Open < Act
+      private
+
+      # @param input [Hash] :lot_id
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        refuse(lot)
+        opened = entry("open", "Opened #{room.food(lot[:food_id]).name}")
+        child = Taking.new(room, opened).open_one(lot)
+        done(opened, lot_id: child[:id])
+      end
+
+      def refuse(lot)
+        raise Conflict.new("That one is open already.", code: "already_open", remedy: "Take from it instead.") if lot[:open]
+        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.") unless lot[:on_hand].positive?
+      end
+    end
+  end
+end

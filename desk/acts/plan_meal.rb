@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Puts a dish on a day.
+    class PlanMeal < Act
+      private
+
+      # @param input [Hash] :recipe_id, :on, :meal, :servings (decimal text) or nil for the household's portions
+      def perform(input)
+        recipe = house.recipes.find(input[:recipe_id])
+        on = Date.iso8601(input[:on])
+        raise Invalid.new("#{on} has passed.", code: "invalid", pointer: "/on", remedy: "Choose today or a later day.") if on < room.today
+
+        servings = input[:servings] ? BigDecimal(input[:servings]) : BigDecimal(Core::Decimal.print(house.household.portions))
+        id = house.meals.add(on_date: on, meal: input[:meal] || recipe.meal, recipe_id: input[:recipe_id], servings: servings)
+        planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime('%a %-d %b')}")
+        house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })
+        done(planned, meal_id: id)
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # Somebody eats or uses some of a stack.
+    class Take < Act
+      private
+
+      # @param input [Hash] :lot_id, :amount in base units (decimal text); nil takes one pack
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        amount = wanted(lot, input[:amount])
+        taken = entry("take", "Took #{room.wording(lot, amount: amount)} #{name(lot)}")
+        Taking.new(room, taken).take(lot, amount, "eaten")
+        done(taken, lot_id: lot[:id])
+      end
+
+      def wanted(lot, text)
+        amount = text ? text.to_r : [lot[:open] ? lot[:on_hand].to_r : (lot[:pack_amount]&.to_r || 1r), lot[:on_hand].to_r].min
+        return amount if amount.positive?
+        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.") if text.nil?
+
+        raise Invalid.new("The amount must be above zero.", code: "invalid", pointer: "/amount", remedy: "Say how much was taken.")
+      end
+
+      def name(lot) = lot[:label].empty? ? room.food(lot[:food_id]).name : lot[:label]
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # Something leaves without being eaten: binned, composted, given away or fed to animals, and why.
+    class Throw < Act
+      WORDS = { "binned" => "Threw away", "composted" => "Composted", "given_away" => "Gave away", "animals" => "Fed to animals" }.freeze
+
+      private
+
+      # @param input [Hash] :lot_id, :amount or nil for all, :outcome, :why
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
+        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.") unless amount.positive?
+
+        thrown = entry("throw", "#{WORDS.fetch(input[:outcome])} #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name}")
+        value = Taking.new(room, thrown).take(lot, amount, input[:outcome], why: input[:why].to_s)
+        done(thrown, lot_id: lot[:id], value_minor: value)
+      end
+    end
+  end
+end

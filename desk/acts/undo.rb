@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Takes an act back by reversing movements and putting facts back, while no later act depends on it.
+    class Undo < Act
+      private
+
+      # @param input [Hash] :act_id
+      def perform(input)
+        act = house.ledger.act(input[:act_id])
+        refuse_repeated(act)
+        @movements = house.ledger.movements(act[:id])
+        @events = house.ledger.events(act[:id])
+        lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
+        refuse_depended_on(act, lots)
+        undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
+        reverse(undo, lots)
+        meals_back(undo, act)
+        done(undo, undone_act_id: act[:id])
+      end
+
+      def refuse_repeated(act)
+        raise Conflict.new("An undo is not undone; do the thing again instead.", code: "not_undoable", remedy: "Do it again.") if act[:undoes_act_id]
+        raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.") if house.ledger.undone?(act[:id])
+      end
+
+      # Later acts stand in the way when they build on a stack this act made or changed; a stack it only
+      # took from may get its amount back at any time.
+      def refuse_depended_on(act, _lots)
+        later = house.ledger.later_acts(act[:id], shaped)
+        later += house.ledger.later_meal_acts(act[:id], house.ledger.meal_events(act[:id]).map { |event| event[:meal_id] })
+        return if later.empty?
+
+        names = later.first(3).map { |row| row[:summary] }.join("; ")
+        raise Conflict.new("Later: #{names}. That has to be undone first.", code: "depended_on", act_id: later.last[:id],
+                                                                              remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+      end
+
+      def shaped = [*@events.map { |event| event[:lot_id] }, *@movements.select { |row| row[:quantity].positive? }.map { |row| row[:lot_id] }].uniq
+
+      def reverse(undo, lots)
+        @movements.reverse_each do |row|
+          house.ledger.move(act_id: undo.act_id, lot_id: row[:lot_id], quantity: -row[:quantity], value_minor: -row[:value_minor], reason: "undone")
+        end
+        @events.reverse_each { |event| put_back(undo, lots.fetch(event[:lot_id]), event) }
+      end
+
+      def put_back(undo, lot, event)
+        before = event[:before].to_h.transform_keys(&:to_sym)
+        return if before.empty?
+
+        undo.change(lot, "undone", before.to_h { |name, value| [name, typed(name, value)] })
+      end
+
+      def typed(name, value) = name.to_s.end_with?("_on") && value ? Date.iso8601(value) : value
+
+      def meals_back(undo, act)
+        house.ledger.meal_events(act[:id]).reverse_each do |event|
+          before = event[:before].to_h
+          back = before.empty? ? { "status" => "dropped" } : before
+          house.ledger.meal_event(act_id: undo.act_id, meal_id: event[:meal_id], before: event[:after].to_h, after: back)
+          house.meals.update(event[:meal_id], back.transform_keys(&:to_sym))
+        end
+      end
+    end
+  end
+end

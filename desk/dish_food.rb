@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Desk
+    # The food a cooked dish becomes when some of it is kept: it has the keeping rules of its home-made class.
+    class DishFood
+      MEAT = ["Meat and fish"].freeze
+
+      def initialize(room)
+        @room = room
+      end
+
+      # @param recipe [Core::Recipe]
+      # @return [Integer] food id
+      def ensure(recipe)
+        key = "dish-#{recipe.key}"
+        known = @room.house.foods.by_key([key])[key]
+        return known[:id] if known
+
+        @room.house.foods.add(key: key, name: recipe.name, class_key: home_class(recipe), aisle: "Home leftovers", food_group: "protein", dimension: "count")
+      end
+
+      private
+
+      def home_class(recipe)
+        meat = recipe.lines.any? { |line| MEAT.include?(@room.catalog.foods[line.food_key]&.aisle) }
+        meat ? "class-cooked-meat-dish" : "class-cooked-soup-stew"
+      end
+    end
+  end
+end

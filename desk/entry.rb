@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require_relative "../core/quantity/money"
+require_relative "redate"
+
+module NutShelf
+  module Desk
+    # An act being written: its movements, its events, and the dates that follow from them.
+    class Entry
+      attr_reader :act_id, :summary
+
+      # @return [Entry]
+      def self.open(room, kind:, summary:, occurred_on:, undoes: nil)
+        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes)
+        new(room, id, summary, occurred_on)
+      end
+
+      def initialize(room, act_id, summary, occurred_on)
+        @room = room
+        @act_id = act_id
+        @summary = summary
+        @occurred_on = occurred_on
+      end
+
+      # A new stack, empty until something is moved in.
+      # @param facts [Hash] columns of the store
+      # @return [Hash] the stack as stored
+      def new_lot(facts)
+        facts = { history: [], start_place_id: facts[:place_id], **facts }
+        id = house.lots.add({ **facts, **redate.columns(facts) })
+        house.ledger.event(act_id: act_id, lot_id: id, kind: "came", before: {}, after: plain(facts.slice(:place_id, :printed_on, :situation)))
+        house.lots.one(id)
+      end
+
+      # Moves an amount in (positive) or out (negative) with its value.
+      # @param quantity [Rational] base units
+      # @param value_minor [Integer]
+      def move(lot, quantity, value_minor, reason, why: "")
+        house.ledger.move(act_id: act_id, lot_id: lot[:id], quantity: BigDecimal(Core::Decimal.print(quantity)), value_minor: value_minor, reason: reason, why: why)
+      end
+
+      # Takes an amount out; its value goes with it, the last take gets the rest.
+      # @return [Integer] minor units that went
+      def draw(lot, amount, reason, why: "")
+        on_hand = lot[:on_hand].to_r
+        raise not_enough(lot, amount) if amount > on_hand
+
+        value = Core::Money.share(lot[:value_minor], amount, on_hand)
+        move(lot, -amount, -value, reason, why: why)
+        lot[:on_hand] = lot[:on_hand] - BigDecimal(Core::Decimal.print(amount))
+        lot[:value_minor] -= value
+        value
+      end
+
+      # Splits an amount off into a stack of its own that shares the past of the first.
+      # @param changes [Hash] what is different about the new stack
+      # @return [Hash] the new stack
+      def split(lot, amount, **changes)
+        facts = lot.slice(:food_id, :pack_id, :place_id, :label, :dimension, :pack_amount, :noun, :situation, :open, :level, :acquired_on, :made_on, :printed_on,
+                          :printed_kind, :leftover_days, :start_place_id, :history, :value_estimated, :quarantined)
+        child = new_lot({ **facts, history: facts[:history].to_a, parent_lot_id: lot[:id], **changes })
+        value = draw(lot, amount, "split")
+        move(child, amount, value, "split")
+        house.lots.one(child[:id])
+      end
+
+      # Changes facts of a stack, keeps before and after, and writes the dates that follow.
+      def change(lot, kind, changes)
+        before = lot.slice(*changes.keys)
+        changed = { **lot, **changes }
+        house.lots.update(lot[:id], { **changes, **redate.columns(changed) })
+        house.ledger.event(act_id: act_id, lot_id: lot[:id], kind: kind, before: plain(before), after: plain(changes))
+        lot.merge!(changes)
+      end
+
+      # Adds something that happened to a stack's story.
+      def happen(lot, event, **changes)
+        change(lot, event[:kind], { **changes, history: [*lot[:history].to_a, event.transform_keys(&:to_s)] })
+      end
+
+      def redate = @redate ||= Redate.new(@room)
+
+      private
+
+      def house = @room.house
+
+      def plain(facts) = JSON.parse(JSON.generate(facts))
+
+      def not_enough(lot, _amount)
+        Conflict.new("Only #{@room.wording(lot)} of it is left.", code: "not_enough", remedy: "Take less, or look again: somebody may have taken some.")
+      end
+    end
+  end
+end

@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+require "bigdecimal"
+require_relative "../core/planning/holding"
+require_relative "../core/quantity/money"
+
+module NutShelf
+  module Desk
+    # Turns what a label line (or an import row) says into a stack.
+    class NewStack
+      MAX = 1_000_000_000
+
+      # @param room [Room]
+      # @param input [Hash] see PutAway
+      # @param acquired [Boolean] false when the day of purchase is not known (imports)
+      def initialize(room, input, acquired: true)
+        @room = room
+        @input = input
+        @acquired = acquired
+        check
+      end
+
+      def occurred_on = @occurred_on ||= day(:occurred_on) || @room.today
+
+      # @return [String] "3 x 400 g Chickpeas, canned"
+      def words = "#{@room.wording({ on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? })} #{name}"
+
+      # @param entry [Entry]
+      # @return [Hash] the stack as stored
+      def write(entry)
+        lot = entry.new_lot(facts)
+        entry.move(lot, quantity, value, bought? ? "bought" : "made")
+        note_price(entry, lot)
+        @room.house.lots.one(lot[:id])
+      end
+
+      # @return [Hash] columns of the new stack
+      def facts
+        { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
+          noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: day(:made_on), printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
+          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: pack_id }
+      end
+
+      # @return [Rational] everything, in base units
+      def quantity = count * (pack_amount || 1)
+
+      # @return [Integer] what was paid, or an estimate by food group
+      def value = @value ||= @input[:price_minor] || estimate
+
+      def situation
+        return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
+        return "left_over" if food.aisle == "Home leftovers" || @input[:state] == "leftover" || food.key.start_with?("class-")
+        return "opened" if @input[:state] == "opened" && !@input[:opened_on]
+        return "bought_frozen" if food.aisle == "Frozen" || (@input[:state] == "frozen" && !@input[:frozen_on])
+
+        "bought_sealed"
+      end
+
+      def food = @food ||= @room.food(@input[:food_id])
+
+      private
+
+      def check
+        refuse("/count", "The count must be above zero.", "Say how many there are.") unless count.positive? && count < MAX
+        refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_r.positive?
+        refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
+        refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
+        @room.place(@input[:place_id])
+        later_than_today(:opened_on, :frozen_on, :made_on, :occurred_on)
+      end
+
+      def later_than_today(*fields)
+        fields.each { |field| refuse("/#{field}", "#{day(field)} has not come yet.", "Give a day up to today.") if day(field) && day(field) > @room.today }
+      end
+
+      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+
+      def home_situation = food.key.start_with?("class-home-canned") ? "home_canned" : "home_dried"
+
+      # Food made at home starts on the day it was made, not on the day it was noted.
+      def acquired_on = @acquired && bought? ? occurred_on : nil
+
+      def bought? = %w[bought_sealed bought_frozen opened].include?(situation)
+
+      def open? = @input[:state] == "opened" || !day(:opened_on).nil?
+
+      def history
+        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] }
+      end
+
+      def count = @count ||= @input[:count].to_s.to_r
+
+      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || "pack" : nil
+
+      def pack_amount = @input[:amount].nil? ? nil : @input[:amount].to_s.to_r
+
+      def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
+
+      def pack_id
+        return unless pack_amount
+
+        @room.house.packs.ensure(food_id: @input[:food_id], amount: exact(pack_amount), dimension: dimension.to_s)
+      end
+
+      def estimate
+        grams = Core::Holding.grams_per_unit(food, dimension, noun)
+        Core::Money.estimate((grams || 200r) * quantity, food.food_group, @room.household[:settings].fetch("price_per_kg", {}))
+      end
+
+      def note_price(entry, lot)
+        return unless @input[:price_minor]&.positive? && quantity.positive?
+
+        @room.house.packs.add_price(food_id: lot[:food_id], pack_id: lot[:pack_id], act_id: entry.act_id, price_minor: @input[:price_minor], amount: exact(quantity),
+                                    dimension: dimension.to_s, observed_on: occurred_on)
+      end
+
+      def name = blank(@input[:label]) || food.name
+
+      def day(field)
+        value = @input[field]
+        value.nil? || value.is_a?(Date) ? value : Date.iso8601(value)
+      end
+
+      def exact(number) = BigDecimal(Core::Decimal.print(number))
+
+      def blank(text) = text.nil? || text.strip.empty? ? nil : text.strip
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/pantry"
+require_relative "../core/buying/price_book"
+require_relative "../store/foods"
+
+module NutShelf
+  module Desk
+    # The household's stock as the planning rules see it: every stack weighed, by food.
+    class PantryOf
+      STAPLES = %w[tap-water].freeze
+
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @return [Core::Pantry]
+      def pantry
+        @pantry ||= Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: !@room.policy.by_the_date?)
+      end
+
+      # @return [Hash{String=>Core::Food}] by the key recipes use
+      def foods = @foods ||= food_rows.to_h { |row| [key(row), Store::Foods.value(row, @room.catalog)] }
+
+      def food_id(key) = @food_ids[key]
+
+      # @return [Core::PriceBook]
+      def prices
+        keys = food_rows.to_h { |row| [row[:id], key(row)] }
+        latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
+        Core::PriceBook.new(prices: latest, foods: foods, estimates: @room.household[:settings].fetch("price_per_kg", {}))
+      end
+
+      # @return [Hash] the stored stack behind a pick
+      def lot(id) = @lots.fetch(id)
+
+      private
+
+      def food_rows
+        @food_rows ||= @room.house.foods.all.tap { |rows| @food_ids = rows.to_h { |row| [key(row), row[:id]] } }
+      end
+
+      def key(row) = row[:reference_key] || row[:key]
+
+      def lots = @lots ||= @room.house.lots.all_with_food.to_h { |row| [row[:id], row] }
+
+      def holdings
+        by_id = food_rows.to_h { |row| [row[:id], key(row)] }
+        lots.values.reject { |lot| lot[:level] }.group_by { |lot| by_id[lot[:food_id]] }.to_h { |key, list| [key, list.filter_map { |lot| holding(lot, foods[key]) }] }
+      end
+
+      # What is kept by level counts as there unless it is low or out.
+      def by_level
+        by_id = food_rows.to_h { |row| [row[:id], key(row)] }
+        lots.values.select { |lot| %w[plenty half].include?(lot[:level]) }.map { |lot| by_id[lot[:food_id]] }.uniq
+      end
+
+      def holding(lot, food)
+        return unless food
+
+        per_unit = Core::Holding.grams_per_unit(food, lot[:dimension].to_sym, lot[:noun])
+        return unless per_unit&.positive?
+
+        Core::Holding.new(stock: stock(lot, food, per_unit), grams_per_unit: per_unit, value_minor: lot[:value_minor], guessed: !lot[:noun].nil?)
+      end
+
+      def stock(lot, food, per_unit)
+        place = @room.place(lot[:place_id])
+        Core::Stock.new(id: lot[:id], amount: lot[:on_hand].to_r * per_unit, pack: (lot[:pack_amount] || 1).to_r * per_unit, usable_until: lot[:usable_until],
+                        ready_on: lot[:ready_on], open: lot[:open], no_opened_limit: food.no_opened_limit, working: place[:tier] == "working",
+                        acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped] || past_safety?(lot),
+                        place: place[:name].to_s, sealed_shelf_stable: !lot[:open] && !lot[:frozen] && food.shelf_stable?)
+      end
+
+      def past_safety?(lot) = !lot[:safety_until].nil? && lot[:safety_until] < @room.today
+    end
+  end
+end

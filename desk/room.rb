@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require_relative "../core/dating/judge"
+require_relative "../core/quantity/wording"
+require_relative "../store/house"
+
+module NutShelf
+  module Desk
+    # The household during one transaction: its rows, its rules and its day.
+    class Room
+      attr_reader :house, :office, :caller
+
+      def initialize(office, caller, db)
+        @office = office
+        @caller = caller
+        @house = Store::House.new(db, caller.household_id)
+      end
+
+      def household = @household ||= house.household.row
+
+      def today = @today ||= office.clock.today(household[:time_zone])
+
+      def policy = @policy ||= house.household.policy(household)
+
+      def catalog = @catalog ||= office.catalog.with_own(house.rules.own)
+
+      def places = @places ||= house.places.by_id
+
+      def place(id)
+        places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
+      end
+
+      def food_row(id)
+        @food_rows ||= {}
+        @food_rows[id] ||= house.foods.find(id)
+      end
+
+      # @return [Core::Food]
+      def food(id) = Store::Foods.value(food_row(id), catalog)
+
+      # What the reader of the amount sees: "3 x 400 g".
+      def wording(lot, amount: lot[:on_hand])
+        dimension = lot[:dimension].to_sym
+        Core::Wording.stack(Core::Quantity.new(amount.to_r, dimension), pack: lot[:pack_amount] && Core::Quantity.new(lot[:pack_amount].to_r, dimension),
+                                                                        noun: lot[:noun], open: lot[:open])
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "sequel"
+require_relative "errors"
+
+module NutShelf
+  module Store
+    # The app's connection, and the one way through the household wall.
+    class Database
+      # Connects as the app's role.
+      # @param url [String]
+      # @param connections [Integer]
+      # @return [Database]
+      def self.connect(url, connections: 8)
+        db = Sequel.connect(url, max_connections: connections, pool_timeout: 5, connect_timeout: 3, keep_reference: false)
+        prepare(db)
+        new(db)
+      rescue Sequel::DatabaseConnectionError => e
+        raise Away, e.message
+      end
+
+      def self.prepare(db)
+        db.extension :pg_json, :pg_array, :connection_validator
+        db.pool.connection_validation_timeout = 30
+        db.wrap_json_primitives = false
+        db.typecast_json_strings = true
+        db
+      end
+
+      attr_reader :sequel
+
+      def initialize(sequel)
+        @sequel = sequel
+      end
+
+      # Runs the block in one transaction that sees one household.
+      # SQL: SELECT set_config('nut_shelf.household', '7', true)
+      # @param household_id [Integer]
+      # @yieldparam [Sequel::Database]
+      def within(household_id)
+        Translate.errors do
+          sequel.transaction do
+            sequel.get(Sequel.function(:set_config, "nut_shelf.household", household_id.to_s, true))
+            yield sequel
+          end
+        end
+      end
+
+      # The one moment when a household is made and none can be set yet.
+      def making
+        Translate.errors do
+          sequel.transaction do
+            sequel.get(Sequel.function(:set_config, "nut_shelf.making", "yes", true))
+            yield sequel
+          end
+        end
+      end
+
+      # Tables outside the wall.
+      def outside(&block) = Translate.errors { block.call(sequel) }
+
+      def disconnect = sequel.disconnect
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Store
+    # What the database refuses, in the words of the house.
+    class Error < StandardError; end
+
+    # The stack would go below zero: somebody else took it first.
+    class NotEnough < Error; end
+
+    # A name that must be unique is taken.
+    class Taken < Error; end
+
+    # A row that does not exist for this household.
+    class Missing < Error; end
+
+    # The database cannot be reached.
+    class Away < Error; end
+
+    # Turns driver errors into the above, by the name of the constraint.
+    module Translate
+      BY_CONSTRAINT = { "lots_never_below_zero" => [NotEnough, "There is not that much left."],
+                        "lots_value_never_below_zero" => [NotEnough, "There is not that much left."],
+                        "places_name_once" => [Taken, "There is already a place of that name."],
+                        "accounts_email_once" => [Taken, "There is already somebody with that e-mail address."],
+                        "acts_undone_once" => [Taken, "That was undone already."] }.freeze
+
+      module_function
+
+      def errors
+        yield
+      rescue Sequel::ConstraintViolation => e
+        name = e.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME)
+        klass, message = BY_CONSTRAINT[name]
+        raise klass ? klass.new(message) : e
+      rescue Sequel::DatabaseDisconnectError, Sequel::DatabaseConnectionError, Sequel::PoolTimeout, PG::ConnectionBad => e
+        raise Away, e.message
+      end
+    end
+  end
+end

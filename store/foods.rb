@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "table"
+require_relative "../core/reference/catalog"
+
+module NutShelf
+  module Store
+    # The household's foods: the shipped ones it may have corrected, and its own.
+    class Foods < Table
+      LIMIT = 20
+
+      # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL ORDER BY name
+      def all = rows(:foods).where(archived_at: nil).order(:name).all
+
+      def find(id) = found(rows(:foods).where(id: id).first, "food")
+
+      def by_key(keys) = rows(:foods).where(key: keys).to_hash(:key)
+
+      def by_id(ids) = rows(:foods).where(id: ids).to_hash(:id)
+
+      # Names that hold the words, then names that look like them (trigrams).
+      # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL
+      #   AND (search_text ILIKE '%chick%' OR word_similarity('chick', search_text) > 0.5) ORDER BY ... LIMIT 20
+      def search(text, limit: LIMIT)
+        like = Sequel.ilike(:search_text, "%#{db.dataset.escape_like(text)}%")
+        near = Sequel.function(:word_similarity, text.downcase, :search_text)
+        rows(:foods).where(archived_at: nil).where(like | (near > 0.5))
+                    .order(Sequel.case({ Sequel.ilike(:name, "#{db.dataset.escape_like(text)}%") => 0 }, 1), Sequel.desc(near), :name).limit(limit).all
+      end
+
+      # @return [Integer] id
+      def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
+
+      # Copies the shipped foods into a new household, with the words they are searched by.
+      # @param catalog [Core::Catalog]
+      # @param names [Hash{String=>String}] further search words by food key
+      def seed(catalog, names)
+        values = catalog.foods.values.select { |food| shipped?(catalog, food) }.map { |food| seeded(food, names) }
+        db[:foods].multi_insert(values)
+      end
+
+      # Home-made classes are foods people name ("soup"); classes of bought food are not.
+      def shipped?(catalog, food) = !food.key.start_with?("class-") || catalog.home_class?(food.key)
+
+      # @return [Core::Food] with the household's figures over the shipped ones
+      def self.value(row, catalog)
+        base = catalog.foods[row[:reference_key]] || catalog.foods[row[:class_key]]
+        own = { key: row[:reference_key] || row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension].to_sym,
+                kept_by_level: row[:kept_by_level], class_key: row[:class_key] }
+        own[:g_per_ml] = row[:g_per_ml].to_r if row[:g_per_ml]
+        own[:g_per_piece] = row[:g_per_piece].to_r if row[:g_per_piece]
+        base ? base.with(**own) : Core::Food.new(**own)
+      end
+
+      private
+
+      def seeded(food, names)
+        { household_id: household_id, key: food.key, name: food.name, reference_key: food.key, class_key: food.class_key, aisle: food.aisle,
+          food_group: food.food_group, dimension: food.dimension.to_s, search_text: "#{food.name} #{names[food.key]}".downcase }
+      end
+    end
+  end
+end

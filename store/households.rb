@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require_relative "table"
+require_relative "../core/dating/policy"
+
+module NutShelf
+  module Store
+    # The household itself: settings, revision, members' roles.
+    class Households < Table
+      # SELECT households.*, people_factor FROM households WHERE id = 7
+      def row = found(db[:households].where(id: household_id).first, "household")
+
+      # Raises the revision; the row lock also puts the household's writers in a line.
+      # UPDATE households SET revision = revision + 1 WHERE id = 7
+      def bump = db[:households].where(id: household_id).update(revision: Sequel[:revision] + 1)
+
+      def revision = db[:households].where(id: household_id).get(:revision)
+
+      # @return [Core::Policy]
+      def policy(row = self.row) = Core::Policy.new(school: row[:school].to_sym)
+
+      def update(changes) = db[:households].where(id: household_id).update(changes)
+
+      # @return [Rational] usual portions at a meal: the sum of the eaters' factors, 1 when nobody is entered
+      def portions
+        sum = rows(:people).where(eats: true).sum(:portion_factor)
+        sum ? sum.to_r : 1r
+      end
+
+      def people = rows(:people).order(:id).all
+
+      def add_person(**facts) = insert(:people, facts)
+
+      # Outside the wall: who belongs where.
+      # SELECT household_id, role FROM memberships WHERE account_id = 3 ORDER BY household_id LIMIT 1
+      def self.membership(db, account_id, household_id = nil)
+        found = db[:memberships].where(account_id: account_id)
+        found = found.where(household_id: household_id) if household_id
+        found.order(:household_id).first
+      end
+
+      def self.any?(db) = !db[:memberships].empty?
+
+      # @return [Integer] id of the new household
+      def self.make(db, account_id:, **facts)
+        id = db[:households].insert(facts)
+        db[:memberships].insert(account_id: account_id, household_id: id, role: "keeper")
+        id
+      end
+
+      def self.join(db, account_id:, household_id:, role:) = db[:memberships].insert(account_id: account_id, household_id: household_id, role: role)
+    end
+  end
+end

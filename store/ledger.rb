@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Acts and what they own: movements and events. Append-only.
+    class Ledger < Table
+      # @return [Integer] act id
+      def open(kind:, account_id:, occurred_on:, summary:, undoes_act_id: nil)
+        insert(:acts, kind: kind, account_id: account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes_act_id)
+      end
+
+      def move(act_id:, lot_id:, quantity:, value_minor:, reason:, why: "")
+        insert(:movements, act_id: act_id, lot_id: lot_id, quantity: quantity, value_minor: value_minor, reason: reason, why: why)
+      end
+
+      def move_many(list) = db[:movements].multi_insert(list.map { |facts| { household_id: household_id, why: "", **facts } })
+
+      def event(act_id:, lot_id:, kind:, before:, after:)
+        insert(:lot_events, act_id: act_id, lot_id: lot_id, kind: kind, before: json(before), after: json(after))
+      end
+
+      def meal_event(act_id:, meal_id:, before:, after:)
+        insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
+      end
+
+      def act(id) = found(rows(:acts).where(id: id).first, "act")
+
+      def movements(act_id) = rows(:movements).where(act_id: act_id).order(:id).all
+
+      def events(act_id) = rows(:lot_events).where(act_id: act_id).order(:id).all
+
+      def meal_events(act_id) = rows(:meal_events).where(act_id: act_id).order(:id).all
+
+      def undone?(act_id) = !rows(:acts).where(undoes_act_id: act_id).empty?
+
+      # The latest acts with the name of who did them, newest first.
+      # SELECT acts.*, accounts.name, undone.id AS undone_by FROM acts JOIN accounts ... ORDER BY acts.id DESC LIMIT 20
+      def recent(limit: 20) = with_people(rows(:acts)).order(Sequel.desc(Sequel[:acts][:id])).limit(limit).all
+
+      # Acts that stand (neither undone nor an undo) after this one and touch one of these stacks.
+      def later_acts(act_id, lot_ids)
+        touching = db[:movements].where(household_id: household_id, lot_id: lot_ids).select(:act_id)
+                                 .union(db[:lot_events].where(household_id: household_id, lot_id: lot_ids).select(:act_id), from_self: false)
+        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+      end
+
+      def later_meal_acts(act_id, meal_ids)
+        touching = db[:meal_events].where(household_id: household_id, meal_id: meal_ids).select(:act_id)
+        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+      end
+
+      # Everything that happened to a stack, oldest first, in one query.
+      # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums) m LEFT JOIN (events) e ...
+      def history(lot_id)
+        sums = db[:movements].where(household_id: household_id, lot_id: lot_id).group(:act_id)
+                             .select(:act_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value), Sequel.function(:max, :reason).as(:reason), Sequel.function(:max, :why).as(:why))
+        kinds = db[:lot_events].where(household_id: household_id, lot_id: lot_id).group(:act_id).select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
+        with_people(rows(:acts)).left_join(sums.as(:m), act_id: Sequel[:acts][:id]).left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
+                                .select_append(Sequel[:m][:quantity], Sequel[:m][:value], Sequel[:m][:reason], Sequel[:m][:why], Sequel[:e][:event_kind])
+                                .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil)).order(Sequel[:acts][:id]).all
+      end
+
+      private
+
+      def standing
+        rows(:acts).where(Sequel[:acts][:undoes_act_id] => nil)
+                   .exclude(Sequel[:acts][:id] => db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id))
+      end
+
+      def with_people(acts)
+        acts.join(:accounts, id: Sequel[:acts][:account_id])
+            .left_join(Sequel[:acts].as(:undone), household_id: Sequel[:acts][:household_id], undoes_act_id: Sequel[:acts][:id])
+            .select_all(:acts).select_append(Sequel[:accounts][:name].as(:person), Sequel[:undone][:id].as(:undone_by))
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Stacks. What they have on hand and are worth is the database's to say; everything else is written here.
+    class Lots < Table
+      # What an act may change and an undo puts back.
+      FACTS = %i[food_id place_id label situation open frozen quarantined level acquired_on made_on printed_on printed_kind history].freeze
+
+      # The shelf, front first, in one query.
+      # SELECT lots.id, ..., foods.name AS food_name, ... FROM lots JOIN foods USING (food_id) JOIN places USING (place_id)
+      #   WHERE lots.household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, lots.id
+      def shelf
+        rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
+                   .where { Sequel[:lots][:on_hand] > 0 }
+                   .select(*SHELF_COLUMNS).order(Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
+      end
+
+      SHELF_COLUMNS = [*%i[id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on usable_until
+                           quality_until safety_until stopped basis flags value_estimated on_hand value_minor situation].map { |name| Sequel[:lots][name] },
+                       *%i[key name aisle food_group reference_key class_key g_per_ml g_per_piece kept_by_level].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
+
+      def filtered(food_id: nil, place_ids: nil, text: nil)
+        found = shelf
+        found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
+        found = found.where(Sequel[:lots][:place_id] => place_ids) if place_ids
+        found = found.where(Sequel.ilike(Sequel[:foods][:search_text], like(text)) | Sequel.ilike(Sequel[:lots][:label], like(text))) if text
+        found
+      end
+
+      # One page of the shelf after a cursor; `state` has been put into dates by the caller.
+      def page(found, after:, limit:)
+        return found.limit(limit).all unless after
+
+        until_on, id = after
+        key = Sequel.function(:coalesce, Sequel[:lots][:usable_until], Date.new(9999, 12, 31))
+        found.where((key > until_on) | (Sequel.expr(key => until_on) & (Sequel[:lots][:id] > id))).limit(limit).all
+      end
+
+      def one(id) = found(rows(:lots).where(id: id).first, "stack")
+
+      def shelf_row(id) = rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] }).where(Sequel[:lots][:id] => id).select(*SHELF_COLUMNS).first
+
+      # Locks stacks in the order of their ids, so that two acts never wait for each other.
+      # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
+      def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_hash(:id)
+
+      def lock_one(id) = found(lock([id])[id], "stack")
+
+      # @return [Integer] id
+      def add(facts) = insert(:lots, wrapped(facts))
+
+      def add_many(list) = db[:lots].multi_insert(list.map { |facts| { household_id: household_id, **wrapped(facts) } }, return: :primary_key)
+
+      def update(id, changes) = rows(:lots).where(id: id).update(wrapped(changes))
+
+      def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all
+
+      # Whether stock equals the sum of its movements, for drills and specs.
+      # @return [Array<Hash>] stacks where it does not
+      def out_of_balance
+        sums = db[:movements].where(household_id: household_id).group(:lot_id).select(:lot_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value))
+        rows(:lots).left_join(sums.as(:sums), lot_id: Sequel[:lots][:id])
+                   .exclude(Sequel.expr(Sequel[:lots][:on_hand] => Sequel.function(:coalesce, Sequel[:sums][:quantity], 0)) &
+                            Sequel.expr(Sequel[:lots][:value_minor] => Sequel.function(:coalesce, Sequel[:sums][:value], 0)))
+                   .select(Sequel[:lots][:id], Sequel[:lots][:on_hand], Sequel[:sums][:quantity]).all
+      end
+
+      private
+
+      def like(text) = "%#{db.dataset.escape_like(text)}%"
+
+      def wrapped(facts) = facts.to_h { |name, value| [name, %i[history steps flags].include?(name) ? json(value) : value] }
+    end
+  end
+end

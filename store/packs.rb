@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Sizes a food is sold in, their barcodes, and what was paid for them.
+    class Packs < Table
+      # @return [Integer] id of the pack, made if it is new
+      def ensure(food_id:, amount:, dimension:, noun: "")
+        key = { food_id: food_id, amount: amount, dimension: dimension, noun: noun.to_s }
+        rows(:packs).where(key).get(:id) || insert(:packs, key)
+      end
+
+      def by_food(food_ids) = rows(:packs).where(food_id: food_ids).all.group_by { |row| row[:food_id] }
+
+      def add_barcode(code:, pack_id:) = insert(:pack_barcodes, code: code, pack_id: pack_id)
+
+      def add_price(**facts) = insert(:price_observations, facts)
+
+      # The latest price of each food by base unit.
+      # SELECT DISTINCT ON (food_id, dimension) * FROM price_observations WHERE household_id = 7 AND food_id IN (...)
+      #   ORDER BY food_id, dimension, observed_on DESC, id DESC
+      def latest_prices(food_ids)
+        rows(:price_observations).where(food_id: food_ids).distinct(:food_id, :dimension)
+                                 .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id)).all.group_by { |row| row[:food_id] }
+      end
+    end
+  end
+end

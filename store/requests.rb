@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Answers already given, by the key of the person's intent.
+    class Requests < Table
+      # Claims a key inside the act's transaction. A second request with the same key waits here for the first.
+      # INSERT INTO stored_requests (...) VALUES (...) ON CONFLICT DO NOTHING
+      # @return [Hash, nil] nil when the key is new, else the stored row
+      def claim(account_id:, key:, request_hash:)
+        fresh = db[:stored_requests].insert_conflict.returning(:key)
+                                    .insert(household_id: household_id, account_id: account_id, key: key, request_hash: request_hash)
+        return if fresh.any?
+
+        rows(:stored_requests).where(account_id: account_id, key: key).first
+      end
+
+      def answer(account_id:, key:, answer:) = rows(:stored_requests).where(account_id: account_id, key: key).update(answer: answer)
+    end
+  end
+end
