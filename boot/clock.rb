@@ -15,6 +15,8 @@ module NutShelf
         fixed.empty? ? day_in(zone) : Date.iso8601(fixed)
       end
 
+      def zone_known?(name) = ZoneOffset.known?(name)
+
       def day_in(zone)
         return Date.today if zone.nil?
 

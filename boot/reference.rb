@@ -35,9 +35,13 @@ module NutShelf
         CATALOG.clear
       end
 
+      # The tables' own words, where they would send a person to a file.
+      PLAIN_WORDS = { "Once opened it belongs where rules.csv opened_where says" => "It does not keep here once opened",
+                      "Freeze it as frozen_at_home, prepared and decanted" => "Not in its pack: prepare and decant it, then freeze it" }.freeze
+
       def write(csv, rows)
         csv << rows.first.keys
-        rows.each { |row| csv << row.values }
+        rows.each { |row| csv << row.values.map { |text| PLAIN_WORDS.fetch(text, text) } }
       end
     end
   end

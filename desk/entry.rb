@@ -26,10 +26,15 @@ module NutShelf
       # @param facts [Hash] columns of the store
       # @return [Hash] the stack as stored
       def new_lot(facts)
-        facts = { history: [], start_place_id: facts[:place_id], **facts }
-        id = house.lots.add({ **facts, **redate.columns(facts) })
+        id = house.lots.add(dated(facts))
         house.ledger.event(act_id: act_id, lot_id: id, kind: "came", before: {}, after: plain(facts.slice(:place_id, :printed_on, :situation)))
         house.lots.one(id)
+      end
+
+      # @return [Hash] the facts of a new stack with the dates that follow from them
+      def dated(facts)
+        facts = { history: [], start_place_id: facts[:place_id], **facts }
+        { **facts, **redate.columns(facts) }
       end
 
       # Moves an amount in (positive) or out (negative) with its value.

@@ -34,11 +34,12 @@ module NutShelf
         @room.house.lots.one(lot[:id])
       end
 
+      # @param dry [Boolean] true leaves the pack table alone
       # @return [Hash] columns of the new stack
-      def facts
+      def facts(dry: false)
         { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
           noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: day(:made_on), printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
-          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: pack_id }
+          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: dry ? nil : pack_id }
       end
 
       # @return [Rational] everything, in base units
@@ -51,6 +52,7 @@ module NutShelf
         return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
         return "left_over" if food.aisle == "Home leftovers" || @input[:state] == "leftover" || food.key.start_with?("class-")
         return "opened" if @input[:state] == "opened" && !@input[:opened_on]
+        return "ripening" if @input[:state] == "unripe"
         return "bought_frozen" if food.aisle == "Frozen" || (@input[:state] == "frozen" && !@input[:frozen_on])
 
         "bought_sealed"
@@ -80,7 +82,7 @@ module NutShelf
       # Food made at home starts on the day it was made, not on the day it was noted.
       def acquired_on = @acquired && bought? ? occurred_on : nil
 
-      def bought? = %w[bought_sealed bought_frozen opened].include?(situation)
+      def bought? = %w[bought_sealed bought_frozen opened ripening].include?(situation)
 
       def open? = @input[:state] == "opened" || !day(:opened_on).nil?
 

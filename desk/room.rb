@@ -36,7 +36,10 @@ module NutShelf
       end
 
       # @return [Core::Food]
-      def food(id) = Store::Foods.value(food_row(id), catalog)
+      def food(id)
+        @foods ||= {}
+        @foods[id] ||= Store::Foods.value(food_row(id), catalog)
+      end
 
       # What the reader of the amount sees: "3 x 400 g".
       def wording(lot, amount: lot[:on_hand])

@@ -31,8 +31,21 @@ module NutShelf
       def open_one(lot)
         size = lot[:pack_amount]&.to_r || 1r
         size = [size, lot[:on_hand].to_r].min
-        event = { "kind" => "opened", "on" => @room.today.iso8601 }
-        @entry.split(lot, size, open: true, history: [*lot[:history].to_a, event])
+        place_id = where_opened(lot)
+        today = @room.today.iso8601
+        moved = { "kind" => "moved", "on" => today, "place_id" => place_id } unless place_id == lot[:place_id]
+        @entry.split(lot, size, open: true, place_id: place_id, history: [*lot[:history].to_a, *[moved].compact, { "kind" => "opened", "on" => today }])
+      end
+
+      # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
+      # @return [Integer] place id
+      def where_opened(lot)
+        here = @room.place(lot[:place_id])
+        belongs = @room.food(lot[:food_id]).opened_where
+        return here[:id] unless belongs == "fridge" && %w[cupboard cool_dark].include?(here[:kind])
+
+        fridge = @room.places.values.find { |place| place[:kind] == "fridge" }
+        (fridge || here)[:id]
       end
 
       private

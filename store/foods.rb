@@ -31,6 +31,9 @@ module NutShelf
       # @return [Integer] id
       def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
 
+      # Gives a food the household's own words.
+      def nickname(key, names) = rows(:foods).where(key: key).update(nicknames: array(names), search_text: Sequel.join([:search_text, " ", names.join(" ").downcase]))
+
       # Copies the shipped foods into a new household, with the words they are searched by.
       # @param catalog [Core::Catalog]
       # @param names [Hash{String=>String}] further search words by food key

@@ -21,6 +21,14 @@ module NutShelf
         insert(:lot_events, act_id: act_id, lot_id: lot_id, kind: kind, before: json(before), after: json(after))
       end
 
+      # The coming of many stacks at once.
+      # @param lots [Array<Array(Integer, Hash)>] id and facts
+      def event_many(act_id, lots)
+        db[:lot_events].multi_insert(lots.map do |id, facts|
+          { household_id: household_id, act_id: act_id, lot_id: id, kind: "came", before: json({}), after: json({ place_id: facts[:place_id] }) }
+        end)
+      end
+
       def meal_event(act_id:, meal_id:, before:, after:)
         insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
       end

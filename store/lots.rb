@@ -58,6 +58,17 @@ module NutShelf
 
       def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all
 
+      # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
+      def count_by_place = rows(:lots).where { on_hand > 0 }.group_and_count(:place_id).as_hash(:place_id, :count)
+
+      # Everything a list needs to be read in again to the same stock.
+      def for_export
+        rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
+                   .join(:places, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:place_id] })
+                   .where { on_hand > 0 }.select_all(:lots).select_append(Sequel[:foods][:name].as(:food_name), Sequel[:places][:name].as(:place_name))
+                   .order(Sequel[:places][:position], Sequel[:foods][:name], Sequel[:lots][:id]).all
+      end
+
       # Whether stock equals the sum of its movements, for drills and specs.
       # @return [Array<Hash>] stacks where it does not
       def out_of_balance

@@ -9,7 +9,8 @@ module NutShelf
       # @return [Integer] id of the pack, made if it is new
       def ensure(food_id:, amount:, dimension:, noun: "")
         key = { food_id: food_id, amount: amount, dimension: dimension, noun: noun.to_s }
-        rows(:packs).where(key).get(:id) || insert(:packs, key)
+        @ensured ||= {}
+        @ensured[key] ||= rows(:packs).where(key).get(:id) || insert(:packs, key)
       end
 
       def by_food(food_ids) = rows(:packs).where(food_id: food_ids).all.group_by { |row| row[:food_id] }

@@ -186,6 +186,8 @@ module NutShelf
           return false if text.match?(/\A\d+[.,]\d{2}\z/)
 
           nxt = @line[index + length]
+          return false if nxt && Units.unit(nxt.text, @settings)
+
           nxt&.word? || (nxt.nil? && index.positive?)
         end
 

@@ -3,11 +3,11 @@
 module NutShelf
   module Core
     module LabelLine
-      # State words: opened, frozen, leftover, home-made.
+      # State words: opened, frozen, leftover, home-made, unripe.
       class StateField
         RUNS = { %w[left over] => "leftover", %w[left overs] => "leftover", %w[leftover] => "leftover", %w[leftovers] => "leftover",
                  %w[home - made] => "home_made", %w[home made] => "home_made", %w[homemade] => "home_made", %w[opened] => "opened", %w[open] => "opened",
-                 %w[left - over] => "leftover" }.freeze
+                 %w[left - over] => "leftover", %w[unripe] => "unripe" }.freeze
 
         def initialize(line)
           @line = line

@@ -64,9 +64,11 @@ module NutShelf
 
       def rules
         ruled = @tables["rules"].map { |row| row["food_or_class"] }
-        @catalog.foods.values.reject { |food| food.food_group == "supplies" || ruled.include?(food.key) || ruled.include?(food.class_key) }
+        @catalog.foods.values.reject { |food| food.food_group == "supplies" || bought_class?(food) || ruled.include?(food.key) || ruled.include?(food.class_key) }
                 .map { |food| "rules: nothing for #{food.key} nor for its class" }
       end
+
+      def bought_class?(food) = food.key.start_with?("class-") && !@catalog.home_class?(food.key)
 
       # Food that spoils must not get a shelf life once it is open.
       def answers

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require "rack"
+require "rack/attack"
+require_relative "auth"
+require_relative "pages"
+require_relative "shield"
+Dir[File.join(__dir__, "resources", "*.rb")].sort.each { |file| require_relative "resources/#{File.basename(file, ".rb")}" }
+
+module NutShelf
+  module Api
+    # The whole web application: shield, throttle, sign-in, one app per resource, and the interface's files.
+    module App
+      RESOURCES = { "/api/stacks" => Stacks, "/api/foods" => Foods, "/api/places" => Places, "/api/acts" => Acts, "/api/label-line" => LabelLines, "/api/dishes" => Dishes,
+                    "/api/meals" => Meals, "/api/missing" => Missing, "/api/today" => Today, "/api/import" => Import, "/api/export.csv" => Export, "/api" => Session }.freeze
+
+      module_function
+
+      # @param office [Desk::Office]
+      # @param secret [String]
+      # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle
+      # @return [#call] Rack app
+      def build(office:, secret:, **options)
+        Base.build_stamp = options.fetch(:build, "dev")
+        resources = RESOURCES.transform_values { |klass| klass.then { |base| Class.new(base) { set :office, office } } }
+        resources["/api"].set(:demo_account, options[:demo_account])
+        stack(office, secret, resources, options)
+      end
+
+      def stack(office, secret, resources, options)
+        auth = Auth.build(database: office.database, secret: secret)
+        session = Auth.session(secret, secure: options.fetch(:secure, false))
+        Throttle.set_up
+        Rack::Builder.new do
+          use Shield
+          use Rack::Attack if options.fetch(:throttle, true)
+          use(*session)
+          use auth
+          resources.each { |path, app| map(path) { run app } }
+          map("/") { run Pages.new(options[:interface]) }
+        end.to_app
+      end
+    end
+  end
+end

@@ -1,0 +1,139 @@
+# frozen_string_literal: true
+
+require "digest"
+require "json"
+require "sinatra/base"
+require_relative "contract"
+require_relative "problem"
+require_relative "../desk/office"
+require_relative "../desk/room"
+
+module NutShelf
+  module Api
+    # What every resource shares: who asks, reading and checking what was sent, answering, errors.
+    class Base < Sinatra::Base
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :dump_errors, false
+      set :protection, false
+      set :host_authorization, { permitted_hosts: [] }
+      set :logging, false
+      set :office, nil
+
+      MAX_BODY = 262_144
+      KEY = /\A[A-Za-z0-9_-]{8,100}\z/
+
+      error do
+        error = env["sinatra.error"]
+        status, document = Problem.from(error)
+        warn "#{error.class}: #{error.message}\n#{error.backtrace.first(8).join("\n")}" if status == 500
+        halt Problem.answer(status, document)
+      end
+
+      not_found { halt Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf.")) }
+
+      helpers do
+        def office = settings.office
+
+        # @return [Desk::Caller]
+        def caller!
+          @caller ||= begin
+            account = env["nut_shelf.account_id"] or refuse("signed_out", "You are not signed in.", "Sign in and try again.")
+            member = office.database.outside { |db| Store::Households.membership(db, account) }
+            member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
+            Desk::Caller.new(account_id: account, household_id: member[:household_id], role: member[:role])
+          end
+        end
+
+        def refuse(code, title, remedy, **more) = halt(Problem.answer(*Problem.document(code, title, remedy, **more)))
+
+        # Parses and checks the body against a schema of the contract.
+        # @return [Hash] symbols as keys
+        def body_as(schema, limit: MAX_BODY)
+          text = read_body(limit)
+          parsed = JSON.parse(text.empty? ? "{}" : text, max_nesting: 20)
+          faults = Contract.faults(schema, parsed)
+          refuse_faults(faults) if faults.any?
+          deep_symbols(parsed)
+        rescue JSON::ParserError
+          refuse("bad_json", "What was sent is not JSON.", "Send it again.")
+        end
+
+        def read_body(limit)
+          text = request.body.read(limit + 1).to_s.dup.force_encoding("UTF-8")
+          refuse("too_large", "That is more than is taken in at once.", "Send less at a time.") if text.bytesize > limit
+          refuse("bad_json", "The letters that were sent are broken.", "Send it as UTF-8.") unless text.valid_encoding?
+          refuse("bad_json", "There is a NUL byte in what was sent.", "Take it out and send it again.") if text.match?(/\u0000|\\u0000/)
+          text
+        end
+
+        def refuse_faults(faults)
+          refuse("invalid", "Some of that cannot be used as it is.", "Mend what is marked.", errors: faults.map(&:to_h))
+        end
+
+        def deep_symbols(value)
+          case value
+          when Hash then value.to_h { |name, inner| [name.to_sym, deep_symbols(inner)] }
+          when Array then value.map { |inner| deep_symbols(inner) }
+          else value
+          end
+        end
+
+        def id_param(name = :id)
+          text = params[name].to_s
+          text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("not_found", "There is no such thing here.", "Look at the list again.")
+        end
+
+        def key!
+          key = request.get_header("HTTP_IDEMPOTENCY_KEY").to_s
+          key.match?(KEY) ? key : refuse("key_missing", "An Idempotency-Key of 8 to 100 letters or digits is needed.", "Send one key for each intent, and the same one when trying again.")
+        end
+
+        def day_param(name)
+          text = params[name] or return
+          Date.iso8601(text.to_s)
+        rescue Date::Error
+          refuse("invalid", "#{name} is no day.", "Write it like 2026-11-24.", errors: [{ pointer: "/#{name}", detail: "It must be a day like 2026-11-24." }])
+        end
+
+        def number_param(name, default, range)
+          text = params[name] or return default
+          number = Integer(text.to_s, 10, exception: false)
+          return number if number && range.cover?(number)
+
+          refuse("invalid", "#{name} cannot be used.", "It must lie within #{range}.", errors: [{ pointer: "/#{name}", detail: "It must lie within #{range}." }])
+        end
+
+        def act(klass, input)
+          caller = caller!
+          json klass.new(office, caller).call(input, key: key!)
+        end
+
+        # A read: one transaction, and nothing but a small query when nothing changed since.
+        def view
+          caller = caller!
+          office.database.within(caller.household_id) do |db|
+            room = Desk::Room.new(office, caller, db)
+            tag(room, caller)
+            json yield(room)
+          end
+        end
+
+        def tag(room, caller)
+          mark = [room.household[:revision], caller.household_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
+          etag Digest::SHA256.hexdigest(mark)[0, 32], kind: :weak
+          headers "cache-control" => "private, no-cache"
+        end
+
+        def json(value)
+          content_type :json
+          JSON.generate(value)
+        end
+      end
+
+      class << self
+        attr_accessor :build_stamp
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/act_view"
+require_relative "../../desk/acts/undo"
+
+module NutShelf
+  module Api
+    # What was done lately, and taking it back.
+    class Acts < Base
+      get("/") { view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row) } } } }
+
+      post("/:id/undo") do
+        body_as("Nothing")
+        act(Desk::Undo, { act_id: id_param })
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/plan_view"
+
+module NutShelf
+  module Api
+    # Dishes for a day, what rescues most first.
+    class Dishes < Base
+      get("/") do
+        day = day_param(:on)
+        view do |room|
+          plan = PlanView.new(room)
+          on = day || room.today
+          found = plan.ranked(on)
+          found = found.select { |entry| entry.dish.recipe.meal == params[:meal] } if params[:meal]
+          { on: on.iso8601, servings: Core::Decimal.print(plan.servings), dishes: found.map { |entry| plan.dish(entry) } }
+        end
+      end
+    end
+  end
+end

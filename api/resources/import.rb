@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../desk/acts/import_stock"
+require_relative "../../exchange/stock_csv"
+
+module NutShelf
+  module Api
+    # Stock in and out as CSV.
+    class Import < Base
+      LIMIT = 8_400_000
+      SHOWN = 200
+
+      post("/preview") do
+        input = body_as("ImportFile", limit: LIMIT)
+        caller = caller!
+        office.database.within(caller.household_id) { |db| json preview(Desk::Room.new(office, caller, db), input) }
+      end
+
+      post("/") { act(Desk::ImportStock, body_as("ImportFile", limit: LIMIT)) }
+
+      helpers do
+        def preview(room, input)
+          file = Desk::StockFile.new(room, input)
+          problems = file.problems
+          { encoding: file.file.encoding, delimiter: file.file.delimiter, decimal: file.file.decimal, columns: file.columns, fields: Exchange::Headings::FIELDS,
+            rows: file.rows.first(SHOWN).map { |row| shown(room, row) }, total: file.rows.size, problems: problems.first(SHOWN).map(&:to_h), problem_count: problems.size,
+            unknown_foods: file.unknown_foods, ready: problems.empty? && file.rows.any? }
+        end
+
+        def shown(room, row)
+          input = row.input or return { line: row.line, food: row.food_text, amount: "", place: nil, date: nil, price_minor: nil }
+          { line: row.line, food: room.food(input[:food_id]).name, amount: words(input), place: room.place(input[:place_id])[:name].to_s, date: input[:printed_on] || input[:made_on], price_minor: input[:price_minor] }
+        end
+
+        def words(input)
+          return Core::Wording.counted(input[:count].to_r, input[:noun]) unless input[:amount]
+
+          pack = Core::Quantity.of(input[:amount], input[:unit])
+          Core::Wording.stack(pack * input[:count].to_r, pack: pack)
+        end
+      end
+    end
+
+    # The stock as CSV.
+    class Export < Base
+      get("/") do
+        caller = caller!
+        office.database.within(caller.household_id) do |db|
+          content_type "text/csv", charset: "utf-8"
+          attachment "stock.csv"
+          Exchange::StockCsv.write(Store::House.new(db, caller.household_id).lots.for_export)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/picking_list"
+require_relative "../views/plan_view"
+require_relative "../../desk/acts/cook"
+require_relative "../../desk/acts/drop_meal"
+require_relative "../../desk/acts/plan_meal"
+
+module NutShelf
+  module Api
+    # What stands on the coming days; the cook's page.
+    class Meals < Base
+      get("/") do
+        from = day_param(:from)
+        to = day_param(:to)
+        view do |room|
+          plan = PlanView.new(room)
+          rows = room.house.meals.between(from || room.today, to || (room.today + PlanView::HORIZON))
+          { meals: rows.map { |row| plan.meal(row) }, ties: plan.ties }
+        end
+      end
+
+      post("/") { act(Desk::PlanMeal, body_as("PlanMeal")) }
+
+      get("/:id") { view { |room| PickingList.new(room).call(id_param) } }
+
+      post("/:id/cook") { act(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
+
+      post("/:id/drop") do
+        body_as("Nothing")
+        act(Desk::DropMeal, { meal_id: id_param })
+      end
+    end
+  end
+end

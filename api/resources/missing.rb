@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/plan_view"
+
+module NutShelf
+  module Api
+    # What the coming days' meals ask for and the shelf does not have, by aisle.
+    class Missing < Base
+      get("/") do
+        days = number_param(:days, 7, 1..PlanView::HORIZON)
+        view do |room|
+          plan = PlanView.new(room)
+          items = plan.missing(room.today + days - 1).first.map { |item| item(item, plan) }
+          { days: days, cost_minor: items.sum { |entry| entry[:cost_minor] }, estimated: items.any? { |entry| entry[:estimated] }, aisles: by_aisle(items) }
+        end
+      end
+
+      helpers do
+        def by_aisle(items)
+          items.group_by { |entry| entry.delete(:aisle) }.sort.map { |aisle, list| { aisle: aisle, items: list.sort_by { |entry| entry[:food] } } }
+        end
+
+        def item(item, plan)
+          food = plan.pantry.foods.fetch(item.food_key)
+          grams = whole(item, food)
+          cost, estimated = plan.prices.cost(item.food_key, grams)
+          { aisle: food.aisle, food_id: plan.food_id(item.food_key), food: food.name, amount: plan.food_amount(item.food_key, item.grams),
+            at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: pack_text(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
+            reasons: reasons(item, plan), put_away: put_away(item, food, plan) }
+        end
+
+        # What a person sees as "to buy" is whole packs.
+        def whole(item, food)
+          return item.grams unless item.pack
+
+          item.pack_count * Core::MissingList.size(food, item.pack).last
+        end
+
+        def pack_text(pack) = pack&.sub(/(\d)([a-z])/, '\1 \2')
+
+        def reasons(item, plan)
+          meals = plan.planned.to_h { |meal| [meal.id, meal] }
+          item.reasons.map do |reason|
+            meal = meals.fetch(reason[:meal])
+            { meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: plan.food_amount(item.food_key, reason[:grams]) }
+          end
+        end
+
+        # The label line that puts this purchase away.
+        def put_away(item, food, plan)
+          name = food.name.split(",").reverse.map(&:strip).join(" ")
+          return "#{plan.food_amount(item.food_key, item.grams)} #{name}" unless item.pack
+          return "#{item.pack_count * item.pack.to_i} #{name}" if item.pack.match?(/\A\d+\z/)
+
+          "#{item.pack_count} x #{pack_text(item.pack)} #{name}"
+        end
+      end
+    end
+  end
+end

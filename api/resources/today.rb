@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/plan_view"
+require_relative "../views/stack_view"
+
+module NutShelf
+  module Api
+    # What to do now: the front of the shelf with where each goes, the coming meals, what needs a person.
+    class Today < Base
+      FRONT = 24
+      DISHES = 3
+
+      get("/") do
+        view do |room|
+          @room = room
+          @plan = PlanView.new(room)
+          @view = StackView.new(room)
+          rows = room.house.lots.shelf.all
+          meals = room.house.meals.between(room.today, room.today + 6)
+          needs = needs(rows)
+          { today: room.today.iso8601, front: front(rows), needs: needs.first(40), needs_count: needs.size, meals: meals.map { |row| @plan.meal(row) } }
+        end
+      end
+
+      helpers do
+        def front(rows)
+          ties = @plan.ties.group_by { |tie| tie[:stack_id] }
+          turning = rows.select { |row| @view.state(row) == :front && !set_apart?(row) }.first(FRONT)
+          uses = dishes_by_stack
+          turning.map { |row| { stack: @view.call(row), place: place(row), ties: ties.fetch(row[:id], []), dishes: uses.fetch(row[:id], []).first(DISHES) } }
+        end
+
+        def set_apart?(row) = @room.place(row[:place_id])[:tier] == "set_apart"
+
+        # The best dishes for each stack that turns.
+        def dishes_by_stack
+          found = Hash.new { |hash, id| hash[id] = [] }
+          @plan.ranked(@room.today).each do |entry|
+            brief = { recipe_id: entry.id, name: entry.dish.recipe.name, meal: entry.dish.recipe.meal, covered_percent: @plan.percent(entry.dish.covered) }
+            entry.dish.rescued_picks.map { |_, pick, _| pick.stock.id }.uniq.each { |id| found[id] << brief }
+          end
+          found
+        end
+
+        def needs(rows)
+          rows.flat_map { |row| needs_of(row, @view.state(row)) }.sort_by.with_index { |need, index| [%w[stop look warning undated].index(need[:kind]), index] }
+        end
+
+        def needs_of(row, state)
+          list = []
+          list << need("stop", row, "Not to eat: throw it out.") if state == :stop
+          list << need("look", row, "Past its best-before. Look, then say whether it is good.") if state == :look
+          list << need("undated", row, "Nothing gives it a date. Put one on it when you next see it.") if state == :undated && row[:level].nil? && row[:food_food_group] != "supplies"
+          list << need("warning", row, row[:flags].first["text"]) if row[:flags].any? && !%i[stop].include?(state)
+          list
+        end
+
+        def need(kind, row, text) = { kind: kind, stack: @view.call(row), place: place(row), text: text }
+
+        def place(row) = @room.place(row[:place_id])[:name].to_s
+      end
+    end
+  end
+end

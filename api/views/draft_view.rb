@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require_relative "../../desk/lexicon_of"
+require_relative "../../desk/new_stack"
+require_relative "../../desk/redate"
+
+module NutShelf
+  module Api
+    # A label line's draft as JSON: names resolved to this household's ids, and the date it would get.
+    class DraftView
+      # @param room [Desk::Room]
+      def initialize(room)
+        @room = room
+        @words = Desk::LexiconOf.new(room)
+      end
+
+      # @param text [String]
+      # @return [Hash]
+      def call(text)
+        draft = @words.reader.read(text, today: @room.today)
+        food = @words.rows[draft.food]
+        place = @words.place(draft.place)
+        { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
+          food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
+          frozen_on: draft.frozen_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
+          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, spans: draft.spans, effect: effect(draft, food, place) }
+      end
+
+      private
+
+      # Answers that are foods or places are sent as ids.
+      def question(question)
+        answers = question.answers.map { |answer| { text: answer[:text], value: value(question.field, answer[:value]).to_s } }
+        { field: question.field, text: question.text, answers: answers }
+      end
+
+      def value(field, value)
+        case field
+        when "food" then @words.rows[value]&.fetch(:id) || value
+        when "place" then @words.place(value)&.fetch(:id) || value
+        else value
+        end
+      end
+
+      def amount_text(draft)
+        return Core::Wording.counted(draft.count, draft.unit || "pack") unless draft.amount
+
+        size = Core::Quantity.new(draft.amount, Core::Unit.dimension(draft.unit))
+        Core::Wording.stack(size * draft.count, pack: size)
+      end
+
+      # The date the stack would get, computed by the same rules, where enough is known.
+      def effect(draft, food, place)
+        return unless food && place
+
+        stack = Desk::NewStack.new(@room, input(draft, food, place))
+        facts = stack.facts(dry: true)
+        dating = Desk::Redate.new(@room).judge({ **facts, start_place_id: place[:id] })
+        { usable_until: dating.usable_until&.iso8601, state: dating.state, steps: dating.steps }
+      rescue Desk::Invalid
+        nil
+      end
+
+      def input(draft, food, place)
+        kind = draft.date_kind
+        { food_id: food[:id], place_id: place[:id], count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.amount && draft.unit,
+          noun: draft.amount ? nil : draft.unit, state: draft.state, opened_on: draft.opened_on, frozen_on: draft.frozen_on,
+          printed_on: %w[best_before use_by].include?(kind) ? draft.date : nil, printed_kind: %w[best_before use_by].include?(kind) && draft.date ? kind : nil,
+          made_on: %w[made packed].include?(kind) ? draft.date : nil }
+      end
+    end
+  end
+end

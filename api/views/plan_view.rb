@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require_relative "../../core/buying/missing_list"
+require_relative "../../core/planning/ranker"
+require_relative "../../desk/pantry_of"
+
+module NutShelf
+  module Api
+    # Dishes, meals, ties and the missing list as JSON: one pantry serves them all.
+    class PlanView
+      HORIZON = 14
+
+      # @param room [Desk::Room]
+      def initialize(room)
+        @room = room
+        @pantry_of = Desk::PantryOf.new(room)
+      end
+
+      def pantry = @pantry_of.pantry
+
+      def prices = @prices ||= @pantry_of.prices
+
+      def recipes = @recipes ||= @room.house.recipes.values
+
+      def servings = @servings ||= @room.house.household.portions
+
+      # @return [Array<Core::Ranker::Ranked>]
+      def ranked(on, pantry: self.pantry)
+        Core::Ranker.rank(recipes, pantry: pantry, servings: servings, on: on, price: ->(key, grams) { prices.cost(key, grams).first })
+      end
+
+      def dish(ranked)
+        dish = ranked.dish
+        recipe = dish.recipe
+        { recipe_id: ranked.id, name: recipe.name, meal: recipe.meal, minutes: recipe.total_minutes, active_minutes: recipe.active_minutes, covered_percent: percent(dish.covered),
+          rescued_minor: dish.rescued_minor, buy_minor: ranked.buy_minor, score_minor: ranked.score, tags: recipe.tags,
+          uses: dish.rescued_picks.map { |key, pick, value| use(key, pick, value) }, missing: dish.missing.map { |line| missing_line(line) } }
+      end
+
+      # The coming meals in the order of their days, each drawing on what the earlier ones left.
+      def planned
+        @planned ||= @room.house.meals.between(@room.today, @room.today + HORIZON).select { |row| row[:status] == "planned" }
+                          .map { |row| Core::MissingList::Planned.new(id: row[:id], on: row[:on_date], recipe: recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r) }
+      end
+
+      # @return [Array(Array<Core::MissingList::Item>, Hash)] of the meals up to a day
+      def missing(to = @room.today + HORIZON)
+        meals = planned.select { |meal| meal.on <= to }
+        meals.empty? ? [[], {}] : Core::MissingList.build(meals, pantry: pantry)
+      end
+
+      def all_missing = @all_missing ||= missing
+
+      def meal(row)
+        dish = all_missing.last[row[:id]]
+        { id: row[:id], on: row[:on_date].iso8601, meal: row[:meal], recipe_id: row[:recipe_id], name: row[:recipe_name], servings: Core::Decimal.print(row[:servings].to_r), status: row[:status],
+          minutes: row[:total_minutes], covered_percent: dish && percent(dish.covered), buy_minor: dish&.missing&.sum { |line| prices.cost(line.food_key, line.missing).first } }
+      end
+
+      # Which stacks the coming meals will take from.
+      def ties
+        by_id = planned.to_h { |meal| [meal.id, meal] }
+        all_missing.last.flat_map do |id, dish|
+          dish.lines.flat_map { |line| line.picks.map { |pick| tie(by_id.fetch(id), line.food_key, pick) } }
+        end
+      end
+
+      def tie(meal, key, pick)
+        { stack_id: pick.stock.id, meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: lot_amount_text(key, pick) }
+      end
+
+      def lot_amount(key, pick) = pick.amount / pantry.holding(key, pick.stock.id).grams_per_unit
+
+      def lot_amount_text(key, pick)
+        lot = @pantry_of.lot(pick.stock.id)
+        amount = Core::Quantity.new(lot_amount(key, pick), lot[:dimension].to_sym)
+        lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : Core::Wording.free(amount)
+      end
+
+      def lot(id) = @pantry_of.lot(id)
+
+      # How much of a food in the way it is counted: pieces where people count pieces.
+      def food_amount(key, grams)
+        food = pantry.foods.fetch(key)
+        quantity = Core::Quantity.new(grams, :mass)
+        quantity = Core::Conversion.to(quantity, food.dimension, food) unless food.dimension == :mass
+        food.dimension == :count ? Core::Decimal.print(quantity.amount.ceil(1)) : Core::Wording.free(quantity)
+      rescue Core::MissingFigure
+        Core::Wording.free(Core::Quantity.new(grams, :mass))
+      end
+
+      def food_name(key) = pantry.foods.fetch(key).name
+
+      def food_id(key) = @pantry_of.food_id(key)
+
+      def percent(share) = (share * 100).floor
+
+      private
+
+      def use(key, pick, value)
+        { stack_id: pick.stock.id, food: food_name(key), days_left: pick.stock.usable_until && (pick.stock.usable_until - @room.today).to_i, value_minor: value }
+      end
+
+      def missing_line(line)
+        cost, estimated = prices.cost(line.food_key, line.missing)
+        { food_id: food_id(line.food_key), food: food_name(line.food_key), amount: food_amount(line.food_key, line.missing), cost_minor: cost, estimated: estimated }
+      end
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require "digest"
+require "socket"
+require_relative "../boot/settings"
+
+mode = ARGV.fetch(0)
+include NutShelf # rubocop:disable Style/MixinUsage -- a script
+
+# The build stamp follows the sources, so that caches turn over with them.
+sources = Dir[File.join(Boot::Settings::ROOT, "{api,core,desk,store,contract,data,ui/dist}", "**", "*")].select { |path| File.file?(path) }
+ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#{path}#{File.mtime(path).to_i}" }.join)[0, 12]
+
+require_relative "../boot/app"
+require "puma"
+require "puma/configuration"
+require "puma/launcher"
+require_relative "../demo/loader" if mode == "demo"
+
+def free_port(wanted)
+  (wanted..(wanted + 20)).find do |port|
+    TCPServer.new("127.0.0.1", port).close
+    true
+  rescue Errno::EADDRINUSE, Errno::EACCES
+    warn "Port #{port} is in use, trying the next."
+    false
+  end || abort("No free port from #{wanted} on. Set PORT to one.")
+end
+
+cluster = Boot::Cluster.new
+started = Boot::Settings.foreign_url.nil? && cluster.start
+begin
+  url = Boot::Wiring.prepare(mode == "demo" ? "nut_shelf_demo" : "nut_shelf_house")
+  if mode == "demo"
+    office = Boot::Wiring.office(url)
+    warn "Living ten weeks at Sallow House (once) ..." unless office.database.outside { |db| db[:accounts].first(email: Demo::Household::KEEPER) }
+    Demo::Loader.new(office).load
+    office.database.disconnect
+  end
+  app = Boot::Web.build(url, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
+  port = free_port(Boot::Settings.port)
+  host = ENV.fetch("HOST", "127.0.0.1")
+  configuration = Puma::Configuration.new do |config|
+    config.bind "tcp://#{host}:#{port}"
+    config.threads 4, 8
+    config.app app
+    config.environment "production"
+    config.quiet
+    config.raise_exception_on_sigterm false
+  end
+  puts "Nut Shelf is at http://#{host}:#{port}"
+  puts mode == "demo" ? "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: #{Demo::Household::PASSWORD}" : "The first visit makes the household and its keeper; after that, sign in."
+  puts "Ctrl-C stops it."
+  $stdout.flush
+  Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.null).run
+rescue Boot::Cluster::Failed, Store::Away => e
+  abort e.message
+ensure
+  cluster.stop if started
+end

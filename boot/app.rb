@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+require_relative "office"
+require_relative "../api/app"
+
+module NutShelf
+  module Boot
+    # The app as Puma serves it.
+    module Web
+      INTERFACE = File.join(Settings::ROOT, "ui", "dist")
+
+      module_function
+
+      # @param url [String] the app's database URL
+      # @param options [Hash] see Api::App.build
+      def build(url, **options)
+        Api::App.build(office: Wiring.office(url), secret: Settings.secret("session"), build: Settings.build, interface: INTERFACE, **options)
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+require "date"
+
+module NutShelf
+  module Demo
+    # Sallow House on Kestrel Quay, a small island whose ferry stops in gales.
+    module Household
+      NAME = "Sallow House"
+      TODAY = Date.new(2026, 11, 24)
+      KEEPER = "ines@sallow.example"
+      PASSWORD = "kestrel quay 1"
+      PEOPLE = [{ name: "Ines", portion_factor: "1" }, { name: "Tomas", portion_factor: "1.2" }, { name: "Juna", portion_factor: "1.1" }, { name: "Wren", portion_factor: "0.8" },
+                { name: "Grandad Piet", portion_factor: "0.8", strict: true }, { name: "Biscuit", portion_factor: "0", eats: false }].freeze
+      ACCOUNTS = { "ines" => ["Ines", "keeper"], "tomas" => ["Tomas", "keeper"], "juna" => ["Juna", "helper"], "wren" => ["Wren", "helper"], "piet" => ["Grandad Piet", "helper"] }.freeze
+      NICKNAMES = { "cat-food-wet" => ["biscuit's tins"], "cereal-bars" => ["quay bars"], "uht-milk" => ["gale milk"] }.freeze
+    end
+  end
+end

@@ -1,0 +1,192 @@
+# frozen_string_literal: true
+
+require "argon2"
+require "json"
+require_relative "household"
+require_relative "routine"
+require_relative "../boot/office"
+require_relative "../desk/household_maker"
+require_relative "../desk/lexicon_of"
+Dir[File.expand_path("../desk/acts/*.rb", __dir__)].sort.each { |file| require_relative "../desk/acts/#{File.basename(file, '.rb')}" }
+require_relative "../api/views/draft_view"
+require_relative "../api/views/plan_view"
+
+module NutShelf
+  module Demo
+    # A clock the loader turns by hand, so that ten weeks are lived in a minute.
+    class Calendar
+      attr_accessor :day
+
+      def today(_zone = nil) = day
+    end
+
+    # Lives ten weeks at Sallow House, act by act; no amount is ever set by hand.
+    class Loader
+      FIRST = Date.new(2026, 9, 15)
+      STOCK = File.join(__dir__, "stock.txt")
+      PLACES = File.join(__dir__, "places.json")
+
+      # @param office [Desk::Office]
+      def initialize(office)
+        @calendar = Calendar.new
+        @calendar.day = FIRST
+        @office = Desk::Office.new(**office.to_h, clock: @calendar)
+        @keys = 0
+      end
+
+      # @return [Integer] household id; nil when the demo is there already
+      def load
+        return if @office.database.outside { |db| db[:accounts].first(email: Household::KEEPER) }
+
+        make_household
+        (FIRST..Household::TODAY).each { |day| live(day) }
+        levels
+        coming_meals
+        @household_id
+      end
+
+      private
+
+      def make_household
+        hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
+        @accounts = @office.database.outside do |db|
+          Household::ACCOUNTS.to_h { |key, (name, _)| [key, db[:accounts].insert(email: "#{key}@sallow.example", name: name, password_hash: hash)] }
+        end
+        places = JSON.parse(File.read(PLACES)).map { |place| place.transform_keys(&:to_sym) }
+        @household_id = Desk::HouseholdMaker.new(@office).make(@accounts.fetch("ines"), { name: Household::NAME, time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy" }, places: places)
+        @office.database.outside do |db|
+          Household::ACCOUNTS.except("ines").each { |key, (_, role)| Store::Households.join(db, account_id: @accounts.fetch(key), household_id: @household_id, role: role) }
+        end
+        within { |house| furnish(house) }
+      end
+
+      def furnish(house)
+        Household::PEOPLE.each { |person| house.household.add_person(**person.merge(portion_factor: BigDecimal(person[:portion_factor]))) }
+        Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
+      end
+
+      def within = @office.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
+
+      def live(day)
+        @calendar.day = day
+        stock.fetch(day.iso8601, []).each { |who, line| put_away(who, line) }
+        Routine::WEEKLY.each { |line| put_away("ines", line) } if day.saturday? && day < Household::TODAY - 6
+        daily(day)
+        cook(day)
+        clear_out if day.sunday? && day < Routine::CLEAR_OUT_UNTIL
+        Routine::ON_DAYS.fetch(day.iso8601, []).each { |kind, *rest| public_send_act(kind, rest) }
+      end
+
+      def stock
+        @stock ||= File.readlines(STOCK, chomp: true).reject { |row| row.start_with?("#") }.map { |row| row.split(" | ") }
+                       .group_by(&:first).transform_values { |rows| rows.map { |_, who, line| [who, line] } }
+      end
+
+      def put_away(who, line)
+        draft = @office.database.within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@office, caller(who), db)).call(line) }
+        raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}" if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
+
+        act(Desk::PutAway, who, input_of(draft))
+      end
+
+      def input_of(draft)
+        printed = %w[best_before use_by].include?(draft[:date_kind])
+        sized = !draft[:amount].nil?
+        { food_id: draft[:food][:id], place_id: draft[:place][:id], count: draft[:count], amount: draft[:amount], unit: sized ? draft[:unit] : nil, noun: sized ? nil : draft[:unit],
+          label: draft[:label] == draft[:label]&.downcase && draft[:food][:name].downcase.include?(draft[:label].to_s.split.last.to_s[0, 4]) ? nil : draft[:label],
+          printed_on: printed ? draft[:date] : nil, printed_kind: printed ? draft[:date_kind] : nil, made_on: printed ? nil : draft[:date], opened_on: draft[:opened_on],
+          frozen_on: draft[:frozen_on], state: draft[:state], price_minor: draft[:price_minor] }.compact
+      end
+
+      def daily(day)
+        Routine::DAILY.each do |key, amount, people, days|
+          next unless days.include?(day.wday)
+
+          who = people[day.yday % people.size]
+          take(key, amount, who)
+        end
+      end
+
+      # Takes from the front of the shelf, as far as there is any.
+      def take(key, amount, who)
+        lot = front(key) or return
+        act(Desk::Take, who, { lot_id: lot[:id], amount: [amount.to_r, lot[:on_hand].to_r].min.then { |number| Core::Decimal.print(number) } })
+      end
+
+      # The stack at the front of one food ("beef-mince", or "beef-mince@freezer" for the frozen one).
+      def front(key)
+        key, place = key.split("@")
+        within do |house|
+          house.lots.shelf.all.select { |row| (row[:food_key] == key || row[:label] == key) && (place.nil? || (place == "freezer") == row[:frozen]) && usable?(row) }
+               .min_by { |row| [row[:open] ? 0 : 1, row[:usable_until] || Date.new(9999, 1, 1), row[:id]] }
+        end
+      end
+
+      def usable?(row) = !row[:stopped] && (row[:safety_until].nil? || row[:safety_until] >= @calendar.day)
+
+      def public_send_act(kind, rest)
+        key, *more = rest
+        lot = front(key) or return
+        case kind
+        when "take" then act(Desk::Take, more[1], { lot_id: lot[:id], amount: more[0] })
+        when "open" then act(Desk::Open, more[0], { lot_id: lot[:id] })
+        when "look" then act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
+        when "throw" then act(Desk::Throw, more[3], { lot_id: lot[:id], amount: more[0], outcome: more[1], why: more[2] })
+        when "move" then act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)
+        end
+      end
+
+      def place(name) = within { |house| house.places.all.find { |row| row[:name].to_s == name }[:id] }
+
+      # Cooks, on the days of DINNERS, the dinner that rescues most of what is there.
+      def cook(day)
+        _, leftovers = Routine::DINNERS.find { |on, _| on == day.iso8601 }
+        return unless leftovers
+
+        @cooked ||= []
+        recipe = best(day, "dinner").find { |entry| !@cooked.last(6).include?(entry.id) } or return
+        @cooked << recipe.id
+        planned = act(Desk::PlanMeal, "tomas", { recipe_id: recipe.id, on: day.iso8601 })
+        kept = leftovers.positive? ? { leftovers: { portions: leftovers.to_s, place_id: place("Chest freezer") } } : {}
+        act(Desk::Cook, "tomas", { meal_id: planned["meal_id"], **kept })
+      end
+
+      def best(day, meal)
+        @office.database.within(@household_id) do |db|
+          plan = Api::PlanView.new(Desk::Room.new(@office, caller("tomas"), db))
+          plan.ranked(day).select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
+        end
+      end
+
+      def clear_out
+        within { |house| house.lots.shelf.all }.each do |row|
+          fresh = row[:food_aisle].start_with?("Fresh") && row[:usable_until] && row[:usable_until] < @calendar.day
+          next unless fresh || !usable?(row)
+
+          act(Desk::Throw, "ines", { lot_id: row[:id], outcome: fresh ? "composted" : "binned", why: row[:open] ? "forgotten" : "turned" })
+        end
+      end
+
+      def levels
+        Routine::LEVELS.each do |key, level|
+          lot = front(key)
+          act(Desk::SetLevel, "ines", { lot_id: lot[:id], level: level }) if lot
+        end
+      end
+
+      # A few meals on the coming days: what rescues most first, no dish twice.
+      def coming_meals
+        { 0 => "dinner", 1 => "dinner", 2 => "lunch", 4 => "dinner" }.each_with_object([]) do |(ahead, meal), used|
+          day = Household::TODAY + ahead
+          entry = best(day, meal).find { |found| !used.include?(found.id) } or next
+          used << entry.id
+          act(Desk::PlanMeal, "ines", { recipe_id: entry.id, on: day.iso8601, meal: meal })
+        end
+      end
+
+      def caller(who) = Desk::Caller.new(account_id: @accounts.fetch(who), household_id: @household_id, role: Household::ACCOUNTS.fetch(who).last)
+
+      def act(klass, who, input) = klass.new(@office, caller(who)).call(input, key: "demo-#{@keys += 1}-#{klass.name.split('::').last}")
+    end
+  end
+end

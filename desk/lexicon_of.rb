@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require_relative "../core/label_line/reader"
+require_relative "../store/foods"
+
+module NutShelf
+  module Desk
+    # The label line reader with the household's foods, nicknames, places and habits.
+    class LexiconOf
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @return [Core::LabelLine::Lexicon]
+      def lexicon
+        @lexicon ||= Core::LabelLine::Lexicon.new(foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) }, names: @room.office.names,
+                                                  places: @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row[:name].to_s, kind: row[:kind]) }, nicknames: nicknames)
+      end
+
+      # @return [Core::LabelLine::Reader]
+      def reader
+        Core::LabelLine::Reader.new(lexicon, day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: measures)
+      end
+
+      # @return [Hash{String=>Hash}] food rows by key
+      def rows = @rows ||= @room.house.foods.all.to_h { |row| [row[:key], row] }
+
+      # @return [Hash, nil] place row by the name the reader gives
+      def place(name) = @room.places.values.find { |row| row[:name].to_s == name }
+
+      private
+
+      def nicknames = rows.values.flat_map { |row| row[:nicknames].to_a.map { |name| [name, row[:key]] } }.to_h
+
+      def measures = @room.household[:settings].fetch("measures", {}).to_h.transform_keys(&:to_sym)
+    end
+  end
+end

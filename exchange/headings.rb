@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Exchange
+    # Which heading means which field, in English, German, French and Spanish.
+    module Headings
+      FIELDS = %w[food label count amount unit place best_before use_by made_on opened_on frozen_on bought_on price price_each state].freeze
+
+      WORDS = {
+        "food" => %w[food item name product article what lebensmittel artikel produkt bezeichnung ware name aliment produit article nom denree alimento producto articulo nombre],
+        "label" => %w[label note notes remark description brand notiz bemerkung hinweis beschreibung marke etiquette remarque marque etiqueta nota notas marca descripcion],
+        "count" => %w[count number pieces packs qty quantity anzahl stueck stück stuck menge nombre pieces quantite cantidad unidades numero nombre_de],
+        "amount" => %w[amount size weight content contents volume pack\ size inhalt gewicht groesse grosse füllmenge fullmenge packungsgroesse contenance poids taille contenu peso tamano contenido volumen],
+        "unit" => %w[unit units einheit masseinheit unite unidad],
+        "place" => %w[place location where shelf storage stored ort lagerort platz standort lager endroit lieu emplacement rangement lugar sitio ubicacion],
+        "best_before" => ["best before", "best by", "bbe", "bbd", "bb", "expiry", "expires", "expiry date", "expiration", "date", "mhd", "haltbar bis", "mindesthaltbarkeit", "mindestens haltbar bis", "ablaufdatum",
+                          "ddm", "dluo", "a consommer de preference avant", "date de peremption", "peremption", "consumir preferentemente antes", "consumo preferente", "caducidad", "fecha de caducidad", "vencimiento"],
+        "use_by" => ["use by", "ub", "verbrauchen bis", "zu verbrauchen bis", "verbrauchsdatum", "dlc", "a consommer jusqu au", "consumir antes de", "fecha limite"],
+        "made_on" => ["made on", "made", "cooked on", "cooked", "packed", "hergestellt", "gekocht am", "hergestellt am", "fait le", "prepare le", "cuisine le", "hecho el", "cocinado", "elaborado"],
+        "opened_on" => ["opened on", "opened", "geoeffnet am", "geoffnet am", "offen seit", "ouvert le", "abierto el", "abierto"],
+        "frozen_on" => ["frozen on", "frozen", "eingefroren am", "gefroren am", "congele le", "congelado el", "congelado"],
+        "bought_on" => ["bought on", "bought", "purchased", "purchase date", "gekauft am", "kaufdatum", "einkauf", "achete le", "date d achat", "comprado el", "fecha de compra"],
+        "price" => ["price", "cost", "total", "value", "paid", "preis", "kosten", "gesamtpreis", "prix", "cout", "prix total", "precio", "coste", "costo", "importe"],
+        "price_each" => ["price each", "each", "unit price", "stueckpreis", "stuckpreis", "einzelpreis", "prix unitaire", "precio unitario"],
+        "state" => %w[state condition zustand status etat estado]
+      }.freeze
+
+      module_function
+
+      # @param heading [String]
+      # @return [String, nil] field, nil when nothing fits
+      def field(heading)
+        plain = normal(heading)
+        exact = WORDS.find { |_, words| words.any? { |word| normal(word) == plain } }
+        return exact.first if exact
+
+        WORDS.find { |_, words| words.any? { |word| normal(word).length > 3 && plain.match?(/\b#{Regexp.escape(normal(word))}\b/) } }&.first
+      end
+
+      # Lower case, no accents, words apart by one space.
+      def normal(text) = text.unicode_normalize(:nfd).gsub(/\p{Mn}/, "").downcase.gsub(/ß/, "ss").gsub(/[^a-z0-9]+/, " ").strip
+    end
+  end
+end

@@ -1,0 +1,192 @@
+# frozen_string_literal: true
+
+require_relative "csv_file"
+require_relative "stock_words"
+require_relative "../core/label_line/reader"
+
+module NutShelf
+  module Exchange
+    # Reads the rows of a stock list into what PutAway takes, with every problem by line, column and reason.
+    class StockRows
+      # A row: its line number, the words for the food, what was read (nil when it has problems). Frozen.
+      Row = Struct.new(:line, :food_text, :input, :problems, keyword_init: true)
+      Problem = Struct.new(:line, :column, :reason, keyword_init: true)
+
+      DATES = { "best_before" => :printed_on, "use_by" => :printed_on, "made_on" => :made_on, "opened_on" => :opened_on, "frozen_on" => :frozen_on, "bought_on" => :occurred_on }.freeze
+      DEFUSED = /\A'(?=[=+\-@\t\r])/
+
+      # @param file [CsvFile]
+      # @param columns [Hash{Integer=>String}] field by column number
+      # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
+      # @param settings [Hash] :day_order, :currency, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id),
+      #   :place_ids (name to id), :place_id (default)
+      def initialize(file, columns:, lexicon:, settings:)
+        @file = file
+        @fields = columns.invert.transform_values(&:to_i)
+        @lexicon = lexicon
+        @settings = settings
+        @food_cache = {}
+        @date_cache = {}
+      end
+
+      # @return [Array<Row>]
+      def rows = @rows ||= @file.rows.map { |line, cells| read(line, cells) }
+
+      private
+
+      def read(line, cells)
+        @line = line
+        @cells = cells
+        @problems = []
+        input = { food_id: food, place_id: place, **amount, **dates, **price, **more }
+        Row.new(line: line, food_text: cell("food").to_s, input: @problems.empty? ? input.compact : nil, problems: @problems)
+      end
+
+      def cell(field)
+        index = @fields[field]
+        text = index && @cells[index]
+        text && !text.strip.empty? ? text.sub(DEFUSED, "").strip : nil
+      end
+
+      def problem(field, reason)
+        @problems << Problem.new(line: @line, column: @file.headings[@fields[field] || 0].to_s, reason: reason)
+        nil
+      end
+
+      def food
+        text = cell("food") or return problem("food", "There is no food.")
+        id = @food_cache.fetch(text) { @food_cache[text] = food_id(text) }
+        id || problem("food", "“#{text}” is no food known here. Choose one for it.")
+      end
+
+      def food_id(text)
+        @settings[:foods][text] || @settings[:food_by_name][text.downcase] || by_words(text)
+      end
+
+      def by_words(text)
+        draft = line_reader.read(text, today: @settings[:today])
+        sure = draft.food && draft.questions.none? { |question| question.field == "food" } && draft.unread.empty?
+        sure ? @settings[:food_ids][draft.food] : nil
+      end
+
+      def line_reader = @line_reader ||= Core::LabelLine::Reader.new(@lexicon, day_order: @settings[:day_order], currency: @settings[:currency])
+
+      def place
+        text = cell("place") or return @settings[:place_id] || problem("place", "No place is given. Choose one for lines without.")
+        named = @settings[:place_ids][text.downcase]
+        return named if named
+
+        kind = StockWords.place_kind(text)
+        places = @lexicon.places.select { |known| known.kind == kind }
+        return @settings[:place_ids][places.first.name.downcase] if places.size == 1
+
+        problem("place", "There is no place “#{text}” here. Make it first, or leave the column out and choose one place for all.")
+      end
+
+      def amount
+        count = number("count")
+        size = cell("amount")
+        unit = cell("unit")
+        return count_only(count, unit) unless size
+
+        text = size.match?(/\p{L}/) ? size : "#{size} #{unit}"
+        sized(count, text)
+      end
+
+      # A quantity without a size: pieces, or so many of a noun; "400" with unit "g" is a size.
+      def count_only(count, unit)
+        raw = cell("count")
+        return sized(nil, raw) if raw&.match?(/\d\s*\p{L}/)
+        return sized(nil, "#{raw} #{unit}") if raw && unit && measure?(unit)
+        return {} if @problems.any? { |problem| problem.reason.include?("number") }
+
+        word = unit && StockWords.amount(unit).downcase
+        noun = word && Core::LabelLine::Units.noun(word)
+        noun ? { count: text_of(count || 1r), noun: noun } : pieces(count || 1r, unit)
+      end
+
+      def measure?(unit)
+        known = Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, {})
+        known && known != "piece"
+      end
+
+      def pieces(count, unit)
+        return { count: text_of(count), amount: "1", unit: "piece" } if unit.nil? || Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, {}) == "piece"
+
+        problem("unit", "“#{unit}” is no unit known here. Use g, kg, ml, l, pieces, or a word like tin or jar.")
+        {}
+      end
+
+      def sized(count, text)
+        line = Core::LabelLine::Line.new(decimal_point(StockWords.amount(text)))
+        Core::LabelLine::AmountField.new(line, settings: {}).read
+        found = line.found
+        total = found[:count] * (count || 1)
+        return { count: text_of(total), amount: text_of(found[:size].amount), unit: found[:size].unit } if found[:size]
+        return { count: text_of(total), noun: found[:noun] } if found[:noun] && found[:noun] != "piece"
+        return { count: text_of(total), amount: "1", unit: "piece" } if line.free_indexes.empty?
+
+        problem(cell("amount") ? "amount" : "count", "“#{text.strip}” is no amount. Write it like 400 g, 1.5 l or 3 jars.")
+        {}
+      end
+
+      def number(field)
+        text = cell(field) or return
+        value = Core::LabelLine::Numbers.value(decimal_point(text[/\A[\d.,\/]+/].to_s))
+        return value if value&.positive? && text.match?(%r{\A[\d.,/]+\s*\p{L}*\z})
+        return problem(field, "“#{text}” is no number above zero.") unless text.match?(/\d\s*(x|\p{L})/)
+
+        nil
+      end
+
+      def decimal_point(text) = @file.decimal == "," ? text.gsub(/(\d)\.(\d{3})\b/, '\1\2').gsub(/(\d),(\d)/, '\1.\2') : text
+
+      def dates
+        read = DATES.filter_map { |field, name| (text = cell(field)) && (day = date(field, text)) && [name, day] }.to_h
+        read[:printed_kind] = cell("use_by") ? "use_by" : "best_before" if read[:printed_on]
+        read
+      end
+
+      def date(field, text)
+        found = @date_cache.fetch([field, text]) { @date_cache[[field, text]] = dated(field, text) }
+        return found.iso8601 if found.is_a?(Date)
+
+        problem(field, found)
+      end
+
+      def dated(field, text)
+        line = Core::LabelLine::Line.new(text)
+        back = !%w[best_before use_by].include?(field)
+        found = Core::LabelLine::DateForms.new(line, today: @settings[:today], day_order: @settings[:day_order], back: back).at(0, after_kind: true)
+        return "“#{text}” is no date. Write it like 2028-05-31." if found.nil? || found.readings.empty? || found.length < line.tokens.size - 1
+        return "“#{text}” can be more than one day. Write it like 2028-05-31." if found.readings.size > 1
+
+        found.readings.first.on
+      end
+
+      def price
+        field = cell("price_each") ? "price_each" : "price"
+        text = cell(field) or return {}
+        clean = decimal_point(text.gsub(/[\s€$£]|[A-Za-z]{2,3}/, ""))
+        return problem(field, "“#{text}” is no price.") || {} unless clean.match?(/\A\d{1,9}(\.\d{1,4})?\z/)
+        return problem(field, "“#{text}” is another currency than #{@settings[:currency]}.") || {} if foreign?(text)
+
+        { price_minor: (clean.to_r * 100 * (field == "price_each" ? number("count") || 1 : 1)).round }
+      end
+
+      def foreign?(text)
+        sign = text[/[€$£]|[A-Za-z]{3}/]
+        sign && Core::LabelLine::PriceField::SIGNS.fetch(sign.downcase, sign.upcase) != @settings[:currency]
+      end
+
+      def more
+        state = cell("state")
+        known = state && StockWords.state(state)
+        problem("state", "“#{state}” is no state known here. Use opened, frozen, leftover or home-made.") if state && !known
+        { label: cell("label"), state: known }
+      end
+
+      def text_of(number) = Core::Decimal.print(number)
+    end
+  end
+end
