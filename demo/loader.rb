@@ -129,7 +129,7 @@ module NutShelf
         lot = front(key) or return
         case kind
         when "take" then act(Desk::Take, more[1], { lot_id: lot[:id], amount: more[0] })
-        when "open" then act(Desk::Open, more[0], { lot_id: lot[:id] })
+        when "open" then lot[:open] || act(Desk::Open, more[0], { lot_id: lot[:id] })
         when "look" then act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
         when "throw" then act(Desk::Throw, more[3], { lot_id: lot[:id], amount: more[0], outcome: more[1], why: more[2] })
         when "move" then act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)

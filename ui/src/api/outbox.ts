@@ -1,0 +1,38 @@
+import { newKey } from "./client";
+
+/** A write that is on its way. Kept in the browser until the server has answered, so that a reload loses nothing. */
+export interface Letter {
+  key: string;
+  path: string;
+  body: unknown;
+  words: string;
+  /** A raw label line typed while nothing answered; it is read first and put away then. */
+  line?: string;
+}
+
+const SHELF = "nut-shelf.outbox";
+
+export function waiting(): Letter[] {
+  try {
+    return JSON.parse(localStorage.getItem(SHELF) ?? "[]") as Letter[];
+  } catch {
+    return [];
+  }
+}
+
+function keep(letters: Letter[]): void {
+  localStorage.setItem(SHELF, JSON.stringify(letters));
+  window.dispatchEvent(new Event("outbox"));
+}
+
+export function letter(path: string, body: unknown, words: string): Letter {
+  return { key: newKey(), path, body, words };
+}
+
+export function store(entry: Letter): void {
+  keep([...waiting().filter((other) => other.key !== entry.key), entry]);
+}
+
+export function drop(key: string): void {
+  keep(waiting().filter((other) => other.key !== key));
+}

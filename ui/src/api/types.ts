@@ -1,0 +1,24 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+export type Stack = Schemas["Stack"];
+export type StackDetail = Schemas["StackDetail"];
+export type Place = Schemas["Place"];
+export type Food = Schemas["Food"];
+export type Draft = Schemas["Draft"];
+export type Question = Schemas["Question"];
+export type PutAway = Schemas["PutAway"];
+export type Done = Schemas["Done"];
+export type ActRow = Schemas["ActRow"];
+export type Dish = Schemas["Dish"];
+export type Meal = Schemas["Meal"];
+export type MealDetail = Schemas["MealDetail"];
+export type Tie = Schemas["Tie"];
+export type Missing = Schemas["Missing"];
+export type MissingItem = Schemas["MissingItem"];
+export type Today = Schemas["Today"];
+export type Session = Schemas["Session"];
+export type ImportPreview = Schemas["ImportPreview"];
+export type ImportFile = Schemas["ImportFile"];
+export type ProblemDocument = Schemas["Problem"];
+export type StackState = Schemas["State"];

@@ -1,0 +1,101 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState, type ReactNode } from "react";
+import { Link, NavLink, useLocation, useNavigate } from "react-router";
+import { actsQuery, todayQuery } from "../api/queries";
+import { LabelLine } from "../label-line/LabelLine";
+import { useActs } from "./acts";
+import { KeysHelp } from "./KeysHelp";
+import { useKeys } from "./keys";
+import { Lately } from "./Lately";
+import { MoreMenu } from "./MoreMenu";
+import { ReportBar } from "./ReportBar";
+import { useSession } from "./session";
+import { PHONE, TABS } from "./tabs";
+
+const WITH_LINE = ["/", "/shelf", "/shop"];
+
+function Strip({ onLately }: { onLately: () => void }) {
+  const needs = useQuery(todayQuery).data?.needs_count ?? 0;
+  return (
+    <header className="strip no-print bg-strip text-white flex items-stretch h-[50px] px-5 gap-[2px] phone:px-3 phone:h-[46px]">
+      <Link to="/" className="flex items-center gap-2 mr-5 font-head font-bold text-[20px]" aria-label="Nut Shelf, to Today">
+        <img src="/mark.svg" alt="" width="24" height="24" className="rounded ring-1 ring-white/40" />
+        Nut Shelf
+      </Link>
+      <nav aria-label="Views" className="flex items-stretch phone:hidden">
+        {TABS.map((tab) => (
+          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
+            {tab.name}
+            {tab.path === "/" && needs > 0 && <b className="absolute top-[5px] right-[1px] bg-[#e3ab1f] text-[#14212e] text-[12px] rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="ml-auto flex items-center gap-1">
+        <button type="button" className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white" onClick={onLately}>Lately</button>
+        <MoreMenu />
+      </div>
+    </header>
+  );
+}
+
+function BottomBar({ onMore }: { onMore: () => void }) {
+  const location = useLocation();
+  return (
+    <nav aria-label="Views" className="no-print wide:hidden fixed bottom-0 inset-x-0 z-20 bg-strip text-white grid grid-cols-4 h-[54px]">
+      {TABS.filter((tab) => PHONE.includes(tab.path)).map((tab) => (
+        <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `flex items-center justify-center border-t-[4px] ${isActive ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>{tab.name}</NavLink>
+      ))}
+      <button type="button" onClick={onMore} className={`border-t-[4px] ${["/meals", "/bring-in"].some((path) => location.pathname.startsWith(path)) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>More</button>
+    </nav>
+  );
+}
+
+function useFrameKeys(open: { help: () => void; line: () => void }) {
+  const go = useNavigate();
+  const { undo } = useActs();
+  const acts = useQuery(actsQuery);
+  const tabs = Object.fromEntries(TABS.map((tab) => [tab.key, () => void go(tab.path)]));
+  useKeys({
+    ...tabs,
+    "?": open.help,
+    n: open.line,
+    "/": () => {
+      const box = document.querySelector<HTMLInputElement>("[data-find]");
+      if (box) box.focus();
+      else void go("/shelf?find=1");
+    },
+    z: () => {
+      const last = acts.data?.find((act) => act.undoable);
+      if (last) void undo(last.id);
+    },
+  });
+}
+
+export function Frame({ children }: { children: ReactNode }) {
+  const location = useLocation();
+  const { away } = useActs();
+  const session = useSession();
+  const [sheet, setSheet] = useState<"lately" | "help" | "more" | null>(null);
+  const [lineOpen, setLineOpen] = useState(false);
+  const withLine = WITH_LINE.includes(location.pathname) || lineOpen;
+  useFrameKeys({
+    help: () => setSheet("help"),
+    line: () => {
+      setLineOpen(true);
+      requestAnimationFrame(() => document.querySelector<HTMLInputElement>("[data-label-line]")?.focus());
+    },
+  });
+  return (
+    <div className="flex flex-col min-h-dvh">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
+      <Strip onLately={() => setSheet("lately")} />
+      {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The database is away. What you typed is kept and is sent as soon as it is back.</p>}
+      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[190px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
+      {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
+      <ReportBar raised={withLine} />
+      <BottomBar onMore={() => setSheet("more")} />
+      <Lately open={sheet === "lately" || sheet === "more"} more={sheet === "more"} onClose={() => setSheet(null)} />
+      <KeysHelp open={sheet === "help"} onClose={() => setSheet(null)} />
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { actsQuery } from "../api/queries";
+import type { ActRow } from "../api/types";
+import { Button, Sheet } from "../kit/kit";
+import { Loaded } from "../kit/state";
+import { useActs } from "./acts";
+import { useSignOut } from "./MoreMenu";
+import { applyTheme, theme } from "./theme";
+
+const WHEN = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+
+function Row({ act }: { act: ActRow }) {
+  const { undo } = useActs();
+  return (
+    <li className="flex items-center gap-3 py-2 border-b border-zinc2">
+      <div className={`grow ${act.undone ? "line-through text-soft" : ""}`}>
+        {act.summary}
+        <div className="text-soft text-[13px]">{act.person}, {WHEN.format(new Date(act.noted_at))}</div>
+      </div>
+      {act.undoable && <Button onClick={() => void undo(act.id)} aria-label={`Undo: ${act.summary}`}>Undo</Button>}
+    </li>
+  );
+}
+
+/** What was done lately, by whom, each with its undo; on a phone also the way to everything that has no room in the bar. */
+export function Lately({ open, more, onClose }: { open: boolean; more: boolean; onClose: () => void }) {
+  const query = useQuery({ ...actsQuery, enabled: open || actsQuery.enabled });
+  const signOut = useSignOut();
+  return (
+    <Sheet open={open} onClose={onClose} title={more ? "More" : "Lately"}>
+      {more && (
+        <nav aria-label="More" className="grid grid-cols-2 gap-2 my-4">
+          <Link className="btn" to="/meals" onClick={onClose}>Meals</Link>
+          <Link className="btn" to="/bring-in" onClick={onClose}>Bring in a list</Link>
+          <a className="btn" href="/api/export.csv">Take stock out</a>
+          <Button onClick={() => applyTheme(theme() === "dark" ? "light" : "dark")}>Light or dark</Button>
+          <Button onClick={() => void signOut()}>Sign out</Button>
+        </nav>
+      )}
+      {more && <h3 className="mt-4">Lately</h3>}
+      <Loaded query={query} what="Fetching what was done">
+        {(acts) => (acts.length === 0 ? <p className="text-soft mt-3">Nothing was done yet.</p> : <ul className="mt-2">{acts.map((act) => <Row key={act.id} act={act} />)}</ul>)}
+      </Loaded>
+    </Sheet>
+  );
+}

@@ -1,0 +1,52 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { post } from "../api/client";
+import { keysOff, setKeysOff } from "./keys";
+import { useSession } from "./session";
+import { applyTheme, theme, type Theme } from "./theme";
+
+const THEMES: [Theme, string][] = [["light", "Light"], ["dark", "Dark, for a night kitchen"], ["system", "As the device"]];
+const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2";
+
+export function useSignOut(): () => Promise<void> {
+  const client = useQueryClient();
+  return async () => {
+    await post("/api/logout", {});
+    client.clear();
+    location.assign("/");
+  };
+}
+
+export function MoreMenu() {
+  const session = useSession();
+  const go = useNavigate();
+  const signOut = useSignOut();
+  const [now, setNow] = useState({ theme: theme(), keys: !keysOff() });
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white phone:hidden">{session.person?.name} ▾</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" sideOffset={4} className="z-50 bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
+          <DropdownMenu.Label className="px-3 py-1 text-soft text-[13px]">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
+          <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>Bring in a list (CSV)</DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={() => window.location.assign("/api/export.csv")}>Take the stock out (CSV)</DropdownMenu.Item>
+          <DropdownMenu.Separator className="h-px bg-zinc2 my-1" />
+          <DropdownMenu.RadioGroup value={now.theme} onValueChange={(next) => { applyTheme(next as Theme); setNow({ ...now, theme: next as Theme }); }}>
+            {THEMES.map(([value, name]) => (
+              <DropdownMenu.RadioItem key={value} value={value} className={item}>
+                <span className="w-4">{now.theme === value ? "●" : ""}</span>{name}
+              </DropdownMenu.RadioItem>
+            ))}
+          </DropdownMenu.RadioGroup>
+          <DropdownMenu.CheckboxItem className={item} checked={now.keys} onCheckedChange={(on) => { setKeysOff(!on); setNow({ ...now, keys: on }); }}>
+            <span className="w-4">{now.keys ? "✓" : ""}</span>Single keys
+          </DropdownMenu.CheckboxItem>
+          <DropdownMenu.Separator className="h-px bg-zinc2 my-1" />
+          <DropdownMenu.Item className={item} onSelect={() => void signOut()}>Sign out</DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,138 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { get, post, Problem } from "../api/client";
+import * as outbox from "../api/outbox";
+import { sessionQuery } from "../api/queries";
+import type { Done, Draft } from "../api/types";
+import { putAwayFrom } from "../label-line/model";
+
+export interface Report {
+  text: string;
+  actId?: number;
+  problem?: Problem;
+}
+
+interface Acts {
+  /** Does something: sends it, reports it with its undo, keeps it while nobody answers. */
+  act: (path: string, body: unknown, words: string) => Promise<Done | null>;
+  later: (line: string) => void;
+  undo: (actId: number) => Promise<void>;
+  report: Report | null;
+  say: (report: Report | null) => void;
+  pending: outbox.Letter[];
+  away: boolean;
+}
+
+const Context = createContext<Acts | null>(null);
+const RETRY = 2500;
+
+export function useActs(): Acts {
+  const acts = use(Context);
+  if (!acts) throw new Error("useActs needs ActsProvider");
+  return acts;
+}
+
+function useOutbox(): outbox.Letter[] {
+  const [letters, setLetters] = useState(outbox.waiting);
+  useEffect(() => {
+    const read = () => setLetters(outbox.waiting());
+    window.addEventListener("outbox", read);
+    window.addEventListener("storage", read);
+    return () => {
+      window.removeEventListener("outbox", read);
+      window.removeEventListener("storage", read);
+    };
+  }, []);
+  return letters;
+}
+
+/** Sends one letter; a typed line is read first, and comes back to the hand when it is not clear. */
+async function deliver(entry: outbox.Letter): Promise<Done> {
+  if (entry.line === undefined) return post<Done>(entry.path, entry.body, entry.key);
+  const draft = await post<Draft>("/api/label-line", { text: entry.line });
+  const body = putAwayFrom(draft, {});
+  if (!body) {
+    outbox.drop(entry.key);
+    window.dispatchEvent(new CustomEvent("line-back", { detail: entry.line }));
+    throw new Problem({ type: "about:blank", status: 422, code: "invalid", title: `“${entry.line}” needs an answer before it can be put away.`, remedy: "It is back in the label line.", errors: [] });
+  }
+  outbox.store({ key: entry.key, path: "/api/stacks", body, words: entry.words });
+  return post<Done>("/api/stacks", body, entry.key);
+}
+
+export function ActsProvider({ children }: { children: ReactNode }) {
+  const client = useQueryClient();
+  const pending = useOutbox();
+  const [report, say] = useState<Report | null>(null);
+  const [away, setAway] = useState(false);
+  const sending = useRef(new Set<string>());
+
+  const sendLetter = useCallback(
+    async (entry: outbox.Letter): Promise<Done | null> => {
+      if (sending.current.has(entry.key)) return null;
+      sending.current.add(entry.key);
+      try {
+        const done = await deliver(entry);
+        outbox.drop(entry.key);
+        setAway(false);
+        say({ text: done.summary, actId: done.act_id });
+        void client.invalidateQueries({ queryKey: ["house"] });
+        return done;
+      } catch (error) {
+        return failed(error, entry, { setAway, say, refresh: () => client.fetchQuery({ ...sessionQuery, staleTime: 0 }) });
+      } finally {
+        sending.current.delete(entry.key);
+      }
+    },
+    [client],
+  );
+
+  useRetry(pending, sendLetter);
+  const acts = useMemo<Acts>(() => {
+    const act = (path: string, body: unknown, words: string) => {
+      const entry = outbox.letter(path, body, words);
+      outbox.store(entry);
+      return sendLetter(entry);
+    };
+    const later = (line: string) => outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
+    const undo = async (actId: number) => void (await act(`/api/acts/${actId}/undo`, {}, "undo"));
+    return { act, later, undo, report, say, pending, away };
+  }, [sendLetter, report, pending, away]);
+  return <Context value={acts}>{children}</Context>;
+}
+
+interface Failing {
+  setAway: (away: boolean) => void;
+  say: (report: Report) => void;
+  refresh: () => Promise<unknown>;
+}
+
+async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refresh }: Failing): Promise<null> {
+  if (!(error instanceof Problem)) throw error;
+  const code = error.document.code;
+  if (error.away || error.document.status >= 500) {
+    setAway(true);
+    return null;
+  }
+  // A page that slept too long only needs a new token; the letter stays and goes again.
+  if (code === "csrf" || code === "signed_out") {
+    await refresh().catch(() => undefined);
+    if (code === "csrf") return null;
+  }
+  outbox.drop(entry.key);
+  say({ text: error.message, problem: error });
+  return null;
+}
+
+/** Tries again, oldest first, until the house answers. Letters of an earlier visit are tried at once. */
+function useRetry(pending: outbox.Letter[], sendLetter: (entry: outbox.Letter) => Promise<Done | null>): void {
+  const first = pending[0];
+  useEffect(() => {
+    if (!first) return;
+    const timer = setInterval(async () => {
+      const alive = await get("/api/session").then(() => true, () => false);
+      if (alive) await sendLetter(first);
+    }, RETRY);
+    return () => clearInterval(timer);
+  }, [first, sendLetter]);
+}

@@ -1,0 +1,37 @@
+import { useEffect, useRef } from "react";
+
+const OFF = "nut-shelf.keys-off";
+
+export function keysOff(): boolean {
+  return localStorage.getItem(OFF) === "yes";
+}
+
+export function setKeysOff(off: boolean): void {
+  localStorage.setItem(OFF, off ? "yes" : "no");
+}
+
+function typing(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+}
+
+/** Single keys of a view. They rest while somebody types, while a menu or sheet of another layer is open, or when switched off. */
+export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>, active = true): void {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    if (!active) return;
+    const press = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      const single = event.key.length === 1;
+      if (single && keysOff()) return;
+      const action = latest.current[event.key];
+      if (!action) return;
+      event.preventDefault();
+      action(event);
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [active]);
+}

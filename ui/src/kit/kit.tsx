@@ -1,0 +1,91 @@
+import { Dialog } from "radix-ui";
+import type { ButtonHTMLAttributes, ReactNode } from "react";
+import type { Stack } from "../api/types";
+import { dayTab, stackWords } from "./words";
+
+type Look = "main" | "quiet" | "plain" | "grave";
+
+export function Button({ look = "quiet", className = "", type = "button", ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+  return <button type={type} data-look={look} className={`btn ${className}`} {...rest} />;
+}
+
+interface ChipProps {
+  stack: Stack;
+  place: string;
+  tied?: boolean;
+  pile?: number;
+  onPick: () => void;
+  expanded?: boolean;
+}
+
+/** A stack on the shelf. Its state is told by edge, hatch, fill and words, never by colour alone. */
+export function StackChip({ stack, place, tied = false, pile = 1, onPick, expanded }: ChipProps) {
+  const label = pile > 1 ? `${pile} stacks of ${stack.food}, the first: ${stackWords(stack, place, tied)}` : stackWords(stack, place, tied);
+  return (
+    <button type="button" className="chip" data-state={stack.state} data-open={stack.open ? "yes" : "no"} data-frozen={stack.frozen ? "yes" : "no"} data-tied={tied ? "yes" : "no"}
+      data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-label={label} aria-expanded={expanded} title={stack.name} onClick={onPick}>
+      <span className="chip-name">{stack.name}</span>
+      <span className="chip-line">
+        <span className="tab-day">{dayTab(stack)}</span>
+        {stack.level ? <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : stack.amount}</span>}
+      </span>
+    </button>
+  );
+}
+
+const LEVELS = ["out", "low", "half", "plenty"];
+
+/** What is kept by level shows four notches. */
+export function Notches({ level }: { level: string }) {
+  const full = LEVELS.indexOf(level);
+  return (
+    <span className="inline-flex gap-[2px] items-center" aria-hidden="true">
+      {LEVELS.map((name, index) => (
+        <span key={name} className={`w-[9px] h-[11px] rounded-[2px] border border-edge ${index <= full && full > 0 ? "bg-pea" : ""}`} />
+      ))}
+      <span className="chip-amount pl-1">{level}</span>
+    </span>
+  );
+}
+
+export function Board({ title, note, children, className = "", tone = "rim" }: { title?: ReactNode; note?: ReactNode; children: ReactNode; className?: string; tone?: "rim" | "beet" | "mustard" }) {
+  const edge = { rim: "border-t-rim", beet: "border-t-beet", mustard: "border-t-mustard" }[tone];
+  return (
+    <section className={`board ${edge} p-3 ${className}`}>
+      {title && <h2>{title}</h2>}
+      {note && <p className="text-soft text-[13px] mt-0.5">{note}</p>}
+      {children}
+    </section>
+  );
+}
+
+/** A sheet from the side; on a phone it fills the screen. */
+export function Sheet({ open, onClose, title, children }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-black/35 z-40" />
+        <Dialog.Content aria-describedby={undefined} className="sheet-in fixed z-50 right-0 top-0 bottom-0 w-[460px] max-w-full bg-enamel border-l-[5px] border-rim overflow-y-auto p-5 phone:w-full phone:border-l-0 phone:border-t-[5px]">
+          <div className="flex items-start gap-3">
+            <Dialog.Title className="text-[21px] grow">{title}</Dialog.Title>
+            <Dialog.Close className="btn" data-look="plain" aria-label="Close">✕</Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+export function Empty({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <div className="board p-8 text-center">
+      <h2>{title}</h2>
+      <div className="text-soft mt-2 max-w-[56ch] mx-auto">{children}</div>
+    </div>
+  );
+}
+
+export function Waiting({ what }: { what: string }) {
+  return <p role="status" className="board p-6 text-soft">{what} …</p>;
+}

@@ -1,0 +1,76 @@
+import type { Place, Stack } from "../api/types";
+
+const DAY = 86_400_000;
+
+function utc(day: string): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+export function addDays(day: string, count: number): string {
+  return new Date(utc(day).getTime() + count * DAY).toISOString().slice(0, 10);
+}
+
+export function daysBetween(from: string, to: string): number {
+  return Math.round((utc(to).getTime() - utc(from).getTime()) / DAY);
+}
+
+const LONG = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+const NEAR = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
+
+/** "31 May 2028", and where close "Thu 26 Nov, in 2 days". */
+export function dayWords(day: string, today: string): string {
+  const ahead = daysBetween(today, day);
+  if (Math.abs(ahead) > 14) return LONG.format(utc(day));
+  const near = NEAR.format(utc(day)).replace(",", "");
+  if (ahead === 0) return `${near}, today`;
+  return ahead > 0 ? `${near}, in ${plural(ahead, "day")}` : `${near}, ${plural(-ahead, "day")} ago`;
+}
+
+export function shortDay(day: string): string {
+  return NEAR.format(utc(day)).replace(",", "");
+}
+
+export function plural(count: number, noun: string): string {
+  return `${count} ${noun}${count === 1 ? "" : "s"}`;
+}
+
+/** The day tab: "5 d", "6 wk", "14 mo", "2.7 y", "look", a cross. */
+export function dayTab(stack: Pick<Stack, "state" | "days_left" | "level">): string {
+  if (stack.state === "stop") return "✕";
+  if (stack.state === "look") return "look";
+  if (stack.state === "not_ready") return "not yet";
+  if (stack.days_left === null) return "no date";
+  const days = stack.days_left;
+  if (days < 21) return `${days} d`;
+  if (days < 70) return `${Math.round(days / 7)} wk`;
+  return days < 700 ? `${Math.round(days / 30.4)} mo` : `${(days / 365).toFixed(1)} y`;
+}
+
+const STATE_WORDS: Record<string, string> = {
+  stop: "not to eat", look: "look first", front: "eat this week", soon: "soon", resting: "keeps", undated: "no date", not_ready: "not ripe yet",
+};
+
+export function stateWords(state: string): string {
+  return STATE_WORDS[state] ?? state;
+}
+
+const TIERS: Record<string, string> = { working: "at hand", backstock: "backstock", set_apart: "set apart" };
+
+export function placeWords(place: Place): string {
+  const range = place.low_c === null || place.high_c === null ? "" : place.low_c === place.high_c ? `, ${place.low_c} °C` : `, ${place.low_c} to ${place.high_c} °C`;
+  return `${plural(place.stacks, "stack")}, ${TIERS[place.tier] ?? place.tier}${range}`.replaceAll("-", "−");
+}
+
+export function moneyWords(minor: number, currency: string): string {
+  return new Intl.NumberFormat("en-IE", { style: "currency", currency }).format(minor / 100);
+}
+
+/** Everything a screen reader needs to know of a chip, in one sentence. */
+export function stackWords(stack: Stack, place: string, tied: boolean): string {
+  const parts = [stack.name, stack.level ? `level ${stack.level}` : stack.amount, stateWords(stack.state)];
+  if (stack.days_left !== null && stack.state !== "stop") parts.push(stack.days_left < 0 ? `${plural(-stack.days_left, "day")} past` : `${plural(stack.days_left, "day")} left`);
+  if (stack.frozen) parts.push("frozen");
+  if (stack.open && !stack.amount.includes("open")) parts.push("open");
+  if (tied) parts.push("set aside for a meal");
+  return [...parts, place].join(", ");
+}

@@ -1,0 +1,99 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState, type KeyboardEvent } from "react";
+import { placesQuery } from "../api/queries";
+import { useActs } from "../app/acts";
+import { Button } from "../kit/kit";
+import { OneHand } from "./OneHand";
+import { Labels } from "./Labels";
+import { putAwayFrom, type Corrections } from "./model";
+import { readLine, usePreview } from "./usePreview";
+
+const TEXT = "nut-shelf.line";
+const PLACE = "nut-shelf.line-place";
+
+function keptPlace(): number | undefined {
+  const kept = Number(sessionStorage.getItem(PLACE));
+  return Number.isInteger(kept) && kept > 0 ? kept : undefined;
+}
+
+function field(): HTMLInputElement | null {
+  return document.querySelector<HTMLInputElement>("[data-label-line]");
+}
+
+function useLine() {
+  const [text, setText] = useState(() => sessionStorage.getItem(TEXT) ?? "");
+  const [corrections, setCorrections] = useState<Corrections>({});
+  const type = (next: string) => {
+    sessionStorage.setItem(TEXT, next);
+    setText(next);
+    setCorrections({});
+  };
+  useEffect(() => {
+    const back = (event: Event) => {
+      type((event as CustomEvent<string>).detail);
+      field()?.focus();
+    };
+    window.addEventListener("line-back", back);
+    return () => window.removeEventListener("line-back", back);
+  }, []);
+  return { text, type, corrections, correct: (more: Corrections) => setCorrections((now) => ({ ...now, ...more })) };
+}
+
+/** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
+export function LabelLine({ onClose }: { onClose?: () => void }) {
+  const line = useLine();
+  const { act, later, away } = useActs();
+  const places = useQuery(placesQuery).data ?? [];
+  const preview = usePreview(line.text);
+  const [place, setPlace] = useState(keptPlace);
+  const [hand, setHand] = useState(false);
+  const [nudge, setNudge] = useState("");
+  const fallback = preview.draft?.place ? {} : { place_id: place };
+  const corrections = { ...fallback, ...line.corrections };
+
+  const putAway = async () => {
+    const text = line.text.trim();
+    if (text === "") return;
+    const fresh = preview.read === line.text && preview.draft ? preview : await readLine(line.text);
+    if (fresh.away || (away && !fresh.draft)) {
+      later(text);
+      line.type("");
+      return;
+    }
+    const body = fresh.draft && putAwayFrom(fresh.draft, { ...(fresh.draft.place ? {} : { place_id: place }), ...line.corrections });
+    if (!body) return setNudge("Answer the dashed labels first.");
+    setNudge("");
+    sessionStorage.setItem(PLACE, String(body.place_id));
+    setPlace(body.place_id);
+    line.type("");
+    field()?.focus();
+    await act("/api/stacks", body, text);
+  };
+  const press = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") void putAway();
+    if (event.key === "Escape") {
+      field()?.blur();
+      onClose?.();
+    }
+  };
+  return (
+    <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <kbd className="phone:hidden">n</kbd>
+      <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
+        onChange={(event) => line.type(event.target.value)} onKeyDown={press} className="field !w-[520px] max-w-full grow-0 phone:!w-full phone:grow !border-2 !border-rim text-[16px]" />
+      {line.text.trim() === "" ? (
+        <span className="flex items-center gap-2 text-soft text-[13.5px] phone:w-full">
+          <span className="phone:hidden">Type a line, Enter puts it away.</span>
+          <Button className="phone:grow" onClick={() => setHand(true)}>With one hand</Button>
+        </span>
+      ) : (
+        <>
+          <Labels preview={preview} corrections={corrections} places={places} correct={line.correct} />
+          <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
+        </>
+      )}
+      {nudge && line.text.trim() !== "" && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
+      <OneHand open={hand} onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />
+    </section>
+  );
+}

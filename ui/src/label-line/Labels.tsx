@@ -1,0 +1,86 @@
+import { DropdownMenu } from "radix-ui";
+import type { ReactNode } from "react";
+import type { Draft, Place, Question } from "../api/types";
+import { useMoney, useSession } from "../app/session";
+import { dayWords } from "../kit/words";
+import { open, type Corrections } from "./model";
+import type { Preview } from "./usePreview";
+
+const KIND: Record<string, string> = { best_before: "best before", use_by: "use by", made: "made", packed: "packed" };
+const STATE: Record<string, string> = { leftover: "left over", home_made: "home-made", unripe: "not ripe yet" };
+const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2";
+
+/** A small label with a list to choose from. */
+function Choice({ label, sure, options, onPick }: { label: ReactNode; sure: boolean; options: { text: string; value: string }[]; onPick: (value: string) => void }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="pill phone:min-h-[36px]" data-sure={sure ? "yes" : "no"}>{label} ▾</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content side="top" align="start" sideOffset={6} className="z-50 bg-board text-ink border border-edge rounded-xl p-1.5 max-h-[60vh] overflow-y-auto shadow-lg">
+          {options.map((option) => <DropdownMenu.Item key={option.value} className={item} onSelect={() => onPick(option.value)}>{option.text}</DropdownMenu.Item>)}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function answer(question: Question, value: string): Corrections {
+  switch (question.field) {
+    case "food": return { food_id: Number(value) };
+    case "place": return { place_id: Number(value) };
+    case "date_kind": return { date_kind: value };
+    case "opened_on": return { opened_on: value };
+    case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
+    default: return { date: value };
+  }
+}
+
+function Asked({ question, corrections, correct }: { question: Question; corrections: Corrections; correct: (more: Corrections) => void }) {
+  const done = [...(corrections.answered ?? []), question.field];
+  if (question.answers.length === 0) return <span className="pill" data-sure="no">{question.text}</span>;
+  return (
+    <span className="inline-flex flex-wrap items-center gap-1.5" role="group" aria-label={question.text}>
+      <span className="text-beet font-semibold text-[13.5px]">{question.text}</span>
+      {question.answers.slice(0, 3).map((option) => (
+        <button key={option.value} type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
+      ))}
+    </span>
+  );
+}
+
+function DateLabel({ draft, corrections }: { draft: Draft; corrections: Corrections }) {
+  const { today } = useSession();
+  const date = corrections.date ?? draft.date;
+  const kind = corrections.date_kind ?? draft.date_kind;
+  if (date) return <span className="pill">{kind ? KIND[kind] : "date"} {dayWords(date, today)}</span>;
+  const opened = corrections.opened_on ?? draft.opened_on;
+  return opened ? <span className="pill">opened {dayWords(opened, today)}</span> : null;
+}
+
+/** What was understood, as labels that can be corrected one by one; what is unsure is dashed and asks. */
+export function Labels({ preview, corrections, places, correct }: { preview: Preview; corrections: Corrections; places: Place[]; correct: (more: Corrections) => void }) {
+  const money = useMoney();
+  const { today } = useSession();
+  const draft = preview.draft;
+  if (!draft) return <span role="status" className="text-soft text-[13.5px]">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
+  const questions = open(draft, corrections);
+  const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));
+  const price = corrections.price_minor ?? draft.price_minor;
+  const options = places.map((one) => ({ text: one.name, value: String(one.id) }));
+  const chosen = draft.questions.find((question) => question.field === "food")?.answers.find((option) => Number(option.value) === corrections.food_id)?.text;
+  return (
+    <span role="status" className="inline-flex flex-wrap items-center gap-2 text-[13.5px]">
+      <span className="pill font-bold">{draft.amount_text}</span>
+      <span className="pill" data-sure={draft.food ? "yes" : "no"}>{chosen ?? draft.food?.name ?? "which food?"}</span>
+      <DateLabel draft={draft} corrections={corrections} />
+      {draft.frozen_on && <span className="pill">frozen {dayWords(draft.frozen_on, today)}</span>}
+      {draft.state && STATE[draft.state] && <span className="pill">{STATE[draft.state]}</span>}
+      <Choice label={place?.name ?? "where to?"} sure={Boolean(place)} options={options} onPick={(value) => correct({ place_id: Number(value) })} />
+      {price !== null && price !== undefined && <span className="pill">{money(price)}</span>}
+      {draft.unread.length > 0 && <span className="text-beet">not understood: {draft.unread.join(" ")}</span>}
+      {questions.map((question) => <Asked key={question.field} question={question} corrections={corrections} correct={correct} />)}
+      {draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>good until {dayWords(draft.effect.usable_until, today)}</span>}
+      {draft.effect && !draft.effect.usable_until && <span className="text-soft">no date yet</span>}
+    </span>
+  );
+}

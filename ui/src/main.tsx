@@ -1,0 +1,35 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { setNonce } from "get-nonce";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { Problem } from "./api/client";
+import { App } from "./app/App";
+import { applyTheme } from "./app/theme";
+import "./styles.css";
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
+if (nonce) setNonce(nonce);
+applyTheme();
+
+const away = (error: unknown) => error instanceof Problem && error.away;
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 4000,
+      networkMode: "always",
+      refetchInterval: (query) => (away(query.state.error) ? 2500 : 20_000),
+      retry: (count, error) => !(error instanceof Problem) && count < 2,
+    },
+  },
+});
+
+createRoot(document.getElementById("root") as HTMLElement).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <BrowserRouter>
+        <App />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,72 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { foodsQuery } from "../../api/queries";
+import type { ImportPreview } from "../../api/types";
+import { useMoney } from "../../app/session";
+import { Board, Button } from "../../kit/kit";
+
+const WORDS: Record<string, string> = {
+  food: "food", label: "words of your own", count: "how many", amount: "size of one", unit: "unit", place: "place", best_before: "best before", use_by: "use by", made_on: "made on", opened_on: "opened on", frozen_on: "frozen on",
+  bought_on: "bought on", price: "price of the line", price_each: "price of one", state: "state",
+};
+
+export function Columns({ preview, chosen, onColumns }: { preview: ImportPreview; chosen: Record<string, string>; onColumns: (columns: Record<string, string>) => void }) {
+  return (
+    <div className="flex flex-wrap gap-3 mt-3">
+      {preview.columns.map((column) => (
+        <label key={column.index} className="grid gap-1">
+          <span className="text-[13.5px] font-semibold">{column.heading || `column ${column.index + 1}`}</span>
+          <select className="field !w-auto" value={column.field ?? ""} onChange={(event) => onColumns({ ...chosen, [column.index]: event.target.value })}>
+            <option value="">leave out</option>
+            {preview.fields.map((field) => <option key={field} value={field}>{WORDS[field] ?? field}</option>)}
+          </select>
+        </label>
+      ))}
+    </div>
+  );
+}
+
+export function Unknown({ preview, onFood }: { preview: ImportPreview; onFood: (text: string, id: number) => void }) {
+  if (preview.unknown_foods.length === 0) return null;
+  return (
+    <Board tone="mustard" title="Which foods are these?" note="Say it once; it counts for every line with that word.">
+      <ul className="mt-2">{preview.unknown_foods.slice(0, 60).map((food) => <UnknownFood key={food.text} food={food} onFood={onFood} />)}</ul>
+    </Board>
+  );
+}
+
+function UnknownFood({ food, onFood }: { food: ImportPreview["unknown_foods"][number]; onFood: (text: string, id: number) => void }) {
+  const [find, setFind] = useState("");
+  const found = useQuery({ ...foodsQuery(find), enabled: find.trim().length > 1 }).data ?? [];
+  const options = find.trim().length > 1 ? found.slice(0, 6).map((one) => ({ id: one.id, name: one.name })) : food.likely;
+  return (
+    <li className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
+      <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-[13.5px]">{food.lines} lines</span>
+      {options.map((option) => <Button key={option.id} onClick={() => onFood(food.text, option.id)}>{option.name}</Button>)}
+      <input className="field !w-[180px]" aria-label={`Find a food for ${food.text}`} placeholder="find another" value={find} onChange={(event) => setFind(event.target.value)} />
+    </li>
+  );
+}
+
+export function Problems({ preview }: { preview: ImportPreview }) {
+  if (preview.problem_count === 0) return null;
+  return (
+    <Board tone="beet" title={`${preview.problem_count} problems`} note="By line of the file, column and reason.">
+      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{preview.problems.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason}</li>)}</ul>
+    </Board>
+  );
+}
+
+export function Rows({ preview }: { preview: ImportPreview }) {
+  const money = useMoney();
+  return (
+    <Board title="How the lines are read" note={preview.total > preview.rows.length ? `the first ${preview.rows.length}` : undefined}>
+      <div className="max-h-[380px] overflow-auto mt-2" tabIndex={0} role="group" aria-label="Lines as read">
+        <table className="w-full text-left text-[14px]">
+          <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th></tr></thead>
+          <tbody>{preview.rows.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td></tr>)}</tbody>
+        </table>
+      </div>
+    </Board>
+  );
+}

@@ -1,0 +1,84 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { dishesQuery, mealsQuery } from "../../api/queries";
+import type { Dish, Meal } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useMoney, useSession } from "../../app/session";
+import { Board, Button } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { addDays, shortDay } from "../../kit/words";
+import { Cover } from "./Cover";
+import { DishCard } from "./DishCard";
+
+const DAYS = 7;
+const SHOWN = 12;
+const MEALS = ["breakfast", "lunch", "dinner", "snack"];
+
+export default function MealsView() {
+  const { today } = useSession();
+  const [day, setDay] = useState(today);
+  const [meal, setMeal] = useState("");
+  const meals = useQuery(mealsQuery);
+  const dishes = useQuery(dishesQuery(day));
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-6 mb-3"><h1>Meals</h1><span className="text-soft">dishes from what is here, what turns first ahead</span></div>
+      <Loaded query={meals} what="Fetching the plan">{(data) => <Days meals={data.meals} today={today} chosen={day} onChoose={setDay} />}</Loaded>
+      <div className="flex flex-wrap items-center gap-2 mt-5 mb-2">
+        <h2 className="mr-3">What could be cooked on {day === today ? "today" : shortDay(day)}</h2>
+        <Button aria-pressed={meal === ""} look={meal === "" ? "main" : "quiet"} onClick={() => setMeal("")}>any meal</Button>
+        {MEALS.map((name) => <Button key={name} aria-pressed={meal === name} look={meal === name ? "main" : "quiet"} onClick={() => setMeal(name)}>{name}</Button>)}
+      </div>
+      <Loaded query={dishes} what="Holding every dish against the shelf">{(data) => <Ranked key={day + meal} dishes={data.dishes.filter((dish) => meal === "" || dish.meal === meal)} day={day} />}</Loaded>
+    </>
+  );
+}
+
+function Ranked({ dishes, day }: { dishes: Dish[]; day: string }) {
+  const [shown, setShown] = useState(SHOWN);
+  return (
+    <>
+      <ul className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(270px,1fr))]">{dishes.slice(0, shown).map((dish) => <DishCard key={dish.recipe_id} dish={dish} day={day} />)}</ul>
+      {dishes.length > shown && <Button className="mt-3" onClick={() => setShown(shown + 24)}>Show more of {dishes.length} dishes</Button>}
+    </>
+  );
+}
+
+function Days({ meals, today, chosen, onChoose }: { meals: Meal[]; today: string; chosen: string; onChoose: (day: string) => void }) {
+  return (
+    <ol className="grid gap-2 grid-cols-7 phone:grid-cols-1">
+      {Array.from({ length: DAYS }, (_, index) => addDays(today, index)).map((day) => (
+        <li key={day} className="min-w-0">
+          <Board className="h-full !p-2" title={<span className="text-[16px]">{shortDay(day)}</span>}>
+            <div className="grid gap-2 mt-2">
+              {meals.filter((meal) => meal.on === day).map((meal) => <MealCard key={meal.id} meal={meal} />)}
+              <button type="button" aria-pressed={chosen === day} className={`rounded-md border-[1.5px] border-dashed px-2 py-1.5 text-[13.5px] phone:min-h-[44px] ${chosen === day ? "border-rim text-rim font-semibold bg-rim2" : "border-edge text-soft"}`} onClick={() => onChoose(day)}>{chosen === day ? "choosing for this day" : "choose a dish"}</button>
+            </div>
+          </Board>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function MealCard({ meal }: { meal: Meal }) {
+  const { act } = useActs();
+  const money = useMoney();
+  return (
+    <article className="rounded-md border-[1.5px] border-zinc2 bg-board p-2 text-[13.5px]">
+      <div className="text-soft">{meal.meal}, {meal.minutes} min</div>
+      <h3 className="text-[14px] leading-snug">{meal.name}</h3>
+      {meal.status === "cooked" ? <div className="text-pea font-semibold mt-1">cooked</div> : (
+        <>
+          <Cover percent={meal.covered_percent ?? 0} />
+          <div className="text-soft">{meal.buy_minor ? `buy ${money(meal.buy_minor)}` : "all on the shelf"}</div>
+          <div className="flex flex-wrap gap-1 mt-1.5">
+            <Link className="btn !min-h-[28px] !px-2 !py-0" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>
+            <Button look="plain" className="!min-h-[28px] !py-0" aria-label={`Drop ${meal.name}`} onClick={() => void act(`/api/meals/${meal.id}/drop`, {}, "drop")}>Drop</Button>
+          </div>
+        </>
+      )}
+    </article>
+  );
+}

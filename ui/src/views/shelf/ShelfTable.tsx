@@ -1,0 +1,55 @@
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { useMemo, useState } from "react";
+import type { Place, Stack } from "../../api/types";
+import { useMoney, useSession } from "../../app/session";
+import { dayTab, dayWords, stateWords } from "../../kit/words";
+
+type Sort = "date" | "name" | "place" | "amount" | "value";
+const HEADS: [Sort, string][] = [["date", "Days left"], ["name", "Food"], ["amount", "Amount"], ["place", "Place"], ["value", "At cost"]];
+const GRID = "grid grid-cols-[86px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_90px_minmax(0,1.3fr)] gap-3 px-3 items-center";
+
+function sorted(stacks: Stack[], sort: Sort, down: boolean, place: (id: number) => string): Stack[] {
+  const key: Record<Sort, (stack: Stack) => string | number> = {
+    date: (stack) => stack.days_left ?? 1e9, name: (stack) => stack.name.toLowerCase(), place: (stack) => place(stack.place_id).toLowerCase(), amount: (stack) => Number(stack.on_hand), value: (stack) => stack.value_minor,
+  };
+  const of = key[sort];
+  const rows = [...stacks].sort((one, other) => (of(one) < of(other) ? -1 : of(one) > of(other) ? 1 : one.id - other.id));
+  return down ? rows.reverse() : rows;
+}
+
+/** The dense form of the shelf, for long lists and for print. Only what is in sight is drawn. */
+export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places: Place[]; onPick: (id: number) => void }) {
+  const money = useMoney();
+  const { today } = useSession();
+  const [order, setOrder] = useState<{ sort: Sort; down: boolean }>({ sort: "date", down: false });
+  const names = useMemo(() => new Map(places.map((place) => [place.id, place.name])), [places]);
+  const rows = useMemo(() => sorted(stacks, order.sort, order.down, (id) => names.get(id) ?? ""), [stacks, order, names]);
+  const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: () => 38, overscan: 20, scrollMargin: 190 });
+  return (
+    <div role="table" aria-label="The shelf" aria-rowcount={rows.length + 1} className="board overflow-hidden">
+      <div role="row" className={`${GRID} py-2 border-b border-zinc2 font-semibold`}>
+        {HEADS.map(([sort, words]) => (
+          <div role="columnheader" key={sort} aria-sort={order.sort === sort ? (order.down ? "descending" : "ascending") : "none"}>
+            <button type="button" className="font-semibold" onClick={() => setOrder({ sort, down: order.sort === sort && !order.down })}>{words} {order.sort === sort ? (order.down ? "▾" : "▴") : ""}</button>
+          </div>
+        ))}
+        <div role="columnheader">Good until</div>
+      </div>
+      <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
+        {virtual.getVirtualItems().map((entry) => {
+          const stack = rows[entry.index] as Stack;
+          return (
+            <div role="row" aria-rowindex={entry.index + 2} key={stack.id} data-state={stack.state} className={`${GRID} absolute inset-x-0 h-[38px] border-b border-zinc2`} style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
+              <div role="cell" data-state={stack.state}><span className="tab-day">{dayTab(stack)}</span></div>
+              <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}>{stack.name}</button></div>
+              <div role="cell" className="truncate">{stack.level ?? stack.amount}</div>
+              <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
+              <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
+              <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : "no date"}, {stateWords(stack.state)}</div>
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

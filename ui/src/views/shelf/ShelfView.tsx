@@ -1,0 +1,109 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useRef } from "react";
+import { Link, useSearchParams } from "react-router";
+import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
+import type { Place, Tie } from "../../api/types";
+import { useMoney } from "../../app/session";
+import { Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { stateWords } from "../../kit/words";
+import { Boards } from "./Boards";
+import { filtered, fromUrl, type ShelfFilter } from "./filter";
+import { PhoneList } from "./PhoneList";
+import { StackSheet } from "./StackSheet";
+import { ShelfTable } from "./ShelfTable";
+import { useWide } from "./useWide";
+
+export default function ShelfView() {
+  const shelf = useQuery(shelfQuery);
+  const places = useQuery(placesQuery);
+  return (
+    <Loaded query={shelf} what="Looking along the shelf">
+      {(data) => <Loaded query={places} what="Looking along the shelf">{(rows) => <ShelfPage shelf={data} places={rows} />}</Loaded>}
+    </Loaded>
+  );
+}
+
+function useTied(): Map<number, Tie> {
+  const ties = useQuery(mealsQuery).data?.ties;
+  return useMemo(() => new Map((ties ?? []).map((tie) => [tie.stack_id, tie])), [ties]);
+}
+
+function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
+  const [params, setParams] = useSearchParams();
+  const wide = useWide();
+  const tied = useTied();
+  const filter = fromUrl(params);
+  const stacks = useMemo(() => filtered(shelf.stacks, places, fromUrl(params)), [shelf.stacks, places, params]);
+  const set = (name: string, value: string) => setParams((now) => {
+    const next = new URLSearchParams(now);
+    if (value === "") next.delete(name);
+    else next.set(name, value);
+    return next;
+  }, { replace: name === "q" });
+  const open = (id: number) => set("stack", String(id));
+  const table = params.get("as") === "table";
+  return (
+    <>
+      <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
+      <Filters filter={filter} places={places} shelf={shelf} set={set} focus={params.get("find") === "1"} />
+      {shelf.stacks.length === 0 ? <FirstSteps /> : stacks.length === 0 ? (
+        <Empty title="Nothing on the shelf fits that">Take a filter off, or look for another word. <Button className="mt-3" onClick={() => setParams({})}>Show everything</Button></Empty>
+      ) : table ? <ShelfTable stacks={stacks} places={places} onPick={open} /> : wide ? <Boards stacks={stacks} places={places} tied={tied} onPick={open} /> : <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />}
+      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} onClose={() => set("stack", "")} onPick={open} />
+    </>
+  );
+}
+
+function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTable: () => void }) {
+  const money = useMoney();
+  const { totals } = shelf;
+  const guessed = shelf.stacks.some((stack) => stack.value_estimated);
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-2">
+      <h1>Shelf</h1>
+      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> stacks, <b className="text-ink" title={guessed ? "Some stacks have no price; they are counted by an estimate per food group." : undefined}>{money(totals.value_minor)}</b> at cost{guessed ? ", in part estimated" : ""}</span>
+      <span className="text-soft"><b className="text-beet">{totals.front}</b> to eat this week</span>
+      <span className="text-soft"><b className="text-ink">{totals.look}</b> to look at first</span>
+      <span className="text-soft"><b className="text-ink">{totals.stop}</b> not to eat</span>
+      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">left is the front: use first <Button onClick={onTable} aria-pressed={table}>{table ? "As boards" : "As a table"}</Button></span>
+    </div>
+  );
+}
+
+const STATES = ["front", "soon", "look", "stop", "undated", "resting", "not_ready"];
+
+function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; places: Place[]; shelf: Shelf; set: (name: string, value: string) => void; focus: boolean }) {
+  const box = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (focus) box.current?.focus();
+  }, [focus]);
+  const groups = useMemo(() => [...new Set(shelf.stacks.map((stack) => stack.group))].sort(), [shelf.stacks]);
+  return (
+    <div className="no-print flex flex-wrap gap-2 mb-3 phone:grid phone:grid-cols-2">
+      <input ref={box} data-find aria-label="Find on the shelf" placeholder="Find" className="field !w-[200px] phone:!w-full phone:col-span-2" value={filter.text} onChange={(event) => set("q", event.target.value)} />
+      <Pick name="place" label="Every place" value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
+      <Pick name="state" label="Every state" value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
+      <Pick name="group" label="Every group" value={filter.group} options={groups.map((group) => [group, group])} set={set} />
+      <Pick name="apart" label="Set apart or not" value={filter.apart} options={[["yes", "set apart only"], ["no", "not set apart"]]} set={set} />
+    </div>
+  );
+}
+
+function Pick({ name, label, value, options, set }: { name: string; label: string; value: string; options: [string, string][]; set: (name: string, value: string) => void }) {
+  return (
+    <select aria-label={label} className={`field !w-auto phone:!w-full ${value ? "!border-rim font-semibold" : ""}`} value={value} onChange={(event) => set(name, event.target.value)}>
+      <option value="">{label}</option>
+      {options.map(([key, words]) => <option key={key} value={key}>{words}</option>)}
+    </select>
+  );
+}
+
+function FirstSteps() {
+  return (
+    <Empty title="The shelf is empty">
+      <p>Clear one place, and put back what is good: type a line below for each thing, such as <b>3 tins chickpeas 400 g bb 5/2028 cupboard</b>.</p>
+      <p className="mt-3">Is there a list already? <Link className="underline text-rim font-semibold" to="/bring-in">Bring it in as CSV</Link>.</p>
+    </Empty>
+  );
+}

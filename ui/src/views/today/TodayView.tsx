@@ -1,0 +1,118 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { placesQuery, todayQuery } from "../../api/queries";
+import type { Meal, Today } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty, StackChip } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { dayWords, shortDay } from "../../kit/words";
+import { useStackSheet } from "./useStackSheet";
+
+export function TodayView() {
+  const query = useQuery(todayQuery);
+  return <Loaded query={query} what="Looking at the day">{(today) => <TodayPage today={today} />}</Loaded>;
+}
+
+function TodayPage({ today }: { today: Today }) {
+  const { household } = useSession();
+  const { open, sheet } = useStackSheet();
+  const bare = useQuery(placesQuery).data?.every((place) => place.stacks === 0) ?? false;
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
+        <h1>{dayWords(today.today, today.today).replace(", today", "")}</h1>
+        <span className="text-soft">{household?.name}</span>
+      </div>
+      {bare ? <Welcome /> : (
+        <div className="grid gap-4 wide:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] items-start">
+          <Front today={today} onPick={open} />
+          <div className="grid gap-4">
+            <Coming meals={today.meals} today={today.today} />
+            <Needs today={today} onPick={open} />
+          </div>
+        </div>
+      )}
+      {sheet}
+    </>
+  );
+}
+
+function Welcome() {
+  return (
+    <Empty title="Start with one place">
+      <p>Clear a shelf, throw out what is bad, and put the rest back one line at a time: <b>3 tins chickpeas 400 g bb 5/2028 cupboard</b>. The label line is at the foot of this page; <kbd>n</kbd> leads there.</p>
+      <p className="mt-3">Have you a list already? <Link className="underline text-rim font-semibold" to="/bring-in">Bring it in as CSV</Link>.</p>
+    </Empty>
+  );
+}
+
+function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
+  return (
+    <Board tone="beet" title="Front of the shelf" note="Turns within the week, first things first, and what each could become">
+      {today.front.length === 0 && <p className="mt-3">Nothing turns this week. Enjoy the calm.</p>}
+      <ul className="mt-2 grid gap-1">
+        {today.front.map((row) => (
+          <li key={row.stack.id} className="grid grid-cols-[190px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 py-1.5 border-t border-zinc2 items-center">
+            <StackChip stack={row.stack} place={row.place} tied={row.ties.length > 0} onPick={() => onPick(row.stack.id)} />
+            <div className="text-[14px] min-w-0">
+              <span className="text-soft">{row.place}</span>
+              {row.ties.map((tie) => <div key={tie.meal_id} className="text-pea font-semibold">{tie.amount} for <Link className="underline" to={`/meals/${tie.meal_id}`}>{tie.name}</Link>, {shortDay(tie.on)}</div>)}
+              <Ideas row={row} today={today.today} />
+            </div>
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
+
+function Ideas({ row, today }: { row: Today["front"][number]; today: string }) {
+  const { act } = useActs();
+  if (row.dishes.length === 0) return row.ties.length > 0 ? null : <div className="text-soft">No dish here asks for it: eat it as it is.</div>;
+  return (
+    <div className="flex flex-wrap gap-x-3 gap-y-1">
+      {row.dishes.slice(0, row.ties.length > 0 ? 1 : 2).map((dish) => (
+        <button key={dish.recipe_id} type="button" className="text-rim underline decoration-dotted underline-offset-2 text-left phone:min-h-[32px]" title={`Put ${dish.name} on today`} onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: today }, dish.name)}>
+          {dish.name} <span className="text-soft no-underline">({dish.covered_percent} % here)</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Coming({ meals, today }: { meals: Meal[]; today: string }) {
+  return (
+    <Board title="On the coming days">
+      {meals.length === 0 && <p className="mt-2 text-soft">Nothing is planned. <Link className="underline text-rim font-semibold" to="/meals">See what could be cooked</Link>.</p>}
+      <ul className="mt-2 grid gap-2">
+        {meals.map((meal) => (
+          <li key={meal.id} className="flex gap-3 items-center border-t border-zinc2 pt-2">
+            <span className="w-[96px] shrink-0 text-soft text-[14px] leading-tight">{meal.on === today ? "today" : shortDay(meal.on)}<br />{meal.meal}</span>
+            <span className="grow min-w-0 leading-tight"><b>{meal.name}</b><span className="block text-[13.5px] text-soft">{meal.status === "cooked" ? "cooked" : meal.covered_percent === 100 ? "all on the shelf" : `${meal.covered_percent ?? 0} % on the shelf`}</span></span>
+            {meal.status === "planned" && <Link className="btn" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>}
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
+
+function Needs({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
+  const { act } = useActs();
+  return (
+    <Board tone="mustard" title="Needs you" note={today.needs_count > today.needs.length ? `the first ${today.needs.length} of ${today.needs_count}` : undefined}>
+      {today.needs.length === 0 && <p className="mt-2 text-soft">Nothing needs you.</p>}
+      <ul className="mt-1 grid">
+        {today.needs.map((need) => (
+          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-3 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
+            <StackChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
+            <span className="leading-snug phone:col-span-2 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
+            {need.kind === "look" && <Button onClick={() => void act(`/api/stacks/${need.stack.id}/look`, { result: "good" }, "look")} aria-label={`${need.stack.name}: looked, it is good`}>It is good</Button>}
+            {need.kind === "stop" && <Button look="grave" onClick={() => void act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
