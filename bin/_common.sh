@@ -33,9 +33,17 @@ server_packages() {
   [ "$major" -ge 20 ] || fail "Node 20 or newer is needed to build the interface; here is $(node -v)."
 }
 
+# gems.lock pins every version without naming a registry; Bundler's own lock file is made from it.
+lock_gems() {
+  [ -f Gemfile.lock ] && [ ! gems.lock -nt Gemfile.lock ] && return 0
+  local source; source="$(ruby -e 'place = Gem.sources.first; print (place.respond_to?(:uri) ? place.uri.to_s : place.to_s).chomp("/")')"
+  sed "s#^  remote: REGISTRY\$#  remote: ${source}/#" gems.lock > Gemfile.lock
+}
+
 gems() {
   local stamp=.local/gems.stamp
-  [ -f "$stamp" ] && [ "$stamp" -nt Gemfile.lock ] && [ -d vendor/bundle ] && return 0
+  lock_gems
+  [ -f "$stamp" ] && [ "$stamp" -nt gems.lock ] && [ "$stamp" -nt Gemfile ] && [ -d vendor/bundle ] && return 0
   say "Installing gems (about three minutes the first time) ..."
   bundle install --jobs "$(nproc)" --quiet >&2 || fail "bundle install failed."
   touch "$stamp"

@@ -3,6 +3,8 @@
 require_relative "../reference/catalog"
 require_relative "clock"
 require_relative "dating"
+require_relative "freezing"
+require_relative "journal"
 require_relative "look_cover"
 require_relative "policy"
 require_relative "rules_in_place"
@@ -15,6 +17,9 @@ module NutShelf
     # Walks a stack's story day by day and keeps the dates in force: the sealed answer, what opening,
     # freezing, thawing and moving made of it, and the reasons. One use per story; see Judge.date.
     class Judge
+      include Freezing
+      include Journal
+
       # The real date of a stack.
       # @param story [Story]
       # @param catalog [Catalog] keeping rules, the household's own among them
@@ -28,7 +33,6 @@ module NutShelf
         @food = story.food
         @policy = policy
         @place = story.place
-        @steps = []
         @rules = RulesInPlace.new(catalog, policy, @food)
         @phase = story.situation == "bought_frozen" ? :frozen : :fresh
         @sealed = %w[bought_sealed bought_frozen home_canned].include?(story.situation)
@@ -125,54 +129,6 @@ module NutShelf
 
         @clock = nil
         run_rule("opened", on, :opened, sealed)
-      end
-
-      def freeze_on(on)
-        return refuse_refreeze(on) if @safety_thaw
-        return stop("Frozen #{Words.day(on)}, after its safety date #{Words.day(@safety)}: not to eat, and freezing does not mend that.") if @safety && @safety < on
-
-        return flag(:will_freeze, "A sealed pack of it breaks or spoils below 0 C: take it out, or decant it first.") if @sealed && @food.freezing_damage
-
-        row = @rules.row(frozen_situation, @rules.freezer)
-        return flag(:wrong_place, "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life.") unless row
-
-        @left_when_frozen = @safety && (@safety - on).to_i
-        @phase = :frozen
-        @quality = @safety = nil
-        start_clock(row, on, :frozen, "Frozen #{Words.day(on)}, in time")
-      end
-
-      def frozen_situation
-        return @story.situation if %w[left_over cooked home_dried].include?(@story.situation)
-
-        "frozen_at_home"
-      end
-
-      def refuse_refreeze(on)
-        stop("Frozen again on #{Words.day(on)} after thawing: only cooked food may go back.")
-      end
-
-      def thaw(on)
-        return unless @phase == :frozen
-
-        row = @rules.row("thawed", @rules.fridge)
-        @phase = :thawed
-        @quality = @safety = @clock = nil
-        @basis = :thawed
-        thawed_date(row, on)
-      end
-
-      def thawed_date(row, on)
-        kind = @rules.row(@story.situation == "bought_frozen" ? "opened" : @story.situation, @rules.fridge)&.kind || :safety
-        days = row&.after_thaw_days || (row ? @rules.days(row) : 0)
-        text = row ? "#{Words.days(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
-        if @left_when_frozen && @left_when_frozen < days
-          days = @left_when_frozen
-          text = "only #{Words.days(days)} were left of its safety date when it was frozen"
-        end
-        @safety_thaw = kind == :safety
-        set(kind, on + days)
-        say("Thawed #{Words.day(on)}: #{text}, until #{Words.day(on + days)} (#{kind}).")
       end
 
       def move(on, place)
@@ -292,18 +248,6 @@ module NutShelf
 
       def set(kind, date) = kind == :safety ? @safety = date : @quality = date
 
-      def say(sentence) = @steps << sentence.dup.freeze
-
-      def flag(code, text)
-        say(text)
-        (@flags ||= []) << { code: code, text: text }.freeze
-      end
-
-      def stop(sentence)
-        @stopped = true
-        say(sentence)
-      end
-
       # --- the answer
 
       def answer(today)
@@ -311,12 +255,10 @@ module NutShelf
         stop("Set apart as not to eat until somebody clears it.") if @story.quarantined
         cover = looked_cover
         usable = [@safety, [*@quality, *cover].max].compact.min
-        dates = { quality_until: @quality, safety_until: @safety, ready_on: @ready_on, usable_until: usable, stopped: @stopped == true }
+        dates = { quality_until: @quality, safety_until: @safety, ready_on: @ready_on, usable_until: usable, stopped: stopped? }
         Dating.new(**dates, state: State.of(today: today, policy: @policy, dates: dates), days_left: usable && (usable - today).to_i,
-                            basis: cover ? :look : @basis, steps: @steps.freeze, flags: (@flags || []).freeze)
+                            basis: cover ? :look : @basis, steps: steps.freeze, flags: flags.freeze)
       end
-
-      def flagged?(code) = (@flags || []).any? { |flag| flag[:code] == code }
 
       def looked_cover
         return unless @looked_on && @quality && !@policy.by_the_date?

@@ -1,18 +1,22 @@
 # frozen_string_literal: true
 
 require_relative "date_reading"
+require_relative "nearest_year"
+require_relative "numeric_dates"
 
 module NutShelf
   module Core
     module LabelLine
       # Recognises a date at a place in the line. Answers every reading it can have; choosing is DateField's job.
       class DateForms
+        include NearestYear
+        include NumericDates
+
         MONTHS = %w[january february march april may june july august september october november december].freeze
         SHORT = %w[jan feb mar apr may jun jul aug sep oct nov dec].each_with_index.to_h { |name, index| [name, index + 1] }.merge("sept" => 9).freeze
         DAYS = %w[sunday monday tuesday wednesday thursday friday saturday].freeze
         SHORT_DAYS = { "sun" => 0, "mon" => 1, "tue" => 2, "tues" => 2, "wed" => 3, "thu" => 4, "thur" => 4, "thurs" => 4, "fri" => 5, "sat" => 6 }.freeze
         SPANS = { "day" => 1, "days" => 1, "week" => 7, "weeks" => 7, "wk" => 7, "wks" => 7 }.freeze
-        ORDINAL = %w[st nd rd th].freeze
         YEARS_BACK = 3
         YEARS_ON = 15
 
@@ -185,155 +189,6 @@ module NutShelf
         end
 
         def plausible?(year) = year.between?(@today.year - YEARS_BACK, @today.year + YEARS_ON)
-
-        # --- numbers
-
-        def number_date(index)
-          token = @line[index]
-          return unless token&.num?
-
-          separated(token.text) || day_month(index, token.text) || year_alone(index) || spaced(index) || span_ahead(index)
-        end
-
-        def separated(text)
-          case text
-          when %r{\A(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})\z} then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
-          when %r{\A(\d{1,2})[-/.](\d{1,2})[-/.](\d{2}|\d{4})\z} then found([three($1.to_i, $2.to_i, full_year($3))], 1)
-          when %r{\A(\d{4})[-/.](\d{1,2})\z} then found([DateReading.month($1.to_i, $2.to_i)], 1)
-          when %r{\A(\d{1,2})[-/.](\d{4})\z} then found([DateReading.month($2.to_i, $1.to_i)], 1)
-          when %r{\A(\d{1,2})([-/.])(\d{1,2})\z} then two($1, $2, $3)
-          when /\A(20\d\d)(\d\d)(\d\d)\z/ then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
-          end
-        end
-
-        def full_year(text) = text.length == 2 ? 2000 + text.to_i : text.to_i
-
-        def three(first, second, year)
-          first, second = second, first if @day_order == :mdy
-          DateReading.day(year, second, first) || DateReading.day(year, first, second)
-        end
-
-        # "5/28": month and year, or day and month in the household's order. With a dot it may be a price.
-        def two(first, separator, second)
-          return if separator == "." && !@after_kind && like_a_price?(first, second)
-          return if separator == "/" && !@after_kind && Numbers.value("#{first}/#{second}") && two_readings(first, second).none? { |reading| reading.precision == :month }
-
-          readings = two_readings(first, second)
-          return if readings.empty? && !@after_kind
-
-          readings = readings.select { |reading| reading.precision == :day } if separator == "." && !@after_kind
-          return if readings.empty? && !@after_kind
-
-          found(readings, 1, doubtful: separator == "." || separator == "-")
-        end
-
-        # Nobody writes 1.09 for the first of September, but everybody does for a price.
-        def like_a_price?(first, second) = first.length == 1 && second.start_with?("0")
-
-        def two_readings(first, second)
-          day, month = [first, second].map(&:to_i)
-          day, month = month, day if @day_order == :mdy
-          year = 2000 + second.to_i
-          as_month = second.length == 2 && plausible?(year) ? DateReading.month(year, first.to_i) : nil
-          [*(month.between?(1, 12) ? days_near(month, day) : []), as_month].compact
-        end
-
-        # "3 dec", "3rd of december 2027", "31 may 28"
-        def day_month(index, text)
-          day = text.match?(/\A\d{1,2}\z/) ? text.to_i : (return)
-          at = index + 1
-          at += 1 if ORDINAL.include?(@line.text(at)) || @line.text(at) == "."
-          at += 1 if @line.text(at) == "of"
-          month = month_of(@line.text(at)) or return
-          day_month_year(day, month, index, skip_dot(at + 1))
-        end
-
-        def day_month_year(day, month, index, at)
-          at += 1 if @line.text(at) == ","
-          quote = @line.text(at) == "'" ? 1 : 0
-          year = year_at(at) || ((@after_kind || quote == 1 || @line[at]&.text&.match?(/\A[2-4]\d\z/)) && !amount_next?(at + quote) ? short_year_at(at + quote) : nil)
-          return found([DateReading.day(year, month, day)], at - index + 1 + quote) if year
-
-          readings = days_near(month, day)
-          found(readings, at - index)
-        end
-
-        # "3 dec 27 tins": the number belongs to what follows.
-        def amount_next?(at)
-          nxt = @line.text(at + 1)
-          nxt && (Units::NAMES.key?(nxt) || Units.noun(nxt) || %w[x € $ £].include?(nxt))
-        end
-
-        def skip_dot(at) = @line.text(at) == "." ? at + 1 : at
-
-        def year_at(at)
-          text = @line.text(at)
-          text.to_i if text&.match?(/\A20\d\d\z/) && !amount_next?(at)
-        end
-
-        def short_year_at(at)
-          text = @line.text(at)
-          return unless text&.match?(/\A\d\d\z/)
-
-          year = 2000 + text.to_i
-          year if plausible?(year)
-        end
-
-        def year_alone(index)
-          year = @after_kind && year_at(index)
-          year && found([DateReading.year(year)], 1)
-        end
-
-        # "31 05 2028" and "05 2028", only where a date is due.
-        def spaced(index)
-          return unless @after_kind
-
-          first, second, third = (0..2).map { |offset| @line[index + offset]&.num? ? @line.text(index + offset) : nil }
-          return unless first&.match?(/\A\d{1,2}\z/) && second
-          return found([three(first.to_i, second.to_i, full_year(third))], 3) if second.match?(/\A\d{1,2}\z/) && third&.match?(/\A(20)?\d\d\z/)
-
-          found([DateReading.month(second.to_i, first.to_i)], 2) if second.match?(/\A20\d\d\z/)
-        end
-
-        # "3 weeks ago", and "3 weeks" after a word such as "bb".
-        def span_ahead(index)
-          number, length = Numbers.at(@line, index)
-          return unless number
-
-          unit = @line.text(index + length)
-          ago = @line.text(index + length + 1) == "ago"
-          return unless ago || (@after_kind && !@back)
-
-          date = span_from(number, unit, ago ? -1 : 1)
-          date && found([exact(date)], length + (ago ? 2 : 1))
-        end
-
-        def small_number(at)
-          text = @line.text(at)
-          text.to_i if text&.match?(/\A\d{1,2}\z/) && !amount_next?(at)
-        end
-
-        # --- the year, where none was said: best before looks forward, opened and made look back
-
-        NEAR = 90
-
-        def days_near(month, day)
-          dates = (-4..8).filter_map { |shift| Date.valid_date?(@today.year + shift, month, day) ? Date.new(@today.year + shift, month, day) : nil }
-          near(dates).map { |date| DateReading.new(on: date, precision: :day, year_said: false) }
-        end
-
-        def months_near(month)
-          dates = (-1..1).map { |shift| Date.new(@today.year + shift, month, -1) }
-          near(dates).map { |date| DateReading.new(on: date, precision: :month, year_said: false) }
-        end
-
-        def near(dates)
-          past, coming = dates.partition { |date| date < @today }
-          return [past.push(*coming.select { |date| date == @today }).max].compact if @back
-
-          recent = past.max
-          recent && @today - recent <= NEAR ? [recent, coming.min] : [coming.min].compact
-        end
       end
     end
   end

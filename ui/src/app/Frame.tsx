@@ -24,9 +24,9 @@ function Strip({ onLately }: { onLately: () => void }) {
       </Link>
       <nav aria-label="Views" className="flex items-stretch phone:hidden">
         {TABS.map((tab) => (
-          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
+          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[34px]" : ""} ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
             {tab.name}
-            {tab.path === "/" && needs > 0 && <b className="absolute top-[5px] right-[1px] bg-[#e3ab1f] text-[#14212e] text-[12px] rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
+            {tab.path === "/" && needs > 0 && <b className="absolute right-[7px] bg-[#e3ab1f] text-[#14212e] text-[12px] rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
           </NavLink>
         ))}
       </nav>
@@ -90,7 +90,7 @@ export function Frame({ children }: { children: ReactNode }) {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
       <Strip onLately={() => setSheet("lately")} />
       {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The database is away. What you typed is kept and is sent as soon as it is back.</p>}
-      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[190px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
+      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
       <ReportBar raised={withLine} />
       <BottomBar onMore={() => setSheet("more")} />

@@ -1,7 +1,7 @@
 import { Dialog } from "radix-ui";
 import type { ButtonHTMLAttributes, ReactNode } from "react";
 import type { Stack } from "../api/types";
-import { dayTab, stackWords } from "./words";
+import { dayTab, shortAmount, shortName, stackWords } from "./words";
 
 type Look = "main" | "quiet" | "plain" | "grave";
 
@@ -23,11 +23,11 @@ export function StackChip({ stack, place, tied = false, pile = 1, onPick, expand
   const label = pile > 1 ? `${pile} stacks of ${stack.food}, the first: ${stackWords(stack, place, tied)}` : stackWords(stack, place, tied);
   return (
     <button type="button" className="chip" data-state={stack.state} data-open={stack.open ? "yes" : "no"} data-frozen={stack.frozen ? "yes" : "no"} data-tied={tied ? "yes" : "no"}
-      data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-label={label} aria-expanded={expanded} title={stack.name} onClick={onPick}>
-      <span className="chip-name">{stack.name}</span>
+      data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-label={label} aria-expanded={expanded} title={`${stack.name}, ${stack.level ?? stack.amount}`} onClick={onPick}>
+      <span className="chip-name">{shortName(stack.name)}</span>
       <span className="chip-line">
         <span className="tab-day">{dayTab(stack)}</span>
-        {stack.level ? <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : stack.amount}</span>}
+        {stack.level ? <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : shortAmount(stack.amount)}</span>}
       </span>
     </button>
   );
@@ -41,9 +41,8 @@ export function Notches({ level }: { level: string }) {
   return (
     <span className="inline-flex gap-[2px] items-center" aria-hidden="true">
       {LEVELS.map((name, index) => (
-        <span key={name} className={`w-[9px] h-[11px] rounded-[2px] border border-edge ${index <= full && full > 0 ? "bg-pea" : ""}`} />
+        <span key={name} className={`w-[8px] h-[11px] shrink-0 rounded-[2px] border border-edge ${index <= full && full > 0 ? "bg-pea" : ""}`} />
       ))}
-      <span className="chip-amount pl-1">{level}</span>
     </span>
   );
 }

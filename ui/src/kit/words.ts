@@ -41,9 +41,20 @@ export function dayTab(stack: Pick<Stack, "state" | "days_left" | "level">): str
   if (stack.state === "not_ready") return "not yet";
   if (stack.days_left === null) return "no date";
   const days = stack.days_left;
+  if (days === 0) return "today";
   if (days < 21) return `${days} d`;
   if (days < 70) return `${Math.round(days / 7)} wk`;
   return days < 700 ? `${Math.round(days / 30.4)} mo` : `${(days / 365).toFixed(1)} y`;
+}
+
+/** A name without its small print, for a narrow chip: "Chickpeas, canned" stands as "Chickpeas". */
+export function shortName(name: string): string {
+  return name.split(/,| \(/)[0] ?? name;
+}
+
+/** The folded corner says "open" already. */
+export function shortAmount(amount: string): string {
+  return amount.replace(/, open$/, "");
 }
 
 const STATE_WORDS: Record<string, string> = {

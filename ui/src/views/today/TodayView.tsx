@@ -69,7 +69,7 @@ function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }
 
 function Ideas({ row, today }: { row: Today["front"][number]; today: string }) {
   const { act } = useActs();
-  if (row.dishes.length === 0) return row.ties.length > 0 ? null : <div className="text-soft">No dish here asks for it: eat it as it is.</div>;
+  if (row.dishes.length === 0) return row.ties.length > 0 ? null : <div className="text-soft">No dish here asks for it.</div>;
   return (
     <div className="flex flex-wrap gap-x-3 gap-y-1">
       {row.dishes.slice(0, row.ties.length > 0 ? 1 : 2).map((dish) => (

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+require_relative "date_reading"
+require_relative "numbers"
+require_relative "units"
+
+module NutShelf
+  module Core
+    module LabelLine
+      # The part of DateForms that reads dates which begin with a number: 31.5.28, 5/2028, 3 dec, 2028.
+      module NumericDates
+        ORDINAL = %w[st nd rd th].freeze
+
+        private
+
+        def number_date(index)
+          token = @line[index]
+          return unless token&.num?
+
+          separated(token.text) || day_month(index, token.text) || year_alone(index) || spaced(index) || span_ahead(index)
+        end
+
+        def separated(text)
+          case text
+          when %r{\A(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})\z} then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
+          when %r{\A(\d{1,2})[-/.](\d{1,2})[-/.](\d{2}|\d{4})\z} then found([three($1.to_i, $2.to_i, full_year($3))], 1)
+          when %r{\A(\d{4})[-/.](\d{1,2})\z} then found([DateReading.month($1.to_i, $2.to_i)], 1)
+          when %r{\A(\d{1,2})[-/.](\d{4})\z} then found([DateReading.month($2.to_i, $1.to_i)], 1)
+          when %r{\A(\d{1,2})([-/.])(\d{1,2})\z} then two($1, $2, $3)
+          when /\A(20\d\d)(\d\d)(\d\d)\z/ then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
+          end
+        end
+
+        def full_year(text) = text.length == 2 ? 2000 + text.to_i : text.to_i
+
+        def three(first, second, year)
+          first, second = second, first if @day_order == :mdy
+          DateReading.day(year, second, first) || DateReading.day(year, first, second)
+        end
+
+        # "5/28": month and year, or day and month in the household's order. With a dot it may be a price.
+        def two(first, separator, second)
+          return if separator == "." && !@after_kind && like_a_price?(first, second)
+          return if separator == "/" && !@after_kind && Numbers.value("#{first}/#{second}") && two_readings(first, second).none? { |reading| reading.precision == :month }
+
+          readings = two_readings(first, second)
+          return if readings.empty? && !@after_kind
+
+          readings = readings.select { |reading| reading.precision == :day } if separator == "." && !@after_kind
+          return if readings.empty? && !@after_kind
+
+          found(readings, 1, doubtful: separator == "." || separator == "-")
+        end
+
+        # Nobody writes 1.09 for the first of September, but everybody does for a price.
+        def like_a_price?(first, second) = first.length == 1 && second.start_with?("0")
+
+        def two_readings(first, second)
+          day, month = [first, second].map(&:to_i)
+          day, month = month, day if @day_order == :mdy
+          year = 2000 + second.to_i
+          as_month = second.length == 2 && plausible?(year) ? DateReading.month(year, first.to_i) : nil
+          [*(month.between?(1, 12) ? days_near(month, day) : []), as_month].compact
+        end
+
+        # "3 dec", "3rd of december 2027", "31 may 28"
+        def day_month(index, text)
+          day = text.match?(/\A\d{1,2}\z/) ? text.to_i : (return)
+          at = index + 1
+          at += 1 if ORDINAL.include?(@line.text(at)) || @line.text(at) == "."
+          at += 1 if @line.text(at) == "of"
+          month = month_of(@line.text(at)) or return
+          day_month_year(day, month, index, skip_dot(at + 1))
+        end
+
+        def day_month_year(day, month, index, at)
+          at += 1 if @line.text(at) == ","
+          quote = @line.text(at) == "'" ? 1 : 0
+          year = year_at(at) || ((@after_kind || quote == 1 || @line[at]&.text&.match?(/\A[2-4]\d\z/)) && !amount_next?(at + quote) ? short_year_at(at + quote) : nil)
+          return found([DateReading.day(year, month, day)], at - index + 1 + quote) if year
+
+          readings = days_near(month, day)
+          found(readings, at - index)
+        end
+
+        # "3 dec 27 tins": the number belongs to what follows.
+        def amount_next?(at)
+          nxt = @line.text(at + 1)
+          nxt && (Units::NAMES.key?(nxt) || Units.noun(nxt) || %w[x € $ £].include?(nxt))
+        end
+
+        def skip_dot(at) = @line.text(at) == "." ? at + 1 : at
+
+        def year_at(at)
+          text = @line.text(at)
+          text.to_i if text&.match?(/\A20\d\d\z/) && !amount_next?(at)
+        end
+
+        def short_year_at(at)
+          text = @line.text(at)
+          return unless text&.match?(/\A\d\d\z/)
+
+          year = 2000 + text.to_i
+          year if plausible?(year)
+        end
+
+        def year_alone(index)
+          year = @after_kind && year_at(index)
+          year && found([DateReading.year(year)], 1)
+        end
+
+        # "31 05 2028" and "05 2028", only where a date is due.
+        def spaced(index)
+          return unless @after_kind
+
+          first, second, third = (0..2).map { |offset| @line[index + offset]&.num? ? @line.text(index + offset) : nil }
+          return unless first&.match?(/\A\d{1,2}\z/) && second
+          return found([three(first.to_i, second.to_i, full_year(third))], 3) if second.match?(/\A\d{1,2}\z/) && third&.match?(/\A(20)?\d\d\z/)
+
+          found([DateReading.month(second.to_i, first.to_i)], 2) if second.match?(/\A20\d\d\z/)
+        end
+
+        # "3 weeks ago", and "3 weeks" after a word such as "bb".
+        def span_ahead(index)
+          number, length = Numbers.at(@line, index)
+          return unless number
+
+          unit = @line.text(index + length)
+          ago = @line.text(index + length + 1) == "ago"
+          return unless ago || (@after_kind && !@back)
+
+          date = span_from(number, unit, ago ? -1 : 1)
+          date && found([exact(date)], length + (ago ? 2 : 1))
+        end
+
+        def small_number(at)
+          text = @line.text(at)
+          text.to_i if text&.match?(/\A\d{1,2}\z/) && !amount_next?(at)
+        end
+      end
+    end
+  end
+end
