@@ -19,6 +19,7 @@ module NutShelf
       set :host_authorization, { permitted_hosts: [] }
       set :logging, false
       set :office, nil
+      set :open_door, false
 
       MAX_BODY = 262_144
       KEY = /\A[A-Za-z0-9_-]{8,100}\z/
@@ -31,6 +32,8 @@ module NutShelf
       end
 
       not_found { halt Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf.")) }
+
+      before { caller! unless settings.open_door }
 
       helpers do
         def office = settings.office

@@ -118,6 +118,9 @@ module NutShelf
       end
 
       def sized(count, text)
+        bare = Core::LabelLine::Numbers.value(decimal_point(text.strip))
+        return pieces(bare * (count || 1), nil) if bare&.positive?
+
         line = Core::LabelLine::Line.new(decimal_point(StockWords.amount(text)))
         Core::LabelLine::AmountField.new(line, settings: {}).read
         found = line.found

@@ -9,6 +9,7 @@ module NutShelf
     # Who is signed in; the first visit to an empty instance; the demo's own door.
     class Session < Base
       set :demo_account, nil
+      set :open_door, true
 
       get("/session") { json session_view(env["nut_shelf.account_id"]) }
 

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+RSpec.describe "The contract", :api do
+  document = ApiSupport::Contract::DOCUMENT
+
+  it "knows every route, and every route of it exists" do
+    routed = NutShelf::Api::App::RESOURCES.flat_map do |mount, klass|
+      klass.routes.slice("GET", "POST").flat_map { |verb, routes| routes.map { |pattern, *| "#{verb.downcase} #{"#{mount}#{pattern}".sub(%r{/\z}, '').sub(':id', '{id}')}" } }
+    end
+    door = %w[/api/login /api/logout /api/change-password /api/close-account].map { |path| "post #{path}" }
+    written = document["paths"].flat_map { |path, item| item.keys.map { |verb| "#{verb} #{path}" } }
+    expect(routed + door).to match_array(written)
+  end
+
+  it "allows no field it does not name, and needs every field it answers with" do
+    loose = document["components"]["schemas"].select { |_, schema| schema["type"] == "object" && schema["properties"] && schema["additionalProperties"] != false }.keys
+    expect(loose).to be_empty
+    answers = %w[Stack Food Place Dish Meal MealDetail Pick PickLine Draft Today Missing MissingItem ActRow HistoryRow StackDetail Session ImportPreview]
+    half = answers.select { |name| document["components"]["schemas"][name].then { |schema| schema["properties"].keys.sort != schema["required"].sort } }
+    expect(half).to be_empty
+  end
+
+  it "fails on a missing and on an extra field" do
+    who = sign_in(household!)
+    put_away(who, "honey", "cupboard")
+    stack = ask("/api/stacks")["stacks"].first
+    expect(ApiSupport::Contract.faults("Stack", stack)).to be_empty
+    expect(ApiSupport::Contract.faults("Stack", stack.except("amount"))).not_to be_empty
+    expect(ApiSupport::Contract.faults("Stack", stack.merge("more" => 1))).not_to be_empty
+  end
+
+  it "gives every code a status" do
+    codes = Dir[File.expand_path("../../{api,desk}/**/*.rb", __dir__)].flat_map { |path| File.read(path).scan(/(?:code: |refuse\(|document\()"([a-z_]+)"/) }.flatten.uniq
+    expect(codes - ApiSupport::Contract::CODES.keys).to be_empty
+  end
+end

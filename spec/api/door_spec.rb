@@ -1,0 +1,205 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+# The door and everybody who should not get through it.
+RSpec.describe "The door", :api do
+  paths = ApiSupport::Contract::DOCUMENT["paths"]
+  outside = %w[/api/session /api/login /api/first-start /api/demo-sign-in /api/logout /api/change-password /api/close-account]
+  inside = paths.flat_map { |path, item| item.keys.map { |verb| [verb, path] } }.reject { |_, path| outside.include?(path) }
+
+  def call_route(verb, path, id: 1, body: {}, **more)
+    path = path.sub("{id}", id.to_s)
+    verb == "get" ? ask(path) : tell(path, body, **more)
+  end
+
+  describe "signed out" do
+    inside.each do |verb, path|
+      it "does not answer #{verb} #{path}" do
+        call_route(verb, path)
+        expect([status, JSON.parse(last_response.body)["code"]]).to eq([401, "signed_out"])
+      end
+    end
+  end
+
+  describe "another household's ids" do
+    let!(:theirs) { household! }
+    let!(:stack) { put_away(theirs, "canned-chickpeas", "cupboard") }
+    let!(:meal) { act(:PlanMeal, theirs, { recipe_id: inside(theirs) { |house| house.recipes.values.keys.first }, on: "2026-11-25" }) }
+
+    bodies = { "take" => {}, "open" => {}, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "undo" => {}, "cook" => {}, "drop" => {} }
+    inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
+      it "are unknown to #{verb} #{path}" do
+        sign_in(household!)
+        id = path.include?("/meals/") ? meal["meal_id"] : path.include?("/acts/") ? stack["act_id"] : stack["lot_id"]
+        body = path.end_with?("/move") ? { place_id: 1 } : bodies.fetch(path.split("/").last, {})
+        call_route(verb, path, id: id, body: body)
+        expect(status).to eq(404)
+      end
+    end
+
+    it "are refused inside a body" do
+      me = sign_in(household!)
+      tell("/api/stacks", { food_id: food_id(theirs, "honey"), place_id: place_id(me, "cupboard"), count: "1" })
+      expect(status).to eq(404)
+      tell("/api/stacks", { food_id: food_id(me, "honey"), place_id: place_id(theirs, "cupboard"), count: "1" })
+      expect(status).to eq(422)
+    end
+  end
+
+  describe "what is sent" do
+    let!(:who) { sign_in(household!) }
+    let(:stack) { put_away(who, "canned-chickpeas", "cupboard") }
+
+    inside.select { |verb, _| verb == "post" }.each do |verb, path|
+      it "#{path} refuses a wrong token, broken JSON, wrong types, NUL bytes and ten megabytes" do
+        call_route(verb, path, token: "no such token")
+        expect([status, JSON.parse(last_response.body)["code"]]).to eq([403, "csrf"])
+        ["{", "[]", "7", '{"a":', "\xFF\xFE"].each do |text|
+          call_route(verb, path, body: text)
+          expect(status).to be_between(400, 422)
+        end
+        call_route(verb, path, body: '{"text":"a\u0000b","name":"a\u0000b"}')
+        expect(status).to be_between(400, 422)
+        call_route(verb, path, body: JSON.generate({ text: "x" * 10_000_000 }))
+        expect(status).to be_between(413, 422)
+        call_route(verb, path, body: { count: [], amount: {}, food_id: "x", unknown: 1 })
+        expect(status).to be_between(400, 422)
+      end
+    end
+
+    it "names the field by a JSON pointer" do
+      problem = tell("/api/stacks/#{stack['lot_id']}/take", { amount: 3 })
+      expect(problem["errors"]).to eq([{ "pointer" => "/amount", "detail" => "It must be a string." }])
+    end
+
+    it "needs a key for every write and answers the same key with the same words" do
+      tell("/api/stacks/#{stack['lot_id']}/take", {}, key: nil)
+      expect(JSON.parse(last_response.body)["code"]).to eq("key_missing")
+      twice = Array.new(2) { tell("/api/stacks/#{stack['lot_id']}/take", {}, key: "the-same-key") }
+      expect(twice.uniq.size).to eq(1)
+      expect(lot(who, stack["lot_id"])[:on_hand]).to eq(0)
+    end
+
+    it "refuses ids that are no ids" do
+      %w[0 -1 abc 99999999999999999999 1%00 1.5].each do |id|
+        ask("/api/stacks/#{id}")
+        expect(status).to be_between(400, 404)
+      end
+    end
+
+    it "refuses odd queries in words" do
+      [["/api/stacks", { limit: "0" }], ["/api/stacks", { limit: "x" }], ["/api/stacks", { cursor: "%%%" }], ["/api/stacks", { state: "green" }], ["/api/dishes", { on: "soon" }],
+       ["/api/missing", { days: "9999" }], ["/api/foods", { q: "x" * 500 }]].each do |path, params|
+        ask(path, params)
+        expect(status).to eq(422)
+      end
+    end
+
+    it "refuses amounts of sheer size" do
+      tell("/api/stacks", { food_id: food_id(who, "honey"), place_id: place_id(who, "cupboard"), count: "999999999999", amount: "999999999999", unit: "g" })
+      expect(status).to eq(422)
+    end
+  end
+
+  it "lets a helper take but not bring in or make places" do
+    who = sign_in(household!)
+    office.database.sequel.transaction { Sequel.connect(HouseSupport.owner_url) { |owner| owner[:memberships].where(account_id: who.account_id).update(role: "helper") } }
+    stack = put_away(who, "honey", "cupboard")
+    tell("/api/stacks/#{stack['lot_id']}/take")
+    expect(status).to eq(200)
+    tell("/api/places", { name: "Attic", kind: "cupboard" })
+    expect([status, JSON.parse(last_response.body)["code"]]).to eq([403, "keeper_only"])
+    tell("/api/import", { content: "YQ==" })
+    expect(status).to eq(403)
+  end
+
+  it "signs in and out, changes a password, and locks after many wrong tries" do
+    who = sign_in(household!)
+    expect(ask("/api/session")).to include("signed_in" => true)
+    tell("/api/change-password", { password: "a long password", "new-password": "another long one", "password-confirm": "another long one" })
+    expect(status).to eq(200)
+    @csrf = nil
+    tell("/api/logout")
+    @csrf = nil
+    expect(ask("/api/session")).to include("signed_in" => false, "person" => nil)
+    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    10.times { tell("/api/login", { login: email, password: "guess" }) }
+    tell("/api/login", { login: email, password: "another long one" })
+    expect(status).to be_between(400, 403)
+  end
+
+  it "closes an account" do
+    sign_in(household!)
+    tell("/api/close-account", { password: "a long password" })
+    expect(status).to eq(200)
+  end
+
+  it "slows guessing at the door" do
+    slow = NutShelf::Api::App.build(office: office, secret: "s" * 96)
+    session = Rack::Test::Session.new(slow)
+    token = JSON.parse(session.get("/api/session").body)["csrf"]
+    codes = Array.new(25) { session.post("/api/login", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token }).status }
+    expect(codes.last).to eq(429)
+  end
+
+  it "sends a strict policy and cookies no script can read" do
+    ask("/api/session")
+    policy = last_response.headers["content-security-policy"]
+    expect(policy).to include("default-src 'none'", "script-src 'self'").and(satisfy { |text| !text.include?("unsafe") })
+    expect(last_response.headers["set-cookie"].to_s.downcase).to include("httponly", "samesite=lax")
+  end
+
+  it "says that the database is away, and comes back by itself" do
+    sign_in(household!)
+    broken = NutShelf::Store::Database.new(office.database.sequel)
+    def broken.outside = raise(NutShelf::Store::Away, "gone")
+    def broken.within(_) = raise(NutShelf::Store::Away, "gone")
+    lost = NutShelf::Api::App.build(office: NutShelf::Desk::Office.new(**office.to_h, database: broken), secret: "s" * 96, throttle: false)
+    answer = Rack::Test::Session.new(lost).get("/api/session")
+    expect([answer.status, JSON.parse(answer.body)["code"]]).to eq([503, "database_away"])
+    expect(ask("/api/session")).to include("signed_in" => true)
+  end
+
+  describe "the first start" do
+    let(:fresh) do
+      url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_empty")
+      NutShelf::Store::Owner.drop(url)
+      app_url = NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
+      NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
+    end
+    let(:app) { NutShelf::Api::App.build(office: fresh, secret: "s" * 96, throttle: false) }
+    let(:wanted) { { household: "Our house", name: "Ada", email: "ada@example.test", password: "long enough!", time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy", people: 3 } }
+
+    after { fresh.database.disconnect }
+
+    it "makes the household and its keeper once, and never again" do
+      expect(ask("/api/session")).to include("first_start" => true)
+      expect(tell("/api/first-start", { **wanted, time_zone: "Nowhere/Town" })["errors"].first["pointer"]).to eq("/time_zone")
+      expect(tell("/api/first-start", wanted)).to include("signed_in" => true, "household" => include("name" => "Our house"))
+      @csrf = nil
+      expect(tell("/api/first-start", { **wanted, email: "eve@example.test" })).to include("code" => "started")
+      expect(ask("/api/dishes")).to include("servings" => "3")
+      expect(tell("/api/demo-sign-in")).to include("code" => "not_found")
+    end
+  end
+
+  it "opens the demo's own door only in demo mode" do
+    who = household!
+    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    demo = Rack::Test::Session.new(NutShelf::Api::App.build(office: office, secret: "s" * 96, throttle: false, demo_account: email))
+    token = JSON.parse(demo.get("/api/session").body)["csrf"]
+    answer = demo.post("/api/demo-sign-in", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token })
+    expect(JSON.parse(answer.body)).to include("signed_in" => true, "demo" => true)
+    expect(ApiSupport::Checker.faults("post", "/api/demo-sign-in", answer)).to be_empty
+  end
+
+  it "agrees between two servers on one database" do
+    who = sign_in(household!)
+    second = Rack::Test::Session.new(NutShelf::Api::App.build(office: NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(HouseSupport.app_url).to_h, clock: clock), secret: "s" * 96, throttle: false))
+    stack = put_away(who, "honey", "cupboard")
+    second.set_cookie(rack_mock_session.cookie_jar.for(URI("http://example.org/")))
+    seen = JSON.parse(second.get("/api/stacks").body)
+    expect(seen["stacks"].map { |row| row["id"] }).to eq([stack["lot_id"]])
+  end
+end

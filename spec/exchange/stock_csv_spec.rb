@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require "base64"
+require_relative "../support/api"
+
+RSpec.describe "Stock lists", :api do
+  let!(:who) { sign_in(household!) }
+  let(:cupboard) { place_id(who, "cupboard") }
+
+  def preview(text, **more) = tell("/api/import/preview", { content: Base64.strict_encode64(text), place_id: cupboard, **more })
+
+  def bring(text, **more) = tell("/api/import", { content: Base64.strict_encode64(text), place_id: cupboard, **more })
+
+  def stacks = ask("/api/stacks")["stacks"]
+
+  german = "Artikel;Menge;Inhalt;Lagerort;MHD;Preis\r\nPassata;3;500 g;Kühlschrank;31.05.2028;3,45\r\nHoney;2;450 g;Vorrat;05/2029;\"1.010,40\"\r\n"
+
+  it "reads a German list in Windows-1252 with semicolons and decimal commas" do
+    seen = preview(german.encode("Windows-1252"))
+    expect(seen).to include("encoding" => "Windows-1252", "delimiter" => ";", "decimal" => ",", "ready" => true, "total" => 2)
+    expect(seen["columns"].map { |column| column["field"] }).to eq(%w[food count amount place best_before price])
+    expect(seen["rows"].map { |row| row.values_at("food", "amount", "place", "date", "price_minor") }).to eq([["Sieved tomatoes (passata)", "3 x 500 g", "Fridge", "2028-05-31", 345], ["Honey", "2 x 450 g", "Cupboard", "2029-05-31", 101_040]])
+  end
+
+  { "French" => ["Produit,Quantité,Contenu,Emplacement,À consommer de préférence avant,Prix\nPasta,4,500 g,Placard,31/05/2028,3.80\n", %w[food count amount place best_before price]],
+    "Spanish" => ["Alimento\tCantidad\tPeso\tLugar\tCaducidad\tPrecio\nPasta\t4\t500 g\tNevera\t31/05/2028\t3,80\n", %w[food count amount place best_before price]],
+    "English" => ["Item|Qty|Size|Location|Best before|Price each\nPasta|4|500g|Fridge|end 2028|0.95\n", %w[food count amount place best_before price_each]] }.each do |language, (text, fields)|
+    it "recognises #{language} headings" do
+      seen = preview(text)
+      expect(seen["columns"].map { |column| column["field"] }).to eq(fields)
+      expect(seen["rows"].first).to include("amount" => "4 x 500 g", "price_minor" => 380)
+    end
+  end
+
+  it "reads a byte order mark, quoted newlines, noun counts and plain pieces" do
+    text = "\uFEFFfood,amount,note\n\"Honey\",2 jars,\"from the\nneighbour\"\neggs,12,\nrolled oats,1.2 kg,\n"
+    seen = preview(text)
+    expect(seen["rows"].map { |row| row["amount"] }).to eq(["2 jars", "12", "1.2 kg"])
+    expect(seen["encoding"]).to eq("UTF-8")
+  end
+
+  it "names every problem by line, column and reason, and takes nothing in" do
+    text = "food,amount,place,best before,price\nhoney,450 g,cupboard,31.2.2028,5\nunobtainium,2 kg,cupboard,,\nhoney,lots,attic,,abc\nhoney,450 g,cupboard,2028-05-31,5.20\n"
+    seen = preview(text)
+    expect(seen["ready"]).to be(false)
+    expect(seen["problems"].map { |problem| problem.values_at("line", "column") }).to eq([[2, "best before"], [3, "food"], [4, "place"], [4, "amount"], [4, "price"]])
+    refused = bring(text)
+    expect(refused).to include("code" => "import_refused", "status" => 422)
+    expect(refused["errors"].size).to eq(5)
+    expect(stacks).to be_empty
+  end
+
+  it "proposes foods for words it does not know and takes the choice for every line" do
+    text = "food,amount\nOma's stew,2 jars\nOma's stew,1 jar\n"
+    seen = preview(text)
+    expect(seen["unknown_foods"]).to match([include("text" => "Oma's stew", "lines" => 2)])
+    chosen = { "Oma's stew" => food_id(who, "canned-beef-stew") }
+    expect(preview(text, foods: chosen)["ready"]).to be(true)
+    expect(bring(text, foods: chosen)["stacks"]).to eq(2)
+  end
+
+  it "lets the guess at a column be changed" do
+    text = "what,when\nhoney,2028-05-31\n"
+    expect(preview(text)["columns"].map { |column| column["field"] }).to eq(["food", nil])
+    expect(preview(text, columns: { "1" => "best_before" })["rows"].first["date"]).to eq("2028-05-31")
+  end
+
+  it "takes no day of purchase for unknown, never for today" do
+    bring("food,amount\nhoney,450 g\n")
+    expect(lot(who, stacks.first["id"])).to include(acquired_on: nil, usable_until: nil)
+  end
+
+  it "counts the same list once, and undoes it as one act" do
+    text = "food,amount\nhoney,450 g\nhoney,450 g\n"
+    done = Array.new(2) { tell("/api/import", { content: Base64.strict_encode64(text), place_id: cupboard }, key: "one-intent-only") }.uniq
+    expect([done.size, stacks.size]).to eq([1, 2])
+    tell("/api/acts/#{done.first['act_id']}/undo")
+    expect(stacks).to be_empty
+  end
+
+  it "refuses what is no table, in words" do
+    ["", "   ", "\u0000\u0001", "a,b\n\"broken"].each { |text| expect(preview(text)).to include("code" => "invalid") }
+    expect(tell("/api/import/preview", { content: "***" })).to include("code" => "invalid")
+  end
+
+  it "writes a list that reads in again to the same stock, formulas defused" do
+    put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 267, label: "=HYPERLINK(1)")
+    put_away(who, "jam", "cupboard", count: "0.5", amount: nil, unit: nil, noun: "jar", state: "opened", opened_on: "2026-11-12")
+    put_away(who, "eggs", "fridge", count: "7", amount: "1", unit: "piece", printed_on: "2026-12-07", printed_kind: "best_before", price_minor: 210)
+    put_away(who, "beef-mince", "freezer", amount: "400", frozen_on: "2026-11-20", printed_on: "2026-11-23", printed_kind: "use_by")
+    text = ask("/api/export.csv")
+    expect(text).to include("'=HYPERLINK(1)")
+    before = facts(stacks)
+    sign_in(household!)
+    tell("/api/import", { content: Base64.strict_encode64(text) })
+    expect(facts(stacks)).to eq(before)
+  end
+
+  def facts(list) = list.map { |stack| stack.values_at("food", "name", "amount", "on_hand", "state", "usable_until", "open", "value_minor") }.sort_by(&:to_s)
+
+  it "takes ten thousand lines in one go" do
+    text = "food,count,size,best before,price\n#{Array.new(10_000) { |number| "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1.#{number % 90 + 10}\n".sub('Chickpeas, canned', '"Chickpeas, canned"') }.join}"
+    expect(bring(text)).to include("stacks" => 10_000)
+    inside(who) { |house| expect(house.lots.out_of_balance).to be_empty }
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+
+# Tries to break each promise of the database on the app's own connection.
+RSpec.describe "The household wall" do
+  let(:mine) { household! }
+  let(:theirs) { household! }
+  let(:db) { office.database.sequel }
+
+  walled = %i[people places foods packs pack_barcodes keeping_rules lots acts movements lot_events price_observations stored_requests recipes recipe_lines meals meal_events households]
+
+  it "connects as a role that is no superuser, owns nothing and may not step over the wall" do
+    role = db[:pg_roles].where(rolname: Sequel.lit("current_user")).first
+    expect(role).to include(rolsuper: false, rolbypassrls: false, rolcreatedb: false, rolcreaterole: false)
+    expect(db[:pg_tables].where(schemaname: "public", tableowner: role[:rolname]).count).to eq(0)
+  end
+
+  it "has a policy on every table with a household in it" do
+    with_household = db[:pg_attribute].join(:pg_class, oid: :attrelid).join(:pg_namespace, oid: Sequel[:pg_class][:relnamespace])
+                                      .where(attname: "household_id", relkind: "r", nspname: "public").exclude(relname: "memberships").select_map(:relname)
+    secured = db[:pg_class].where(relrowsecurity: true).select_map(:relname)
+    policies = db[:pg_policies].where(schemaname: "public").select_map(:tablename)
+    expect(with_household - secured).to be_empty
+    expect(with_household - policies).to be_empty
+    expect(with_household.map(&:to_sym)).to include(*(walled - [:households]))
+  end
+
+  walled.each do |table|
+    it "shows no row of #{table} while no household is set" do
+      put_away(mine, "canned-chickpeas", "cupboard")
+      expect(db[table].count).to eq(0)
+    end
+  end
+
+  it "shows one household nothing of another, whatever it asks" do
+    done = put_away(theirs, "canned-chickpeas", "cupboard", price_minor: 99)
+    office.database.within(mine.household_id) do |inner|
+      expect(inner[:lots].where(id: done["lot_id"]).count).to eq(0)
+      expect(inner[:lots].where(household_id: theirs.household_id).count).to eq(0)
+      expect(inner[:households].select_map(:id)).to eq([mine.household_id])
+    end
+  end
+
+  it "refuses to write into another household" do
+    id = theirs.household_id
+    expect { office.database.within(mine.household_id) { |inner| inner[:people].insert(household_id: id, name: "Guest") } }.to raise_error(Sequel::DatabaseError, /row-level security/)
+    office.database.within(mine.household_id) { |inner| expect(inner[:places].where(household_id: id).update(name: "Mine now")).to eq(0) }
+  end
+
+  it "refuses a stack whose food belongs to another household" do
+    food = food_id(theirs, "honey")
+    place = place_id(mine, "cupboard")
+    expect do
+      inside(mine) { |house| house.lots.add(food_id: food, place_id: place, start_place_id: place, dimension: "mass", situation: "bought_sealed") }
+    end.to raise_error(Sequel::ForeignKeyConstraintViolation, /lots_food_same_household/)
+  end
+
+  it "would let rows through if a policy were dropped, so this spec can fail" do
+    mine
+    Sequel.connect(HouseSupport.owner_url) do |owner|
+      owner.transaction(rollback: :always) do
+        owner.run("ALTER TABLE places DISABLE ROW LEVEL SECURITY")
+        owner.run("SET LOCAL ROLE nut_shelf_app")
+        expect(owner[:places].count).to be_positive
+      end
+    end
+  end
+end

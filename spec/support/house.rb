@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require_relative "../../boot/office"
+require_relative "../../desk/household_maker"
+Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].sort.each { |file| require_relative "../../desk/acts/#{File.basename(file, '.rb')}" }
+
+# A database of its own for the specs, and fresh households in it.
+module HouseSupport
+  NAME = "nut_shelf_test"
+  TODAY = Date.new(2026, 11, 24)
+
+  # A clock the spec sets.
+  class SpecClock
+    attr_accessor :day
+
+    def initialize = @day = TODAY
+
+    def today(_zone = nil) = day
+
+    def zone_known?(name) = NutShelf::Boot::Clock.zone_known?(name)
+  end
+
+  class << self
+    def owner_url = @owner_url ||= NutShelf::Boot::Settings.foreign_url || NutShelf::Boot::Wiring.owner_url(NAME)
+
+    def app_url
+      @app_url ||= begin
+        NutShelf::Store::Owner.drop(owner_url) unless NutShelf::Boot::Settings.foreign_url
+        NutShelf::Boot::Wiring.prepare(NAME)
+      end
+    end
+
+    def office = @office ||= NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
+
+    def clock = @clock ||= SpecClock.new
+
+    def next_number = @number = (@number || 0) + 1
+  end
+
+  def office = HouseSupport.office
+
+  def clock = HouseSupport.clock
+
+  # A fresh household with a keeper.
+  def household!(role: "keeper", people: 2)
+    number = HouseSupport.next_number
+    account = office.database.outside { |db| db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}") }
+    id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "House #{number}", time_zone: "UTC", people: people })
+    NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: role)
+  end
+
+  def key! = "spec-key-#{HouseSupport.next_number}-#{rand(10**12)}"
+
+  def act(klass, who, input, key: key!) = NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key)
+
+  def inside(who) = office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+
+  def lot(who, id) = inside(who) { |house| house.lots.one(id) }
+
+  def food_id(who, key) = inside(who) { |house| house.foods.by_key([key]).fetch(key)[:id] }
+
+  def place_id(who, kind) = inside(who) { |house| house.places.all.find { |row| row[:kind] == kind }[:id] }
+
+  # put_away(who, "canned-chickpeas", "cupboard", count: "3", amount: "400", unit: "g")
+  def put_away(who, key, kind, **more)
+    input = { food_id: food_id(who, key), place_id: place_id(who, kind), count: "1", amount: "400", unit: "g", **more }
+    act(:PutAway, who, input.compact)
+  end
+end
+
+RSpec.configure do |config|
+  config.include HouseSupport
+  config.before { HouseSupport.clock.day = HouseSupport::TODAY }
+end
