@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Whatever registry this machine's RubyGems is set to; the versions are pinned in gems.lock.
-source Gem.sources.first.then { |place| place.respond_to?(:uri) ? place.uri.to_s : place.to_s }
+source(Gem.sources.first.then { |place| place.respond_to?(:uri) ? place.uri.to_s : place.to_s })
 
 gem "argon2", "~> 2.3"
 gem "json_schemer", "~> 2.4"

@@ -5,7 +5,7 @@ require "rack/attack"
 require_relative "auth"
 require_relative "pages"
 require_relative "shield"
-Dir[File.join(__dir__, "resources", "*.rb")].sort.each { |file| require_relative "resources/#{File.basename(file, ".rb")}" }
+Dir[File.join(__dir__, "resources", "*.rb")].each { |file| require_relative "resources/#{File.basename(file, ".rb")}" }
 
 module NutShelf
   module Api

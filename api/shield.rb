@@ -56,7 +56,10 @@ module NutShelf
           now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
           @counts.delete_if { |_, (_, ends)| ends < now } if @counts.size > 10_000
           count, ends = @counts[key]
-          count, ends = [0, now + expires_in] if count.nil? || ends < now
+          if count.nil? || ends < now
+            count = 0
+            ends = now + expires_in
+          end
           @counts[key] = [count + amount, ends]
           count + amount
         end

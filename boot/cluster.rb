@@ -92,7 +92,7 @@ module NutShelf
 
       def run(program, *args)
         output, status = command(program, *args)
-        raise Failed, "#{program} failed: #{output}\n#{File.file?(log) ? File.read(log).lines.last(5).join : ''}" unless status.success?
+        raise Failed, "#{program} failed: #{output}\n#{File.read(log).lines.last(5).join if File.file?(log)}" unless status.success?
       end
 
       # The server must not hold our pipes open, so its output goes to a file of its own.

@@ -21,7 +21,7 @@ module NutShelf
       def demo? = ENV["NUT_SHELF_DEMO"] == "1"
 
       # @return [String] build stamp for the ETag
-      def build = @build ||= (blank(ENV.fetch("NUT_SHELF_BUILD", nil)) || SecureRandom.hex(4))
+      def build = @build ||= blank(ENV.fetch("NUT_SHELF_BUILD", nil)) || SecureRandom.hex(4)
 
       # A secret that survives restarts, made once and readable by its owner alone.
       def secret(name, bytes = 48)

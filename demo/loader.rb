@@ -7,7 +7,7 @@ require_relative "routine"
 require_relative "../boot/office"
 require_relative "../desk/household_maker"
 require_relative "../desk/lexicon_of"
-Dir[File.expand_path("../desk/acts/*.rb", __dir__)].sort.each { |file| require_relative "../desk/acts/#{File.basename(file, '.rb')}" }
+Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each { |file| require_relative "../desk/acts/#{File.basename(file, '.rb')}" }
 require_relative "../api/views/draft_view"
 require_relative "../api/views/plan_view"
 
@@ -61,7 +61,7 @@ module NutShelf
       end
 
       def furnish(house)
-        Household::PEOPLE.each { |person| house.household.add_person(**person.merge(portion_factor: BigDecimal(person[:portion_factor]))) }
+        Household::PEOPLE.each { |person| house.household.add_person(**person, portion_factor: BigDecimal(person[:portion_factor])) }
         Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
       end
 

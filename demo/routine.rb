@@ -14,11 +14,11 @@ module NutShelf
                ["cheddar", 40, %w[piet], [3]], ["carrots", 2, %w[ines], [2, 4, 6]], ["ground-coffee", 20, %w[tomas], (0..6)], ["peanut-butter", 30, %w[juna], [2, 5]]].freeze
       ON_DAYS = {
         "2026-10-10" => [["move", "beef-mince", "Chest freezer", "tomas"]], "2026-10-24" => [["move", "chicken-thighs", "Chest freezer", "tomas"]],
-        "2026-09-22" => [["open", "plum jam", "ines"]], "2026-10-05" => [["open", "flour-white", "ines"]], "2026-10-12" => [["open", "olive-oil", "ines"]],
-        "2026-10-03" => [["throw", "apples", "2", "composted", "turned", "ines"]], "2026-10-18" => [["throw", "bananas", "2", "composted", "turned", "wren"]],
-        "2026-10-31" => [["throw", "plain-yoghurt", "125", "binned", "forgotten", "tomas"]], "2026-11-08" => [["take", "sauerkraut", "680", "tomas"]],
-        "2026-11-18" => [["look", "sauerkraut", "good", "ines"]], "2026-11-20" => [["take", "uht-milk", "300", "ines"]], "2026-11-21" => [["take", "walnuts", "20", "juna"]],
-        "2026-11-15" => [["take", "flour-wholemeal", "300", "ines"]], "2026-11-22" => [["take", "cheddar", "120", "juna"], ["take", "passata", "250", "ines"]],
+        "2026-09-22" => [["open", "plum jam", "ines"]], "2026-10-05" => [%w[open flour-white ines]], "2026-10-12" => [%w[open olive-oil ines]],
+        "2026-10-03" => [%w[throw apples 2 composted turned ines]], "2026-10-18" => [%w[throw bananas 2 composted turned wren]],
+        "2026-10-31" => [%w[throw plain-yoghurt 125 binned forgotten tomas]], "2026-11-08" => [%w[take sauerkraut 680 tomas]],
+        "2026-11-18" => [%w[look sauerkraut good ines]], "2026-11-20" => [%w[take uht-milk 300 ines]], "2026-11-21" => [%w[take walnuts 20 juna]],
+        "2026-11-15" => [%w[take flour-wholemeal 300 ines]], "2026-11-22" => [%w[take cheddar 120 juna], %w[take passata 250 ines]],
         "2026-11-23" => [["take", "hummus", "100", "wren"], ["take", "canned-chickpeas", "250", "tomas"], ["move", "beef-mince@freezer", "Fridge", "tomas", "400"]]
       }.freeze
       LEVELS = { "salt" => "plenty", "vegetable-oil" => "half", "paprika" => "half", "curry-powder" => "low", "cumin-ground" => "half", "cinnamon-ground" => "plenty", "black-pepper-ground" => "half",

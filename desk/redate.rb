@@ -20,7 +20,7 @@ module NutShelf
       def columns(lot)
         dating = judge(lot)
         { **dating.to_h.slice(:quality_until, :safety_until, :ready_on, :usable_until, :stopped), basis: dating.basis.to_s, steps: dating.steps,
-          flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
+                                                                                                  flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
       end
 
       private

@@ -135,7 +135,7 @@ module NutShelf
 
       def number(field)
         text = cell(field) or return
-        value = Core::LabelLine::Numbers.value(decimal_point(text[/\A[\d.,\/]+/].to_s))
+        value = Core::LabelLine::Numbers.value(decimal_point(text[%r{\A[\d.,/]+}].to_s))
         return value if value&.positive? && text.match?(%r{\A[\d.,/]+\s*\p{L}*\z})
         return problem(field, "“#{text}” is no number above zero.") unless text.match?(/\d\s*(x|\p{L})/)
 

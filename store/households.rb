@@ -39,7 +39,7 @@ module NutShelf
         found.order(:household_id).first
       end
 
-      def self.any?(db) = !db[:memberships].empty?
+      def self.empty?(db) = db[:memberships].empty?
 
       # @return [Integer] id of the new household
       def self.make(db, account_id:, **facts)

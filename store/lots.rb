@@ -54,6 +54,13 @@ module NutShelf
 
       def add_many(list) = db[:lots].multi_insert(list.map { |facts| { household_id: household_id, **wrapped(facts) } }, return: :primary_key)
 
+      # Said before thousands of rows are written at once: plans cached while the tables were small would
+      # read them from end to end for each row.
+      def expect_many
+        db.run("SET LOCAL enable_seqscan = off")
+        db.run("DISCARD PLANS")
+      end
+
       def update(id, changes) = rows(:lots).where(id: id).update(wrapped(changes))
 
       def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all

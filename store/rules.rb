@@ -12,7 +12,7 @@ module NutShelf
       def own
         rows(:keeping_rules).all.to_h do |row|
           [row.values_at(:scope, :place, :state), Core::KeepingRow.new(**row.slice(:scope, :place, :state, :low, :high), kind: row[:kind].to_sym, own_reason: row[:reason],
-                                                                                                           signs_to_discard: "", method: "", caution: "")]
+                                                                                                                         signs_to_discard: "", method: "", caution: "")]
         end
       end
     end

@@ -33,7 +33,7 @@ module NutShelf
           office.database.outside do |db|
             db.transaction do
               db.get(Sequel.function(:pg_advisory_xact_lock, 720_411))
-              refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") if Store::Households.any?(db)
+              refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
               account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: Argon2::Password.new(t_cost: 2, m_cost: 16).create(input[:password]))
               Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people) })
               account
@@ -43,7 +43,7 @@ module NutShelf
 
         def session_view(account_id)
           member, account = account_id && office.database.outside { |db| [Store::Households.membership(db, account_id), db[:accounts].first(id: account_id)] }
-          base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| !Store::Households.any?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
+          base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
                    today: office.clock.today.iso8601, person: nil, household: nil }
           member ? base.merge(signed(member, account)) : base
         end

@@ -63,7 +63,7 @@ module NutShelf
         small, big = dimension == "mass" ? %w[g kg] : %w[ml l]
         return "#{amount} #{small}" if amount < 1000
 
-        amount % 1000 == 0 ? "#{amount / 1000} #{big}" : Core::Wording.free(Core::Quantity.new(amount.to_r, dimension.to_sym))
+        (amount % 1000).zero? ? "#{amount / 1000} #{big}" : Core::Wording.free(Core::Quantity.new(amount.to_r, dimension.to_sym))
       end
 
       def worded(row)

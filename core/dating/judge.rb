@@ -41,15 +41,15 @@ module NutShelf
 
       def date(today)
         start
-        @story.events.each { |event| public_send_event(event) }
+        @story.events.each { |event| take_in(event) }
         answer(today)
       end
 
       private
 
-      def public_send_event(event)
+      def take_in(event)
         case event.kind
-        when :opened then open(event.on)
+        when :opened then opened(event.on)
         when :frozen then freeze_on(event.on)
         when :thawed then thaw(event.on)
         when :moved then move(event.on, event.place)
@@ -120,7 +120,7 @@ module NutShelf
 
       # --- what happened later
 
-      def open(on)
+      def opened(on)
         sealed = [@quality, @safety, @clock]
         @sealed = false
         @situation = "opened"

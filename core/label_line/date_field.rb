@@ -13,7 +13,8 @@ module NutShelf
         KINDS = {
           %w[best before end] => "best_before", %w[best before] => "best_before", %w[best by] => "best_before", %w[best until] => "best_before",
           %w[b / b] => "best_before", %w[bb] => "best_before", %w[bbe] => "best_before", %w[bbd] => "best_before", %w[bbf] => "best_before", %w[oldest] => "best_before",
-          %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before", %w[used by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
+          %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before",
+          %w[used by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
           %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
           %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen",
           %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",

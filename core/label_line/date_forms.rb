@@ -71,7 +71,10 @@ module NutShelf
 
         def in_span(index)
           number, length = Numbers.at(@line, index + 1)
-          number, length = [1, 1] if number.nil? && %w[a an].include?(@line.text(index + 1))
+          if number.nil? && %w[a an].include?(@line.text(index + 1))
+            number = 1
+            length = 1
+          end
           date = number && span_from(number, @line.text(index + 1 + length), 1)
           date && found([exact(date)], length + 2)
         end
@@ -119,8 +122,8 @@ module NutShelf
 
         # "fri 4 dec": the date decides, the weekday is only said along with it.
         def weekday_with_date(at, from)
-          inner = @line[at + 1]&.num? && number_date(at + 1)
-          inner && inner.readings.any? { |reading| reading.precision == :day } ? found(inner.readings, inner.length + at + 1 - from) : nil
+          inner = @line[at + 1]&.num? ? number_date(at + 1) : nil
+          inner&.readings&.any? { |reading| reading.precision == :day } ? found(inner.readings, inner.length + at + 1 - from) : nil
         end
 
         def weekday_readings(number, word)

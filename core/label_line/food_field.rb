@@ -74,7 +74,7 @@ module NutShelf
           return hints.include?("leftover") ? -3 : 0 unless phrase.hint
           return 8 if hints.include?(phrase.hint)
 
-          phrase.hint == "leftover" || phrase.hint == "home_made" ? -20 : 0
+          %w[leftover home_made].include?(phrase.hint) ? -20 : 0
         end
 
         def hints

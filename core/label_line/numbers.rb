@@ -63,7 +63,7 @@ module NutShelf
           number = WORDS[text].to_r
           return [number * 12, 2] if text != "dozen" && line.text(index + 1) == "dozen"
           return [number + WORDS[line.text(index + 1)], 2] if number >= 20 && (1..9).cover?(WORDS[line.text(index + 1)])
-          return [number + 1/2r, 4] if line.text(index + 1) == "and" && line.text(index + 2) == "a" && line.text(index + 3) == "half"
+          return [number + (1/2r), 4] if line.text(index + 1) == "and" && line.text(index + 2) == "a" && line.text(index + 3) == "half"
 
           [number, line.text(index + 1) == "of" && %w[couple pair].include?(text) ? 2 : 1]
         end

@@ -49,7 +49,7 @@ module NutShelf
           readings = readings.select { |reading| reading.precision == :day } if separator == "." && !@after_kind
           return if readings.empty? && !@after_kind
 
-          found(readings, 1, doubtful: separator == "." || separator == "-")
+          found(readings, 1, doubtful: [".", "-"].include?(separator))
         end
 
         # Nobody writes 1.09 for the first of September, but everybody does for a price.
@@ -65,7 +65,7 @@ module NutShelf
 
         # "3 dec", "3rd of december 2027", "31 may 28"
         def day_month(index, text)
-          day = text.match?(/\A\d{1,2}\z/) ? text.to_i : (return)
+          day = text.match?(/\A\d{1,2}\z/) ? text.to_i : return
           at = index + 1
           at += 1 if ORDINAL.include?(@line.text(at)) || @line.text(at) == "."
           at += 1 if @line.text(at) == "of"

@@ -19,19 +19,19 @@ module NutShelf
           return if (one.length - other.length).abs > limit
 
           rows = [nil, (0..other.length).to_a]
-          one.each_char.with_index(1) do |char, i|
-            rows = [rows[1], next_row(rows, char, one, other, i)]
+          one.each_char.with_index(1) do |char, at|
+            rows = [rows[1], next_row(rows, char, one, other, at)]
             return if rows[1].min > limit
           end
           rows[1].last <= limit ? rows[1].last : nil
         end
 
-        def next_row(rows, char, one, other, i)
+        def next_row(rows, char, one, other, at)
           before, last = rows
-          other.each_char.with_index(1).with_object([i]) do |(letter, j), row|
+          other.each_char.with_index(1).with_object([at]) do |(letter, j), row|
             cost = char == letter ? 0 : 1
             best = [last[j] + 1, row[j - 1] + 1, last[j - 1] + cost].min
-            best = [best, before[j - 2] + 1].min if before && j > 1 && char == other[j - 2] && one[i - 2] == letter
+            best = [best, before[j - 2] + 1].min if before && j > 1 && char == other[j - 2] && one[at - 2] == letter
             row << best
           end
         end

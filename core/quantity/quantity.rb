@@ -53,7 +53,7 @@ module NutShelf
 
       # @param factor [Integer, Rational, BigDecimal]
       # @return [Quantity]
-      def *(factor) = self.class.new(amount * self.class.exact(factor), dimension)
+      def *(other) = self.class.new(amount * self.class.exact(other), dimension)
 
       # @param other [Quantity, Integer, Rational] an amount gives a ratio, a number gives an amount
       # @return [Rational, Quantity]

@@ -21,7 +21,7 @@ module NutShelf
       def with(**changes) = self.class.new(**to_h, **changes)
 
       # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
-      def shelf_stable? = !%w[Frozen Fresh\ fruit Fresh\ vegetables Meat\ and\ fish].include?(aisle) && date_kind_usual != "use_by"
+      def shelf_stable? = !["Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish"].include?(aisle) && date_kind_usual != "use_by"
     end
 
     Food::DEFAULTS = { typical_packs: [].freeze, allergens: [].freeze, date_kind_usual: "none", ready_to_eat: false,

@@ -17,6 +17,7 @@ module NutShelf
         file = StockFile.new(room, input)
         refuse(file) if file.problems.any? || file.rows.empty?
         stacks = file.rows.map { |row| stack(row) }
+        house.lots.expect_many
         brought = entry("import", "Brought in #{stacks.size} stacks from a list")
         write(brought, stacks)
         done(brought, stacks: stacks.size)
@@ -25,7 +26,7 @@ module NutShelf
       def refuse(file)
         errors = file.problems.first(100).map { |problem| { pointer: "/line/#{problem.line}/#{problem.column}", detail: problem.reason } }
         raise Invalid.new("#{file.problems.size} things in the list cannot be read, so nothing was taken in.", code: "import_refused", errors: errors,
-                                                                                                              remedy: "Mend them in the list or choose what they mean.")
+                                                                                                               remedy: "Mend them in the list or choose what they mean.")
       end
 
       def stack(row)

@@ -14,7 +14,7 @@ module NutShelf
         on = Date.iso8601(input[:on])
         raise Invalid.new("#{on} has passed.", code: "invalid", pointer: "/on", remedy: "Choose today or a later day.") if on < room.today
 
-        servings = input[:servings] ? BigDecimal(input[:servings]) : BigDecimal(Core::Decimal.print(house.household.portions))
+        servings = BigDecimal(input[:servings] || Core::Decimal.print(house.household.portions))
         id = house.meals.add(on_date: on, meal: input[:meal] || recipe.meal, recipe_id: input[:recipe_id], servings: servings)
         planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime('%a %-d %b')}")
         house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })

@@ -14,6 +14,7 @@ module NutShelf
         refuse_repeated(act)
         @movements = house.ledger.movements(act[:id])
         @events = house.ledger.events(act[:id])
+        house.lots.expect_many if @movements.size > 1000
         lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
         refuse_depended_on(act, lots)
         undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
@@ -36,7 +37,7 @@ module NutShelf
 
         names = later.first(3).map { |row| row[:summary] }.join("; ")
         raise Conflict.new("Later: #{names}. That has to be undone first.", code: "depended_on", act_id: later.last[:id],
-                                                                              remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+                                                                            remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
       end
 
       def shaped = [*@events.map { |event| event[:lot_id] }, *@movements.select { |row| row[:quantity].positive? }.map { |row| row[:lot_id] }].uniq

@@ -51,7 +51,7 @@ RSpec.describe "The door", :api do
     let!(:who) { sign_in(household!) }
     let(:stack) { put_away(who, "canned-chickpeas", "cupboard") }
 
-    inside.select { |verb, _| verb == "post" }.each do |verb, path|
+    inside.select { |pair| pair.first == "post" }.each do |verb, path|
       it "#{path} refuses a wrong token, broken JSON, wrong types, NUL bytes and ten megabytes" do
         call_route(verb, path, token: "no such token")
         expect([status, JSON.parse(last_response.body)["code"]]).to eq([403, "csrf"])

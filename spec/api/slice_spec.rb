@@ -10,7 +10,8 @@ RSpec.describe "The slice", :api do
     draft = tell("/api/label-line", { text: line })
     printed = %w[best_before use_by].include?(draft["date_kind"])
     tell("/api/stacks", { food_id: draft.dig("food", "id"), place_id: draft.dig("place", "id"), count: draft["count"], amount: draft["amount"], unit: draft["amount"] && draft["unit"], noun: draft["amount"] ? nil : draft["unit"],
-                          printed_on: printed ? draft["date"] : nil, printed_kind: printed ? draft["date_kind"] : nil, price_minor: draft["price_minor"], state: draft["state"], opened_on: draft["opened_on"], **corrections }.compact)
+                          printed_on: printed ? draft["date"] : nil, printed_kind: printed ? draft["date_kind"] : nil, price_minor: draft["price_minor"],
+                          state: draft["state"], opened_on: draft["opened_on"], **corrections }.compact)
   end
 
   it "goes from a line of words to a stack, a meal, a missing list and a cooked dish, and back" do

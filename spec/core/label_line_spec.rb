@@ -31,11 +31,11 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
     end
   end
 
-  CASES = File.readlines(File.join(__dir__, "label_line_cases.txt"), chomp: true).reject { |row| row.start_with?("#") }.map { |row| row.split(" | ", 2) }.freeze
+  cases = File.readlines(File.join(__dir__, "label_line_cases.txt"), chomp: true).reject { |row| row.start_with?("#") }.map { |row| row.split(" | ", 2) }.freeze
 
-  it("has at least 120 lines with right answers") { expect(CASES.size).to be >= 120 }
+  it("has at least 120 lines with right answers") { expect(cases.size).to be >= 120 }
 
-  CASES.each do |line, answer|
+  cases.each do |line, answer|
     it "reads #{line.inspect}" do
       expect(facts(read(line))).to eq(wanted(answer))
     end

@@ -19,7 +19,9 @@ RSpec.describe "Stock lists", :api do
     seen = preview(german.encode("Windows-1252"))
     expect(seen).to include("encoding" => "Windows-1252", "delimiter" => ";", "decimal" => ",", "ready" => true, "total" => 2)
     expect(seen["columns"].map { |column| column["field"] }).to eq(%w[food count amount place best_before price])
-    expect(seen["rows"].map { |row| row.values_at("food", "amount", "place", "date", "price_minor") }).to eq([["Sieved tomatoes (passata)", "3 x 500 g", "Fridge", "2028-05-31", 345], ["Honey", "2 x 450 g", "Cupboard", "2029-05-31", 101_040]])
+    expect(seen["rows"].map do |row|
+      row.values_at("food", "amount", "place", "date", "price_minor")
+    end).to eq([["Sieved tomatoes (passata)", "3 x 500 g", "Fridge", "2028-05-31", 345], ["Honey", "2 x 450 g", "Cupboard", "2029-05-31", 101_040]])
   end
 
   { "French" => ["Produit,Quantité,Contenu,Emplacement,À consommer de préférence avant,Prix\nPasta,4,500 g,Placard,31/05/2028,3.80\n", %w[food count amount place best_before price]],
@@ -99,7 +101,9 @@ RSpec.describe "Stock lists", :api do
   def facts(list) = list.map { |stack| stack.values_at("food", "name", "amount", "on_hand", "state", "usable_until", "open", "value_minor") }.sort_by(&:to_s)
 
   it "takes ten thousand lines in one go" do
-    text = "food,count,size,best before,price\n#{Array.new(10_000) { |number| "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1.#{number % 90 + 10}\n".sub('Chickpeas, canned', '"Chickpeas, canned"') }.join}"
+    text = "food,count,size,best before,price\n#{Array.new(10_000) do |number|
+      "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1.#{(number % 90) + 10}\n".sub('Chickpeas, canned', '"Chickpeas, canned"')
+    end.join}"
     expect(bring(text)).to include("stacks" => 10_000)
     inside(who) { |house| expect(house.lots.out_of_balance).to be_empty }
   end

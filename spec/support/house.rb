@@ -2,7 +2,7 @@
 
 require_relative "../../boot/office"
 require_relative "../../desk/household_maker"
-Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].sort.each { |file| require_relative "../../desk/acts/#{File.basename(file, '.rb')}" }
+Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each { |file| require_relative "../../desk/acts/#{File.basename(file, '.rb')}" }
 
 # A database of its own for the specs, and fresh households in it.
 module HouseSupport

@@ -20,7 +20,7 @@ Sequel.migration do
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :memberships_account
       foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :memberships_household
       String :role, null: false
-      primary_key [:account_id, :household_id], name: :memberships_pk
+      primary_key %i[account_id household_id], name: :memberships_pk
       constraint(:memberships_role_known, role: %w[keeper helper])
     end
     create_table(:people) do
@@ -30,7 +30,7 @@ Sequel.migration do
       column :portion_factor, "numeric(6,3)", null: false, default: 1
       TrueClass :strict, null: false, default: false
       TrueClass :eats, null: false, default: true
-      unique [:household_id, :id], name: :people_of_household
+      unique %i[household_id id], name: :people_of_household
       constraint(:people_factor_sane, Sequel.lit("portion_factor between 0 and 5"))
     end
     create_table(:places) do
@@ -44,9 +44,9 @@ Sequel.migration do
       Integer :high_c
       Integer :position, null: false, default: 0
       Integer :version, null: false, default: 1
-      unique [:household_id, :id], name: :places_of_household
-      index [:household_id, :name], unique: true, name: :places_name_once
-      foreign_key [:household_id, :parent_id], :places, key: [:household_id, :id], name: :places_parent_same_household
+      unique %i[household_id id], name: :places_of_household
+      index %i[household_id name], unique: true, name: :places_name_once
+      foreign_key %i[household_id parent_id], :places, key: %i[household_id id], name: :places_parent_same_household
       constraint(:places_kind_known, kind: %w[cupboard cool_dark fridge freezer])
       constraint(:places_tier_known, tier: %w[working backstock set_apart])
       constraint(:places_not_own_parent, Sequel.lit("parent_id is null or parent_id <> id"))

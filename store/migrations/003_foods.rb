@@ -21,9 +21,9 @@ Sequel.migration do
       column :archived_at, :timestamptz
       column :merged_into_id, :bigint
       Integer :version, null: false, default: 1
-      unique [:household_id, :id], name: :foods_of_household
-      index [:household_id, :key], unique: true, name: :foods_key_once
-      foreign_key [:household_id, :merged_into_id], :foods, key: [:household_id, :id], name: :foods_merged_same_household
+      unique %i[household_id id], name: :foods_of_household
+      index %i[household_id key], unique: true, name: :foods_key_once
+      foreign_key %i[household_id merged_into_id], :foods, key: %i[household_id id], name: :foods_merged_same_household
       constraint(:foods_dimension_known, dimension: %w[mass volume count])
     end
     run "CREATE INDEX foods_search ON foods USING gin (search_text gin_trgm_ops)"
@@ -34,9 +34,9 @@ Sequel.migration do
       column :amount, "numeric(20,6)", null: false
       String :dimension, null: false
       String :noun, null: false, default: ""
-      unique [:household_id, :id], name: :packs_of_household
-      index [:household_id, :food_id, :amount, :dimension, :noun], unique: true, name: :packs_once
-      foreign_key [:household_id, :food_id], :foods, key: [:household_id, :id], name: :packs_food_same_household
+      unique %i[household_id id], name: :packs_of_household
+      index %i[household_id food_id amount dimension noun], unique: true, name: :packs_once
+      foreign_key %i[household_id food_id], :foods, key: %i[household_id id], name: :packs_food_same_household
       constraint(:packs_amount_positive, Sequel.lit("amount > 0"))
       constraint(:packs_dimension_known, dimension: %w[mass volume count])
     end
@@ -44,8 +44,8 @@ Sequel.migration do
       foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :barcodes_household
       String :code, null: false
       column :pack_id, :bigint, null: false
-      primary_key [:household_id, :code], name: :pack_barcodes_pk
-      foreign_key [:household_id, :pack_id], :packs, key: [:household_id, :id], name: :barcodes_pack_same_household
+      primary_key %i[household_id code], name: :pack_barcodes_pk
+      foreign_key %i[household_id pack_id], :packs, key: %i[household_id id], name: :barcodes_pack_same_household
       constraint(:barcodes_digits, Sequel.lit("code ~ '^[0-9]{8,14}$'"))
     end
     create_table(:keeping_rules) do
@@ -57,7 +57,7 @@ Sequel.migration do
       Integer :high, null: false
       String :kind, null: false
       String :reason, null: false
-      primary_key [:household_id, :scope, :place, :state], name: :keeping_rules_pk
+      primary_key %i[household_id scope place state], name: :keeping_rules_pk
       constraint(:keeping_rules_ordered, Sequel.lit("low between 0 and high"))
       constraint(:keeping_rules_kind_known, kind: %w[safety quality])
     end

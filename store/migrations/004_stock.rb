@@ -37,14 +37,14 @@ Sequel.migration do
       TrueClass :value_estimated, null: false, default: false
       column :on_hand, "numeric(20,6)", null: false, default: 0
       column :value_minor, :bigint, null: false, default: 0
-      unique [:household_id, :id], name: :lots_of_household
-      index [:household_id, :usable_until, :id], name: :lots_on_shelf, where: Sequel.lit("on_hand > 0")
-      index [:household_id, :food_id], name: :lots_by_food
-      foreign_key [:household_id, :food_id], :foods, key: [:household_id, :id], name: :lots_food_same_household
-      foreign_key [:household_id, :place_id], :places, key: [:household_id, :id], name: :lots_place_same_household
-      foreign_key [:household_id, :start_place_id], :places, key: [:household_id, :id], name: :lots_start_same_household
-      foreign_key [:household_id, :pack_id], :packs, key: [:household_id, :id], name: :lots_pack_same_household
-      foreign_key [:household_id, :parent_lot_id], :lots, key: [:household_id, :id], name: :lots_parent_same_household
+      unique %i[household_id id], name: :lots_of_household
+      index %i[household_id usable_until id], name: :lots_on_shelf, where: Sequel.lit("on_hand > 0")
+      index %i[household_id food_id], name: :lots_by_food
+      foreign_key %i[household_id food_id], :foods, key: %i[household_id id], name: :lots_food_same_household
+      foreign_key %i[household_id place_id], :places, key: %i[household_id id], name: :lots_place_same_household
+      foreign_key %i[household_id start_place_id], :places, key: %i[household_id id], name: :lots_start_same_household
+      foreign_key %i[household_id pack_id], :packs, key: %i[household_id id], name: :lots_pack_same_household
+      foreign_key %i[household_id parent_lot_id], :lots, key: %i[household_id id], name: :lots_parent_same_household
       constraint(:lots_never_below_zero, Sequel.lit("on_hand >= 0"))
       constraint(:lots_value_never_below_zero, Sequel.lit("value_minor >= 0"))
       constraint(:lots_dimension_known, dimension: %w[mass volume count])
@@ -61,9 +61,9 @@ Sequel.migration do
       column :noted_at, :timestamptz, null: false, default: Sequel.lit("now()")
       String :summary, null: false
       column :undoes_act_id, :bigint
-      unique [:household_id, :id], name: :acts_of_household
-      index [:household_id, :undoes_act_id], unique: true, name: :acts_undone_once, where: Sequel.lit("undoes_act_id is not null")
-      foreign_key [:household_id, :undoes_act_id], :acts, key: [:household_id, :id], name: :acts_undoes_same_household
+      unique %i[household_id id], name: :acts_of_household
+      index %i[household_id undoes_act_id], unique: true, name: :acts_undone_once, where: Sequel.lit("undoes_act_id is not null")
+      foreign_key %i[household_id undoes_act_id], :acts, key: %i[household_id id], name: :acts_undoes_same_household
     end
     create_table(:movements) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :movements_pk
@@ -74,10 +74,10 @@ Sequel.migration do
       column :value_minor, :bigint, null: false
       String :reason, null: false
       String :why, null: false, default: ""
-      index [:household_id, :lot_id], name: :movements_by_lot
-      index [:household_id, :act_id], name: :movements_by_act
-      foreign_key [:household_id, :act_id], :acts, key: [:household_id, :id], name: :movements_act_same_household
-      foreign_key [:household_id, :lot_id], :lots, key: [:household_id, :id], name: :movements_lot_same_household
+      index %i[household_id lot_id], name: :movements_by_lot
+      index %i[household_id act_id], name: :movements_by_act
+      foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :movements_act_same_household
+      foreign_key %i[household_id lot_id], :lots, key: %i[household_id id], name: :movements_lot_same_household
       constraint(:movements_reason_known, reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone])
     end
     create_table(:lot_events) do
@@ -88,10 +88,10 @@ Sequel.migration do
       String :kind, null: false
       column :before, :jsonb, null: false
       column :after, :jsonb, null: false
-      index [:household_id, :lot_id], name: :lot_events_by_lot
-      index [:household_id, :act_id], name: :lot_events_by_act
-      foreign_key [:household_id, :act_id], :acts, key: [:household_id, :id], name: :lot_events_act_same_household
-      foreign_key [:household_id, :lot_id], :lots, key: [:household_id, :id], name: :lot_events_lot_same_household
+      index %i[household_id lot_id], name: :lot_events_by_lot
+      index %i[household_id act_id], name: :lot_events_by_act
+      foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :lot_events_act_same_household
+      foreign_key %i[household_id lot_id], :lots, key: %i[household_id id], name: :lot_events_lot_same_household
     end
     create_table(:price_observations) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :price_observations_pk
@@ -103,10 +103,10 @@ Sequel.migration do
       column :amount, "numeric(20,6)", null: false
       String :dimension, null: false
       Date :observed_on, null: false
-      index [:household_id, :food_id, :observed_on], name: :prices_by_food
-      foreign_key [:household_id, :food_id], :foods, key: [:household_id, :id], name: :prices_food_same_household
-      foreign_key [:household_id, :pack_id], :packs, key: [:household_id, :id], name: :prices_pack_same_household
-      foreign_key [:household_id, :act_id], :acts, key: [:household_id, :id], name: :prices_act_same_household
+      index %i[household_id food_id observed_on], name: :prices_by_food
+      foreign_key %i[household_id food_id], :foods, key: %i[household_id id], name: :prices_food_same_household
+      foreign_key %i[household_id pack_id], :packs, key: %i[household_id id], name: :prices_pack_same_household
+      foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :prices_act_same_household
       constraint(:prices_positive, Sequel.lit("price_minor >= 0 and amount > 0"))
     end
     create_table(:stored_requests) do
@@ -116,7 +116,7 @@ Sequel.migration do
       String :request_hash, null: false
       String :answer
       column :stored_at, :timestamptz, null: false, default: Sequel.lit("now()")
-      primary_key [:household_id, :account_id, :key], name: :stored_requests_pk
+      primary_key %i[household_id account_id key], name: :stored_requests_pk
     end
     run <<~SQL
       CREATE FUNCTION keep_on_hand() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public, pg_temp AS $$

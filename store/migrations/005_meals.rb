@@ -17,8 +17,8 @@ Sequel.migration do
       TrueClass :freezes, null: false
       column :steps, "text[]", null: false
       column :tags, "text[]", null: false
-      unique [:household_id, :id], name: :recipes_of_household
-      index [:household_id, :key], unique: true, name: :recipes_key_once
+      unique %i[household_id id], name: :recipes_of_household
+      index %i[household_id key], unique: true, name: :recipes_key_once
     end
     create_table(:recipe_lines) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :recipe_lines_pk
@@ -30,9 +30,9 @@ Sequel.migration do
       TrueClass :optional, null: false
       column :substitutes, :jsonb, null: false, default: "{}"
       String :note, null: false, default: ""
-      index [:household_id, :recipe_id], name: :recipe_lines_by_recipe
-      foreign_key [:household_id, :recipe_id], :recipes, key: [:household_id, :id], name: :lines_recipe_same_household
-      foreign_key [:household_id, :food_id], :foods, key: [:household_id, :id], name: :lines_food_same_household
+      index %i[household_id recipe_id], name: :recipe_lines_by_recipe
+      foreign_key %i[household_id recipe_id], :recipes, key: %i[household_id id], name: :lines_recipe_same_household
+      foreign_key %i[household_id food_id], :foods, key: %i[household_id id], name: :lines_food_same_household
     end
     create_table(:meals) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :meals_pk
@@ -42,9 +42,9 @@ Sequel.migration do
       column :recipe_id, :bigint, null: false
       column :servings, "numeric(8,3)", null: false
       String :status, null: false, default: "planned"
-      unique [:household_id, :id], name: :meals_of_household
-      index [:household_id, :on_date], name: :meals_by_day
-      foreign_key [:household_id, :recipe_id], :recipes, key: [:household_id, :id], name: :meals_recipe_same_household
+      unique %i[household_id id], name: :meals_of_household
+      index %i[household_id on_date], name: :meals_by_day
+      foreign_key %i[household_id recipe_id], :recipes, key: %i[household_id id], name: :meals_recipe_same_household
       constraint(:meals_meal_known, meal: %w[breakfast lunch dinner snack])
       constraint(:meals_status_known, status: %w[planned cooked dropped])
       constraint(:meals_servings_positive, Sequel.lit("servings > 0"))
@@ -56,10 +56,10 @@ Sequel.migration do
       column :meal_id, :bigint, null: false
       column :before, :jsonb, null: false
       column :after, :jsonb, null: false
-      index [:household_id, :act_id], name: :meal_events_by_act
-      index [:household_id, :meal_id], name: :meal_events_by_meal
-      foreign_key [:household_id, :act_id], :acts, key: [:household_id, :id], name: :meal_events_act_same_household
-      foreign_key [:household_id, :meal_id], :meals, key: [:household_id, :id], name: :meal_events_meal_same_household
+      index %i[household_id act_id], name: :meal_events_by_act
+      index %i[household_id meal_id], name: :meal_events_by_meal
+      foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :meal_events_act_same_household
+      foreign_key %i[household_id meal_id], :meals, key: %i[household_id id], name: :meal_events_meal_same_household
     end
   end
 end
