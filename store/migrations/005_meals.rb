@@ -30,7 +30,7 @@ Sequel.migration do
       TrueClass :optional, null: false
       column :substitutes, :jsonb, null: false, default: "{}"
       String :note, null: false, default: ""
-      index %i[household_id recipe_id], name: :recipe_lines_by_recipe
+      index %i[recipe_id household_id], name: :recipe_lines_by_recipe
       foreign_key %i[household_id recipe_id], :recipes, key: %i[household_id id], name: :lines_recipe_same_household
       foreign_key %i[household_id food_id], :foods, key: %i[household_id id], name: :lines_food_same_household
     end
@@ -56,8 +56,8 @@ Sequel.migration do
       column :meal_id, :bigint, null: false
       column :before, :jsonb, null: false
       column :after, :jsonb, null: false
-      index %i[household_id act_id], name: :meal_events_by_act
-      index %i[household_id meal_id], name: :meal_events_by_meal
+      index %i[act_id household_id], name: :meal_events_by_act
+      index %i[meal_id household_id], name: :meal_events_by_meal
       foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :meal_events_act_same_household
       foreign_key %i[household_id meal_id], :meals, key: %i[household_id id], name: :meal_events_meal_same_household
     end
