@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { setNonce } from "get-nonce";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
@@ -13,7 +13,9 @@ if (nonce) setNonce(nonce);
 applyTheme();
 
 const away = (error: unknown) => error instanceof Problem && error.away;
+const tell = (name: string) => void window.dispatchEvent(new Event(name));
 const client = new QueryClient({
+  queryCache: new QueryCache({ onError: (error) => away(error) && tell("house-away"), onSuccess: () => tell("house-back") }),
   defaultOptions: {
     queries: {
       staleTime: 4000,

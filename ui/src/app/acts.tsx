@@ -25,6 +25,7 @@ interface Acts {
 
 const Context = createContext<Acts | null>(null);
 const RETRY = 2500;
+const DOUBLE = 600;
 
 export function useActs(): Acts {
   const acts = use(Context);
@@ -66,6 +67,8 @@ export function ActsProvider({ children }: { children: ReactNode }) {
   const [report, say] = useState<Report | null>(null);
   const [away, setAway] = useState(false);
   const sending = useRef(new Set<string>());
+  const fresh = useRef<{ intent: string; at: number }>({ intent: "", at: 0 });
+  useAway(setAway);
 
   const sendLetter = useCallback(
     async (entry: outbox.Letter): Promise<Done | null> => {
@@ -89,12 +92,20 @@ export function ActsProvider({ children }: { children: ReactNode }) {
 
   useRetry(pending, sendLetter);
   const acts = useMemo<Acts>(() => {
-    const act = (path: string, body: unknown, words: string) => {
+    const act = async (path: string, body: unknown, words: string) => {
+      // A double click is one intent; a second touch a moment later is another.
+      const intent = path + JSON.stringify(body);
+      const now = performance.now();
+      if (fresh.current.intent === intent && now - fresh.current.at < DOUBLE) return null;
+      fresh.current = { intent, at: now };
       const entry = outbox.letter(path, body, words);
       outbox.store(entry);
       return sendLetter(entry);
     };
-    const later = (line: string) => outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
+    const later = (line: string) => {
+      setAway(true);
+      outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
+    };
     const undo = async (actId: number) => void (await act(`/api/acts/${actId}/undo`, {}, "undo"));
     return { act, later, undo, report, say, pending, away };
   }, [sendLetter, report, pending, away]);
@@ -122,6 +133,20 @@ async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refr
   outbox.drop(entry.key);
   say({ text: error.message, problem: error });
   return null;
+}
+
+/** Whether the house answers, as every read finds out by itself. */
+function useAway(setAway: (away: boolean) => void): void {
+  useEffect(() => {
+    const gone = () => setAway(true);
+    const back = () => setAway(false);
+    window.addEventListener("house-away", gone);
+    window.addEventListener("house-back", back);
+    return () => {
+      window.removeEventListener("house-away", gone);
+      window.removeEventListener("house-back", back);
+    };
+  }, [setAway]);
 }
 
 /** Tries again, oldest first, until the house answers. Letters of an earlier visit are tried at once. */

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+RSpec.describe "Every view", :browser do
+  let(:who) { household! }
+
+  before do
+    put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2026-11-27", printed_kind: "best_before")
+    put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2026-11-26", printed_kind: "best_before")
+    put_away(who, "beef-mince", "fridge", printed_on: "2026-11-20", printed_kind: "use_by")
+    put_away(who, "canned-sardines", "cupboard", amount: "85", printed_on: "2026-10-31", printed_kind: "best_before")
+    put_away(who, "frozen-peas", "freezer", amount: "1000", printed_on: "2027-05-31", printed_kind: "best_before")
+    put_away(who, "honey", "cupboard", amount: "450")
+    put_away(who, "avocado", "cupboard", count: "2", amount: "1", unit: "piece", state: "unripe")
+    salt = put_away(who, "salt", "cupboard", amount: "500", printed_on: "2028-01-31", printed_kind: "best_before")
+    act(:SetLevel, who, { lot_id: salt["lot_id"], level: "half" })
+    open = put_away(who, "uht-milk", "cupboard", amount: "1000", unit: "ml", printed_on: "2027-03-31", printed_kind: "best_before")
+    act(:Open, who, { lot_id: open["lot_id"] })
+    recipe = inside(who) { |house| house.recipes.values.find { |_, value| value.lines.any? { |entry| entry.food_key == "canned-chickpeas" } }.first }
+    @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
+  end
+
+  def views
+    stack = inside(who) { |house| house.lots.shelf.all.first[:id] }
+    { "/" => "h1", "/shelf" => ".chip", "/shelf?as=table" => "[role=table]", "/shelf?stack=#{stack}" => "[role=dialog] li", "/meals" => "article", "/meals/#{@meal}" => "ol", "/shop" => "h1", "/bring-in" => "input[type=file]" }
+  end
+
+  %w[light dark].each do |theme|
+    { "wide" => BrowserSupport::WIDE, "phone" => BrowserSupport::PHONE }.each do |name, pair|
+      it "has nothing axe complains of, #{theme} and #{name}" do
+        enter(who)
+        page.execute_script("localStorage.setItem('nut-shelf.theme', '#{theme}')")
+        size(pair)
+        views.each do |path, sign|
+          visit path
+          expect(page).to have_css(sign)
+          expect(page).to have_no_css("[role=status]", text: "…")
+          expect_accessible("#{path} #{theme} #{name}")
+        end
+      end
+    end
+  end
+
+  it "has doors that axe finds nothing on" do
+    visit "/"
+    expect(page).to have_button("Sign in")
+    expect_accessible("sign-in")
+  end
+
+  it "shows unsure labels and the one-hand form without a complaint" do
+    enter(who)
+    fill_in "Label line: what do you put away?", with: "grog 500g mar 27"
+    expect(page).to have_content("Which food is it?")
+    expect_accessible("an unsure line")
+    fill_in "Label line: what do you put away?", with: ""
+    click_button "With one hand"
+    expect(page).to have_css("[role=dialog]")
+    expect_accessible("one hand")
+  end
+end

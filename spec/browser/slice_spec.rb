@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser"
+
+RSpec.describe "The interface", :browser do
+  let(:who) { household! }
+
+  def stacks = inside(who) { |house| house.lots.shelf.all }
+
+  it "goes from the label line to a cooked dish and back, after a reload too" do
+    enter(who)
+    expect(page).to have_content("Start with one place")
+    line("250 g passata ub tomorrow fridge")
+    expect(page).to have_content("Put away 250 g Sieved tomatoes (passata)")
+    line("2 tins chickpeas 400 g bb 5/2028 cupboard 0.89 each")
+    expect(page).to have_content("Put away 2 x 400 g Chickpeas, canned")
+    expect(page).to have_css("h2", text: "Front of the shelf")
+
+    click_link "Meals"
+    first(:button, "Put on", exact: false).click
+    expect(page).to have_link("Cook", exact: false)
+    click_link "Shop"
+    expect(page).to have_css("input[type=checkbox]")
+    first("input[type=checkbox]").click
+    expect(find("[data-label-line]").value).not_to eq("")
+    find("[data-label-line]").send_keys(:enter)
+    expect(page).to have_field("Label line: what do you put away?", with: "")
+    expect(page).to have_button("Undo")
+
+    before = stacks.sum { |row| row[:value_minor] }
+    click_link "Meals"
+    first(:link, "Cook", exact: false).click
+    click_button "Cooked"
+    expect(page).to have_content(/Cooked .+/)
+    expect(stacks.sum { |row| row[:value_minor] }).to be < before
+    visit page.current_path
+    click_button "Lately"
+    first(:button, "Undo: Cooked", exact: false).click
+    expect(page).to have_content("Undone: Cooked")
+    expect(stacks.sum { |row| row[:value_minor] }).to eq(before)
+  end
+
+  it "asks where it is unsure and never guesses a date" do
+    enter(who)
+    fill_in "Label line: what do you put away?", with: "passata 500g mar 27 cupboard"
+    expect(page).to have_content("Which date is meant?")
+    find("[data-label-line]").send_keys(:enter)
+    expect(page).to have_content("Answer the dashed labels first.")
+    click_button "end of Mar 2027"
+    find("[data-label-line]").send_keys(:enter)
+    expect(page).to have_content("Put away 500 g")
+    expect(stacks.first[:usable_until]).to eq(Date.new(2027, 3, 31))
+  end
+
+  it "keeps what is typed while the database is away and sends it once" do
+    enter(who)
+    gate.shut = true
+    line("2 jars honey cupboard")
+    expect(page).to have_content("The database is away")
+    visit page.current_path
+    expect(page).to have_content("Try again").or have_content("not answering")
+    gate.shut = false
+    expect(page).to have_content("Put away 2 jars Honey", wait: 20)
+    expect(page).to have_no_content("The database is away")
+    expect(stacks.map { |row| row[:on_hand].to_i }).to eq([2])
+  end
+
+  it "takes one on a double click" do
+    put_away(who, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before")
+    enter(who)
+    visit "/shelf?stack=#{stacks.first[:id]}"
+    expect(page).to have_button("Take one")
+    page.execute_script("const b = [...document.querySelectorAll('button')].find((x) => x.textContent === 'Take one'); b.click(); b.click();")
+    expect(page).to have_content("Took 400 g")
+    expect(page).to have_content("4 x 400 g")
+    expect(stacks.first[:on_hand].to_i).to eq(1600)
+    expect(page).to have_css("[role=dialog]", text: "4 x 400 g")
+    2.times do |times|
+      page.execute_script("window.waited = false; setTimeout(() => { window.waited = true }, 700)")
+      Timeout.timeout(5) { Thread.pass until page.evaluate_script("window.waited") }
+      click_button "Take one"
+      expect(page).to have_css("[role=dialog]", text: times.zero? ? "3 x 400 g" : "2 x 400 g")
+    end
+  end
+
+  it "agrees between two browsers" do
+    stack = put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")
+    enter(who)
+    visit "/shelf"
+    expect(page).to have_css(".chip", text: "3 x 400 g")
+    using_session("second") do
+      enter(who)
+      visit "/shelf?stack=#{stack['lot_id']}"
+      click_button "Take one"
+      expect(page).to have_content("2 x 400 g")
+    end
+    visit "/shelf"
+    expect(page).to have_css(".chip", text: "2 x 400 g")
+  end
+
+  it "says why undo is not possible, and by what" do
+    stack = put_away(who, "canned-chickpeas", "cupboard", count: "3")
+    act(:Take, who, { lot_id: stack["lot_id"], amount: "400" })
+    enter(who)
+    click_button "Lately"
+    click_button "Undo: Put away", exact: false
+    expect(page).to have_content("Later: Took 400 g Chickpeas, canned. That has to be undone first.")
+  end
+
+  it "brings in a list after its preview" do
+    enter(who)
+    visit "/bring-in"
+    path = File.join(Dir.tmpdir, "nut-shelf-list.csv")
+    File.write(path, "Artikel;Menge;Inhalt;Lagerort;MHD\nHoney;2;450 g;Vorrat;31.05.2028\nGrog;1;500 g;Vorrat;\n".encode("Windows-1252"))
+    attach_file("CSV file", path)
+    expect(page).to have_content("Which foods are these?")
+    fill_in "Find a food for Grog", with: "wine"
+    click_button "Red wine"
+    click_button "Bring in all 2"
+    expect(page).to have_content("Brought in 2 stacks")
+    expect(stacks.size).to eq(2)
+  end
+
+  it "puts away with one hand on a phone" do
+    put_away(who, "canned-chickpeas", "cupboard", count: "1")
+    enter(who)
+    size(BrowserSupport::PHONE)
+    visit "/"
+    click_button "With one hand"
+    select "Cupboard", from: "Place, stays until changed"
+    click_button "Chickpeas, canned"
+    click_button "400 g"
+    click_button "One more"
+    click_button "2028"
+    click_button "May"
+    click_button "Put away 2 x 400 g Chickpeas, canned"
+    expect(page).to have_content("Same again")
+    click_button "Same again", exact: false
+    expect(page).to have_content("Put away 2 x 400 g Chickpeas, canned")
+    expect(page).to have_button("Same again", exact: false)
+    expect(stacks.count { |row| row[:usable_until] == Date.new(2028, 5, 31) }).to be >= 1
+  end
+end

@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require "capybara/cuprite"
+require "capybara/rspec"
+require_relative "house"
+require_relative "../../boot/app"
+
+# The real interface in headless Chromium, on the spec's database.
+module BrowserSupport
+  AXE = File.read(File.expand_path("../../ui/node_modules/axe-core/axe.min.js", __dir__))
+  OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "disable-background-networking" => nil,
+              "disable-component-update" => nil, "disable-sync" => nil, "disable-dev-shm-usage" => nil }.freeze
+  WIDE = [1280, 800].freeze
+  PHONE = [390, 844].freeze
+
+  # Answers 503 while told to, as a server does whose database is gone.
+  class Gate
+    attr_accessor :shut
+
+    def initialize(app) = @app = app
+
+    def call(env)
+      return NutShelf::Api::Problem.answer(*NutShelf::Api::Problem.from(NutShelf::Store::Away.new("gone"))) if shut && env["PATH_INFO"].start_with?("/api/")
+
+      @app.call(env)
+    end
+  end
+
+  class << self
+    def gate
+      @gate ||= Gate.new(NutShelf::Api::App.build(office: HouseSupport.office, secret: "s" * 96, build: "browser", interface: NutShelf::Boot::Web::INTERFACE, throttle: false))
+    end
+  end
+
+  PASSWORD = "a long password"
+
+  def gate = BrowserSupport.gate
+
+  def enter(who)
+    hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(PASSWORD)
+    email = office.database.outside do |db|
+      db[:accounts].where(id: who.account_id).update(password_hash: hash)
+      db[:accounts].where(id: who.account_id).get(:email)
+    end
+    visit "/"
+    fill_in "E-mail address", with: email
+    fill_in "Password", with: PASSWORD
+    click_button "Sign in"
+    expect(page).to have_css("main h1")
+    who
+  end
+
+  def size(pair) = page.current_window.resize_to(*pair)
+
+  # Types real key events at whatever has the focus.
+  def keys(*list) = page.driver.browser.keyboard.type(*list)
+
+  def line(text)
+    fill_in "Label line: what do you put away?", with: text
+    find("[data-label-line]").send_keys(:enter)
+  end
+
+  # The axe rules, none switched off.
+  def expect_accessible(what)
+    # The bounce of a sheet coming in would be measured half-way.
+    page.execute_script("document.getAnimations().forEach((motion) => motion.finish())")
+    page.driver.browser.evaluate(AXE) unless page.evaluate_script("typeof axe") == "object"
+    found = page.evaluate_async_script("axe.run(document, { runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice'] }).then((r) => arguments[0](r.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + n.failureSummary).slice(0, 3).join(' | '))))")
+    expect(found).to eq([]), "axe on #{what}:\n#{found.join("\n")}"
+  end
+end
+
+Capybara.register_driver(:chromium) do |app|
+  Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, window_size: BrowserSupport::WIDE,
+                                     browser_options: BrowserSupport::OPTIONS.dup, js_errors: true)
+end
+Capybara.configure do |config|
+  config.default_driver = :chromium
+  config.javascript_driver = :chromium
+  config.default_max_wait_time = 8
+  config.server = :puma, { Silent: true, Threads: "2:6" }
+  config.enable_aria_label = true
+end
+
+RSpec.configure do |config|
+  config.include BrowserSupport, :browser
+  config.include Capybara::DSL, :browser
+  config.before(:each, :browser) do
+    Capybara.app = BrowserSupport.gate
+    BrowserSupport.gate.shut = false
+    size(BrowserSupport::WIDE)
+  end
+  config.after(:each, :browser) { Capybara.reset_sessions! }
+end
