@@ -76,12 +76,12 @@ export function moneyWords(minor: number, currency: string): string {
   return new Intl.NumberFormat("en-IE", { style: "currency", currency }).format(minor / 100);
 }
 
-/** Everything a screen reader needs to know of a chip, in one sentence. */
+/** What a chip tells the eye by edge, hatch and corner, for those who hear it. */
 export function stackWords(stack: Stack, place: string, tied: boolean): string {
-  const parts = [stack.name, stack.level ? `level ${stack.level}` : stack.amount, stateWords(stack.state)];
+  const parts = [stack.level ? `level ${stack.level}` : "", stateWords(stack.state)];
   if (stack.days_left !== null && stack.state !== "stop") parts.push(stack.days_left < 0 ? `${plural(-stack.days_left, "day")} past` : `${plural(stack.days_left, "day")} left`);
   if (stack.frozen) parts.push("frozen");
-  if (stack.open && !stack.amount.includes("open")) parts.push("open");
+  if (stack.open) parts.push("open");
   if (tied) parts.push("set aside for a meal");
-  return [...parts, place].join(", ");
+  return ["", ...parts.filter(Boolean), place].join(", ");
 }

@@ -33,7 +33,7 @@ export function DishCard({ dish, day }: { dish: Dish; day: string }) {
       {dish.missing.length > 0 && <p className="text-soft">missing: {dish.missing.map((line) => `${line.amount} ${line.food.split(",")[0]}`).join("; ")} ({money(dish.buy_minor)}{dish.missing.some((line) => line.estimated) ? ", estimated" : ""})</p>}
       {why && <Rank dish={dish} />}
       <div className="mt-auto pt-2 flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)} aria-label={`Put ${dish.name} on ${shortDay(day)}`}>Put on {shortDay(day)}</Button>
+        <Button look="main" onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)} aria-label={`Put on ${shortDay(day)}: ${dish.name}`}>Put on {shortDay(day)}</Button>
         <Button look="plain" aria-expanded={why} onClick={() => setWhy(!why)}>Why here?</Button>
       </div>
     </li>

@@ -73,7 +73,7 @@ function Ideas({ row, today }: { row: Today["front"][number]; today: string }) {
   return (
     <div className="flex flex-wrap gap-x-3 gap-y-1">
       {row.dishes.slice(0, row.ties.length > 0 ? 1 : 2).map((dish) => (
-        <button key={dish.recipe_id} type="button" className="text-rim underline decoration-dotted underline-offset-2 text-left phone:min-h-[32px]" title={`Put ${dish.name} on today`} onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: today }, dish.name)}>
+        <button key={dish.recipe_id} type="button" className="text-rim underline decoration-dotted underline-offset-2 text-left min-h-[26px] phone:min-h-[44px]" title={`Put ${dish.name} on today`} onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: today }, dish.name)}>
           {dish.name} <span className="text-soft no-underline">({dish.covered_percent} % here)</span>
         </button>
       ))}

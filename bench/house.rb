@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+require_relative "../boot/app"
+require_relative "../desk/household_maker"
+require_relative "../desk/acts/put_away"
+require_relative "../desk/acts/take"
+
+# A household of many stacks in a database of its own, and the app signed in to it.
+class BenchHouse
+  NAME = "nut_shelf_bench"
+  TODAY = Date.new(2026, 11, 24)
+
+  # The clock stands still, so that every run sees the same states.
+  module StillClock
+    def self.today(_zone = nil) = TODAY
+  end
+
+  attr_reader :office, :who
+
+  def initialize
+    owner = NutShelf::Boot::Wiring.owner_url(NAME)
+    NutShelf::Store::Owner.drop(owner)
+    url = NutShelf::Boot::Wiring.prepare(NAME)
+    @office = NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(url).to_h, clock: StillClock)
+    account = office.database.outside { |db| db[:accounts].insert(email: "bench@example.test", name: "Bench") }
+    id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "Bench", time_zone: "UTC", people: 4 })
+    @who = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
+    @owner = owner
+  end
+
+  # @param count [Integer] stacks, spread over foods, places and dates
+  def fill(count, seed: 1)
+    chance = Random.new(seed)
+    foods, places = inside { |house| [house.foods.all, house.places.all] }
+    count.times do |number|
+      food = foods[chance.rand(foods.size)]
+      act(NutShelf::Desk::PutAway, { food_id: food[:id], place_id: places[chance.rand(places.size)][:id], count: (1 + chance.rand(6)).to_s, amount: "400", unit: "g", price_minor: 50 + chance.rand(500),
+                                     printed_on: (TODAY + chance.rand(-20..900)).iso8601, printed_kind: "best_before" }, "fill-#{number}-#{seed}-key")
+    end
+    Sequel.connect(@owner) { |db| db.run("ANALYZE") }
+  end
+
+  def inside = office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+
+  def act(klass, input, key) = klass.new(office, who).call(input, key: key)
+
+  # The app behind its middlewares, signed in as the bench.
+  def app
+    @app ||= NutShelf::Api::App.build(office: office, secret: "s" * 96, demo_account: "bench@example.test", throttle: false, build: "bench")
+  end
+end
