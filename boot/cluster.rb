@@ -38,7 +38,7 @@ module NutShelf
         return false if running?
 
         prepare
-        File.write(port_file, free_port.to_s)
+        File.write(port_file, free_port.to_s) unless File.file?(port_file) && free?(port)
         pg_ctl("start", "-w", "-t", WAIT, "-l", log, "-o", options)
         true
       end
@@ -84,6 +84,14 @@ module NutShelf
         run("initdb", "-D", data, "-U", OWNER, "--auth=scram-sha-256", "--pwfile=#{secret}", "-E", "UTF8", "--locale=C.UTF-8", "--data-checksums")
       ensure
         FileUtils.rm_f(secret) if secret
+      end
+
+      # The port of last time is kept while it is free, so that an app that lost its server finds it again.
+      def free?(port)
+        TCPServer.new("127.0.0.1", port).close
+        true
+      rescue SystemCallError
+        false
       end
 
       def free_port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
