@@ -176,9 +176,10 @@ module NutShelf
 
       # A few meals on the coming days: what rescues most first, no dish twice.
       def coming_meals
-        { 0 => "dinner", 1 => "dinner", 2 => "lunch", 4 => "dinner" }.each_with_object([]) do |(ahead, meal), used|
+        { 0 => "dinner", 1 => "dinner", 2 => "lunch", 3 => "dinner", 5 => "dinner" }.each_with_object([]) do |(ahead, meal), used|
           day = Household::TODAY + ahead
-          entry = best(day, meal).find { |found| !used.include?(found.id) } or next
+          short = ahead >= 3
+          entry = best(day, meal).find { |found| !used.include?(found.id) && (!short || found.dish.covered < Rational(9, 10)) } or next
           used << entry.id
           act(Desk::PlanMeal, "ines", { recipe_id: entry.id, on: day.iso8601, meal: meal })
         end

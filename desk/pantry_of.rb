@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/planning/pantry"
+require_relative "../core/planning/proposal"
 require_relative "../core/buying/price_book"
 require_relative "../store/foods"
 
@@ -30,6 +31,14 @@ module NutShelf
         keys = food_rows.to_h { |row| [row[:id], key(row)] }
         latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
         Core::PriceBook.new(prices: latest, foods: foods, estimates: @room.household[:settings].fetch("price_per_kg", {}))
+      end
+
+      # What a person is asked to take for a pick, in the stack's own units.
+      # @return [Rational]
+      def proposal(key, pick)
+        lot = lot(pick.stock.id)
+        units = pick.amount / pantry.holding(key, lot[:id]).grams_per_unit
+        Core::Proposal.amount(units, on_hand: lot[:on_hand].to_r, dimension: lot[:dimension].to_sym, food: foods[key])
       end
 
       # @return [Hash] the stored stack behind a pick

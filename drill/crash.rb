@@ -119,10 +119,10 @@ class CrashDrill
 
   def pause(seconds) = IO.select(nil, nil, nil, seconds)
 
-  def wait_for(what)
+  def wait_for(what, &block)
     limit = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 60
     loop do
-      return if attempt { yield }
+      return if attempt(&block)
       raise "#{what} did not come" if Process.clock_gettime(Process::CLOCK_MONOTONIC) > limit
 
       pause(0.2)

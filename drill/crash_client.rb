@@ -65,6 +65,7 @@ end
 port, lot, path = ARGV
 stopping = false
 trap("TERM") { stopping = true }
-log = File.open(path, "a")
 lock = Mutex.new
-Array.new(8) { Thread.new { Taker.new(port, lot, log, lock, -> { stopping }).run } }.each { |thread| thread.report_on_exception = true }.each(&:join)
+File.open(path, "a") do |log|
+  Array.new(8) { Thread.new { Taker.new(port, lot, log, lock, -> { stopping }).run } }.each(&:join)
+end

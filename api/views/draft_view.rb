@@ -8,6 +8,9 @@ module NutShelf
   module Api
     # A label line's draft as JSON: names resolved to this household's ids, and the date it would get.
     class DraftView
+      # While one of these is open, any date shown would be a guess.
+      DATED = %w[date date_kind opened_on frozen_on thawed_on food price_or_date].freeze
+
       # @param room [Desk::Room]
       def initialize(room)
         @room = room
@@ -51,7 +54,7 @@ module NutShelf
 
       # The date the stack would get, computed by the same rules, where enough is known.
       def effect(draft, food, place)
-        return unless food && place
+        return if food.nil? || place.nil? || draft.questions.any? { |question| DATED.include?(question.field) }
 
         stack = Desk::NewStack.new(@room, input(draft, food, place))
         facts = stack.facts(dry: true)

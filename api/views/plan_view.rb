@@ -69,7 +69,7 @@ module NutShelf
         { stack_id: pick.stock.id, meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: lot_amount_text(key, pick) }
       end
 
-      def lot_amount(key, pick) = pick.amount / pantry.holding(key, pick.stock.id).grams_per_unit
+      def lot_amount(key, pick) = @pantry_of.proposal(key, pick)
 
       def lot_amount_text(key, pick)
         lot = @pantry_of.lot(pick.stock.id)

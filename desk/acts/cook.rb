@@ -36,7 +36,7 @@ module NutShelf
       end
 
       def pick_amount(pantry, key, pick)
-        { lot_id: pick.stock.id, amount: Core::Decimal.print(pick.amount / pantry.pantry.holding(key, pick.stock.id).grams_per_unit) }
+        { lot_id: pick.stock.id, amount: Core::Decimal.print(pantry.proposal(key, pick)) }
       end
 
       # @return [Integer] minor units cooked

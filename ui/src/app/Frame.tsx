@@ -24,7 +24,7 @@ function Strip({ onLately }: { onLately: () => void }) {
       </Link>
       <nav aria-label="Views" className="flex items-stretch phone:hidden">
         {TABS.map((tab) => (
-          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[34px]" : ""} ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
+          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[40px]" : ""} ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
             {tab.name}
             {tab.path === "/" && needs > 0 && <b className="absolute right-[7px] bg-[#e3ab1f] text-[#14212e] text-[12px] rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
           </NavLink>

@@ -49,7 +49,7 @@ export function dayTab(stack: Pick<Stack, "state" | "days_left" | "level">): str
 
 /** A name without its small print, for a narrow chip: "Chickpeas, canned" stands as "Chickpeas". */
 export function shortName(name: string): string {
-  return name.split(/,| \(/)[0] ?? name;
+  return name.replace(/ \([^)]*\)$/, "").split(",")[0] ?? name;
 }
 
 /** The folded corner says "open" already. */

@@ -94,7 +94,7 @@ function Chooser({ hand, set }: { hand: Hand; set: (more: Partial<Hand>) => void
     <div className="grid gap-2">
       <input className="field" aria-label="Find a food" placeholder="Find a food" value={hand.find} onChange={(event) => set({ find: event.target.value })} />
       <div className="grid grid-cols-2 gap-2" role="group" aria-label="Foods">
-        {likely.map((food) => <Button key={food.id} className="!whitespace-normal !text-left" onClick={() => set({ food, pack: food.packs[0] ?? "" })}>{food.name}</Button>)}
+        {likely.map((food) => <Button key={food.id} className="!whitespace-normal !justify-start !text-left" onClick={() => set({ food, pack: food.packs[0] ?? "" })}>{food.name}</Button>)}
       </div>
     </div>
   );

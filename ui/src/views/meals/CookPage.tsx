@@ -7,7 +7,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { dayWords } from "../../kit/words";
+import { dayWords, plural } from "../../kit/words";
 
 export default function CookPage() {
   const id = Number(useParams().id);
@@ -30,7 +30,7 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] items-start">
           <Picking detail={detail} places={places} />
           <Board title="Steps"><ol className="list-decimal pl-5 mt-2 grid gap-2">{detail.steps.map((step) => <li key={step}>{step}</li>)}</ol>
-            <p className="mt-3 border-l-4 border-mustard pl-3 text-[13.5px]">{detail.leftover_days > 0 ? `What is left keeps ${detail.leftover_days} days in the fridge: cool it within two hours.` : "Eat it at once; leftovers of this dish are not kept."}</p>
+            <p className="mt-3 border-l-4 border-mustard pl-3 text-[13.5px]">{detail.leftover_days > 0 ? `What is left keeps ${plural(detail.leftover_days, "day")} in the fridge: cool it within two hours.` : "Eat it at once; leftovers of this dish are not kept."}</p>
           </Board>
         </div>
       )}

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "ferrum"
+require "fileutils"
+require "puma"
+require "puma/configuration"
+require "puma/server"
+require_relative "../demo/loader"
+require_relative "../boot/app"
+
+# Name of the picture, where, the size, and what to do before it is taken.
+WIDE = [1280, 800].freeze
+PHONE = [390, 844].freeze
+MEAL = ->(browser) { browser.at_css("a[href^='/meals/']").click }
+SHOTS = [
+  ["today", "/", WIDE], ["shelf", "/shelf", WIDE], ["shelf-table", "/shelf?as=table", WIDE], ["meals", "/meals", WIDE], ["cook", "/meals", WIDE, MEAL], ["shop", "/shop", WIDE],
+  ["bring-in", "/bring-in", WIDE],
+  ["stack", "/shelf", WIDE, ->(browser) { browser.css(".chip").find { |chip| chip.text.include?("Semi-skimmed milk") && chip.attribute("data-state") == "front" }&.click }],
+  ["label-line", "/shelf", WIDE, ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }],
+  ["today-phone", "/", PHONE], ["shelf-phone", "/shelf", PHONE], ["shop-phone", "/shop", PHONE],
+  ["one-hand-phone", "/", PHONE, ->(browser) { browser.css("button").find { |button| button.text.include?("one hand") }.click }],
+  ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]
+].freeze
+OPTIONS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync hide-scrollbars].to_h { |name| [name, nil] }.freeze
+
+folder = ENV.fetch("SHOTS", File.expand_path("../docs/screenshots", __dir__))
+FileUtils.mkdir_p(folder)
+cluster = NutShelf::Boot::Cluster.new
+started = NutShelf::Boot::Settings.foreign_url.nil? && cluster.start
+url = NutShelf::Boot::Wiring.prepare("nut_shelf_pictures")
+office = NutShelf::Boot::Wiring.office(url)
+NutShelf::Demo::Loader.new(office).load
+app = NutShelf::Boot::Web.build(url, demo_account: NutShelf::Demo::Household::KEEPER, throttle: false)
+server = Puma::Server.new(app, nil, log_writer: Puma::LogWriter.null, max_threads: 4)
+port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
+server.run
+browser = Ferrum::Browser.new(browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, browser_options: OPTIONS, window_size: WIDE)
+
+def settle(browser)
+  40.times { browser.evaluate("document.querySelector('[role=status]')?.textContent?.includes('…')") ? IO.select(nil, nil, nil, 0.1) : break }
+  browser.network.wait_for_idle(duration: 0.4, timeout: 10)
+  browser.execute("document.activeElement?.blur?.(); document.getAnimations().forEach((motion) => motion.finish())")
+end
+
+def take(browser, base, folder, shot)
+  name, path, (width, height), before = shot
+  browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: width < 900)
+  browser.execute("sessionStorage.clear()")
+  browser.go_to("#{base}#{path}")
+  settle(browser)
+  before&.call(browser)
+  settle(browser)
+  browser.screenshot(path: File.join(folder, "#{name}.png"))
+  puts name
+end
+
+begin
+  base = "http://127.0.0.1:#{port}"
+  browser.go_to(base)
+  50.times { browser.at_css("button") ? break : IO.select(nil, nil, nil, 0.1) }
+  settle(browser)
+  take(browser, base, folder, ["sign-in", "/", WIDE]) if ARGV.empty?
+  browser.css("button").find { |button| button.text.include?("demo") }.click
+  50.times { browser.at_css("h1")&.text.to_s.include?("Sign in") ? IO.select(nil, nil, nil, 0.1) : break }
+  SHOTS.select { |name, *| ARGV.empty? || ARGV.include?(name) }.each { |shot| take(browser, base, folder, shot) }
+ensure
+  browser.quit
+  server.stop(true)
+  office.database.disconnect
+  cluster.stop if started
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require_relative "support"
+require_relative "../../core/planning/ranker"
+require_relative "../../core/planning/proposal"
+require_relative "../../core/buying/missing_list"
+require_relative "../../core/buying/price_book"
+
+RSpec.describe "Dishes from the shelf" do
+  include CoreSupport
+
+  core = NutShelf::Core
+  let(:today) { day("2026-11-24") }
+
+  def holding(id, grams, until_on, value: 100, **facts)
+    NutShelf::Core::Holding.new(stock: NutShelf::Core::Stock.new(id: id, amount: grams.to_r, usable_until: until_on && day(until_on), place: "shelf", **facts), grams_per_unit: 1r, value_minor: value)
+  end
+
+  def pantry(holdings, **more) = NutShelf::Core::Pantry.new(holdings: holdings, foods: catalog.foods, **more)
+
+  def recipe(name, lines, servings: 2, **more)
+    NutShelf::Core::Recipe.new(key: name.downcase, name: name, meal: "dinner", servings: servings, active_minutes: 10, total_minutes: 20, gear: [], leftover_days: 2, freezes: true, steps: [], tags: [],
+                               lines: lines.map { |key, grams, facts| line(key, grams, **(facts || {})) }, **more)
+  end
+
+  def line(key, grams, optional: false, substitutes: {})
+    NutShelf::Core::RecipeLine.new(food_key: key, quantity: NutShelf::Core::Quantity.of(grams, "g"), optional: optional, substitutes: substitutes, note: "")
+  end
+
+  it "scales by portions and covers by weight" do
+    dish = core::Dish.plan(recipe("Stew", [["canned-chickpeas", 400], ["passata", 200]]), servings: 4r, pantry: pantry({ "canned-chickpeas" => [holding(1, 800, "2027-01-01")] }), on: today)
+    expect(dish.covered).to eq(Rational(800, 1200))
+    expect(dish.missing.map { |entry| [entry.food_key, entry.missing] }).to eq([["passata", 400r]])
+  end
+
+  it "asks the shelf for gross weight where the recipe means edible" do
+    dish = core::Dish.plan(recipe("Mash", [["potatoes", 850]]), servings: 2r, pantry: pantry({ "potatoes" => [holding(1, 1000, nil)] }), on: today)
+    expect(dish.lines.first).to have_attributes(grams: 1000r, missing: 0r)
+  end
+
+  it "uses a substitute with its factor when the food itself is short" do
+    dish = core::Dish.plan(recipe("Curry", [["canned-chickpeas", 400, { substitutes: { "dried-chickpeas" => "0.4".to_r } }]]), servings: 2r, pantry: pantry({ "dried-chickpeas" => [holding(1, 500, "2028-01-01")] }), on: today)
+    expect(dish.lines.first).to have_attributes(food_key: "dried-chickpeas", substitute: true, grams: 160r, missing: 0r)
+  end
+
+  it "takes optional lines only where they are there, and levels and tap water for free" do
+    dish = core::Dish.plan(recipe("Soup", [["passata", 200], ["fresh-parsley", 10, { optional: true }], ["salt", 5], ["tap-water", 500]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 200, nil)] }, free: %w[salt tap-water]), on: today)
+    expect(dish.lines.map(&:food_key)).to eq(%w[passata salt tap-water])
+    expect(dish.covered).to eq(1)
+  end
+
+  it "counts as rescued what turns within the front window, at its share of the stack's value" do
+    dish = core::Dish.plan(recipe("Stew", [["passata", 100]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 400, "2026-11-26", value: 200), holding(2, 400, "2028-01-01")] }), on: today)
+    expect(dish.rescued_minor).to eq(50)
+    expect(dish.rescued_picks.map { |key, pick, _| [key, pick.stock.id] }).to eq([["passata", 1]])
+  end
+
+  it "leaves what is set apart alone" do
+    dish = core::Dish.plan(recipe("Stew", [["passata", 100]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 400, "2026-11-26", set_apart: true)] }), on: today)
+    expect(dish.covered).to eq(0)
+  end
+
+  it "ranks by money rescued less money to spend, and says so in the score" do
+    stock = { "passata" => [holding(1, 400, "2026-11-25", value: 300)], "dry-pasta" => [holding(2, 500, "2028-01-01", value: 100)] }
+    recipes = { 1 => recipe("Pasta", [["dry-pasta", 200]]), 2 => recipe("Passata soup", [["passata", 400]]), 3 => recipe("Steak", [["beef-steak", 400]]) }
+    price = ->(_, grams) { (grams * 2).to_i }
+    ranked = core::Ranker.rank(recipes, pantry: pantry(stock), servings: 2r, on: today, price: price)
+    expect(ranked.map(&:id)).to eq([2, 1, 3])
+    expect(ranked.last.score).to eq(0 - 800 - core::Ranker::BOTHER_MINOR)
+  end
+
+  it "never promises a tin twice: later meals see what earlier ones took" do
+    one = core::MissingList::Planned.new(id: 1, on: today + 1, recipe: recipe("Stew", [["canned-chickpeas", 400]]), servings: 2r)
+    two = core::MissingList::Planned.new(id: 2, on: today, recipe: recipe("Salad", [["canned-chickpeas", 300]]), servings: 2r)
+    items, dishes = core::MissingList.build([one, two], pantry: pantry({ "canned-chickpeas" => [holding(1, 400, "2028-01-01")] }))
+    expect(items.map { |item| [item.food_key, item.grams, item.reasons] }).to eq([["canned-chickpeas", 300r, [{ meal: 1, grams: 300r }]]])
+    expect(dishes[2].covered).to eq(1)
+  end
+
+  it "proposes the usual pack that leaves least over" do
+    expect(core::MissingList.packs(catalog.food("canned-chickpeas"), 450r)).to eq(["240g", 2])
+    expect(core::MissingList.packs(catalog.food("canned-chickpeas"), 400r)).to eq(["400g", 1])
+    expect(core::MissingList.packs(catalog.food("eggs"), 350r)).to eq(["10", 1])
+  end
+
+  it "takes the latest price paid, else an estimate that is marked" do
+    book = core::PriceBook.new(prices: { "passata" => [{ price_minor: 230, amount: 1000, dimension: "mass" }] }, foods: catalog.foods)
+    expect(book.cost("passata", 500r)).to eq([115, false])
+    expect(book.cost("honey", 500r)).to eq([450, true])
+  end
+
+  it "weighs a jar nobody weighed as the smallest usual pack" do
+    expect(core::Holding.grams_per_unit(catalog.food("jam"), :count, "jar")).to eq(370)
+    expect(core::Holding.grams_per_unit(catalog.food("eggs"), :count, nil)).to eq(50)
+    expect(core::Holding.grams_per_unit(catalog.food("uht-milk"), :volume, nil)).to eq("1.03".to_r)
+  end
+
+  it "proposes what a hand takes: whole grams, half pieces, whole eggs, never more than there is" do
+    propose = ->(units, on_hand, dimension, key) { core::Proposal.amount(units, on_hand: on_hand, dimension: dimension, food: catalog.food(key)) }
+    expect(propose.call("183.75".to_r, 500r, :mass, "frozen-peas")).to eq(184)
+    expect(propose.call("3.675".to_r, 10r, :count, "eggs")).to eq(4)
+    expect(propose.call("0.45".to_r, 3r, :count, "onions")).to eq("0.5".to_r)
+    expect(propose.call("2.9".to_r, "2.9".to_r, :count, "onions")).to eq("2.9".to_r)
+  end
+end
