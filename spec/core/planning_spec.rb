@@ -44,7 +44,8 @@ RSpec.describe "Dishes from the shelf" do
   end
 
   it "takes optional lines only where they are there, and levels and tap water for free" do
-    dish = core::Dish.plan(recipe("Soup", [["passata", 200], ["fresh-parsley", 10, { optional: true }], ["salt", 5], ["tap-water", 500]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 200, nil)] }, free: %w[salt tap-water]), on: today)
+    shelf = pantry({ "passata" => [holding(1, 200, nil)] }, free: %w[salt tap-water])
+    dish = core::Dish.plan(recipe("Soup", [["passata", 200], ["fresh-parsley", 10, { optional: true }], ["salt", 5], ["tap-water", 500]]), servings: 2r, pantry: shelf, on: today)
     expect(dish.lines.map(&:food_key)).to eq(%w[passata salt tap-water])
     expect(dish.covered).to eq(1)
   end
