@@ -11,6 +11,7 @@ module NutShelf
     # Sets up the label line reader from the shipped names, with or without a household.
     module LabelLine
       NAMES = File.join(Reference::FOLDER, "food_names.csv")
+      WORDS = File.join(Reference::FOLDER, "food_words.csv")
       DEMO = File.expand_path("../demo/places.json", __dir__)
       NUMBERS = %w[count amount].freeze
 
@@ -18,6 +19,14 @@ module NutShelf
 
       # @return [Array<Array(String, Array<String>)>] food key and its names
       def names = CSV.read(NAMES, headers: true).map { |row| [row["food_key"], row["names"].split(";")] }
+
+      # Words of other languages for foods, for lists brought in from elsewhere.
+      # @return [Hash{String=>Array<String>}] food keys by down-cased word
+      def foreign_words
+        rows = CSV.read(WORDS, headers: true)
+        rows.flat_map { |row| %w[de fr es].flat_map { |language| row[language].to_s.split(";").map { |word| [word.downcase, row["food_key"]] } } }
+            .group_by(&:first).transform_values { |pairs| pairs.map(&:last).uniq }
+      end
 
       # @return [Core::LabelLine::Reader] with the demo's foods and places
       def demo_reader

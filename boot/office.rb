@@ -34,7 +34,7 @@ module NutShelf
       # @param url [String] the app's URL
       # @return [Desk::Office]
       def office(url, connections: 8)
-        Desk::Office.new(database: Store::Database.connect(url, connections: connections), catalog: Reference.catalog, clock: Clock, names: LabelLine.names)
+        Desk::Office.new(database: Store::Database.connect(url, connections: connections), catalog: Reference.catalog, clock: Clock, names: LabelLine.names, foreign_words: LabelLine.foreign_words)
       end
     end
   end

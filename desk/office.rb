@@ -3,7 +3,7 @@
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office = Struct.new(:database, :catalog, :clock, :names, keyword_init: true) do
+    Office = Struct.new(:database, :catalog, :clock, :names, :foreign_words, keyword_init: true) do
       def initialize(**facts)
         super
         freeze

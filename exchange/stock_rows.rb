@@ -18,7 +18,7 @@ module NutShelf
       # @param file [CsvFile]
       # @param columns [Hash{Integer=>String}] field by column number
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
-      # @param settings [Hash] :day_order, :currency, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id),
+      # @param settings [Hash] :day_order, :currency, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
       #   :place_ids (name to id), :place_id (default)
       def initialize(file, columns:, lexicon:, settings:)
         @file = file
@@ -60,7 +60,14 @@ module NutShelf
       end
 
       def food_id(text)
-        @settings[:foods][text] || @settings[:food_by_name][text.downcase] || by_words(text)
+        @settings[:foods][text] || @settings[:food_by_name][text.downcase] || foreign(text) || by_words(text)
+      end
+
+      # A word of another language, where it means one food only.
+      def foreign(text)
+        plain = text.downcase.strip
+        ids = @settings[:foreign_words][plain] || @settings[:foreign_words][plain.sub(/,.*\z/, "")] || []
+        ids.first if ids.size == 1
       end
 
       def by_words(text)

@@ -34,6 +34,12 @@ RSpec.describe "Stock lists", :api do
     end
   end
 
+  it "knows common foods by their German, French and Spanish words, and reads a word that means two as usual" do
+    text = "Lebensmittel;Inhalt\nKichererbsen;400 g\nHaferflocken;500 g\npois chiches;400 g\nleche de coco;400 ml\n"
+    expect(preview(text)["rows"].map { |row| row["food"] }).to eq(["Chickpeas, canned", "Rolled oats", "Chickpeas, canned", "Coconut milk, canned"])
+    expect(preview("Lebensmittel;Inhalt\nPaprika;100 g\nAnanas;400 g\n")["rows"].first["food"]).to eq("Paprika, ground")
+  end
+
   it "reads a byte order mark, quoted newlines, noun counts and plain pieces" do
     text = "\uFEFFfood,amount,note\n\"Honey\",2 jars,\"from the\nneighbour\"\neggs,12,\nrolled oats,1.2 kg,\n"
     seen = preview(text)
