@@ -104,6 +104,7 @@ module NutShelf
             noun = Units.noun(@line.text(index)) or next
             inner = @line.text(index + 1) == "of" && plain(index + 2)
             if inner && !Units.unit(@line.text(index + 3), @settings) then inner_pack(index, [index, index + 1, index + 2], inner, noun)
+            elsif @line.text(index) == "pack" && (inner = plain(index - 1)) && inner > 1 then inner_pack(index, [index, index - 1], inner, noun)
             elsif noun == "pack" && @line.text(index - 1) == "-" && (inner = plain(index - 2)) then inner_pack(index, [index, index - 1, index - 2], inner, noun)
             end
           end
@@ -133,7 +134,7 @@ module NutShelf
           @line.tokens.each_index do |index|
             noun = Units.noun(@line.text(index))
             noun ||= "piece" if Units::NAMES[@line.text(index)] == "piece"
-            next unless noun && !(noun == "bar" && !number_before(index))
+            next if noun.nil? || (noun == "bar" && !number_before(index)) || @line.text(index + 1) == "opener"
 
             noun_found(noun, index)
           end
@@ -187,6 +188,7 @@ module NutShelf
 
           nxt = @line[index + length]
           return false if nxt && Units.unit(nxt.text, @settings)
+          return true if nxt&.num? && nxt.text.match?(/\A\d+[.,]\d{2}\z/)
 
           nxt&.word? || (nxt.nil? && index.positive?)
         end

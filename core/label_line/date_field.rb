@@ -22,7 +22,7 @@ module NutShelf
         }.sort_by { |words, _| -words.size }.to_h.freeze
         BACK = %w[packed frozen opened made thawed].freeze
         FIELDS = { "frozen" => :frozen_on, "opened" => :opened_on, "thawed" => :thawed_on }.freeze
-        FILLERS = %w[: on date = by . -].freeze
+        FILLERS = %w[: on date = by . - of].freeze
         PRINTED = [{ text: "best before", value: "best_before" }, { text: "use by", value: "use_by" }].freeze
 
         # @param line [Line]
@@ -111,11 +111,18 @@ module NutShelf
         # Sets the field when there is one reading, asks when there are more.
         def settle(kind, readings, taken)
           field = FIELDS.fetch(kind, :date)
+          readings = by_the_day(kind, readings)
           @line.claim(field, taken)
           note_kind(kind)
           return ask_which(field, readings) if readings.size > 1 || ahead?(kind, readings.first)
 
           @line.found[field] = readings.first.on
+        end
+
+        # A use-by date is always printed to the day.
+        def by_the_day(kind, readings)
+          days = readings.select { |reading| reading.precision == :day }
+          kind == "use_by" && days.any? ? days : readings
         end
 
         # A day ahead cannot be the day something was opened, frozen or made.

@@ -8,7 +8,7 @@ module NutShelf
       # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
       # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
       class FoodField
-        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away].freeze
+        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them].freeze
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden

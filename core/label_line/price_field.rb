@@ -75,13 +75,19 @@ module NutShelf
           if SIGNS.key?(before) && !(SIGNS.key?(after) && before != "€")
             used << (index - 1)
             SIGNS[before]
-          elsif SIGNS.key?(after)
+          elsif SIGNS.key?(after) && !belongs_to_next?(index + 1)
             used << (index + 1)
             SIGNS[after]
           elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after)
             used << (index + 1)
             @currency
           end
+        end
+
+        # "x 3 €12": the sign touches the number behind it, not the one before.
+        def belongs_to_next?(sign)
+          nxt = @line.tokens[sign + 1]
+          nxt&.num? && nxt.from == @line.tokens[sign].to && @line.tokens[sign - 1].to < @line.tokens[sign].from
         end
 
         def cents?(used) = used.any? { |at| CENTS.include?(@line.tokens[at].text) }

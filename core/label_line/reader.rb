@@ -67,6 +67,8 @@ module NutShelf
           return [found[:size].amount, found[:size].unit] if found[:size]
           return [nil, found[:noun]] if found[:noun] && found[:noun] != "piece"
 
+          return [nil, nil] if found[:food].to_s.start_with?("class-")
+
           food&.dimension == :count || found[:noun] == "piece" ? [1r, "piece"] : [nil, nil]
         end
 
