@@ -35,12 +35,14 @@ module NutShelf
       # Makes the data folder if need be and starts the server unless it runs.
       # @return [Boolean] whether this call started it
       def start
-        return false if running?
+        alone do
+          return false if running?
 
-        prepare
-        File.write(port_file, free_port.to_s) unless File.file?(port_file) && free?(port)
-        pg_ctl("start", "-w", "-t", WAIT, "-l", log, "-o", options)
-        true
+          prepare
+          File.write(port_file, free_port.to_s) unless File.file?(port_file) && free?(port)
+          pg_ctl("start", "-w", "-t", WAIT, "-l", log, "-o", options)
+          true
+        end
       end
 
       def stop = pg_ctl("stop", "-m", "fast", "-w", "-t", WAIT)
@@ -57,6 +59,15 @@ module NutShelf
       def port = Integer(File.read(port_file), 10)
 
       private
+
+      # Two commands started at once must not both start the server.
+      def alone
+        FileUtils.mkdir_p(Settings::LOCAL)
+        File.open(File.join(Settings::LOCAL, "#{File.basename(@folder)}.lock"), "w") do |lock|
+          lock.flock(File::LOCK_EX)
+          yield
+        end
+      end
 
       def data = File.join(@folder, "data")
 

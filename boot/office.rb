@@ -27,8 +27,14 @@ module NutShelf
         return Settings.foreign_url if Settings.foreign_url
 
         cluster = Cluster.new
-        cluster.start
+        stop_at_exit(cluster) if cluster.start
         cluster.url(name)
+      end
+
+      # What this process started it also stops.
+      def stop_at_exit(cluster)
+        starter = Process.pid
+        at_exit { cluster.stop if Process.pid == starter }
       end
 
       # @param url [String] the app's URL

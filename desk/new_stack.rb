@@ -92,7 +92,7 @@ module NutShelf
 
       def count = @count ||= @input[:count].to_s.to_r
 
-      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || "pack" : nil
+      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
 
       def pack_amount = @input[:amount].nil? ? nil : @input[:amount].to_s.to_r
 

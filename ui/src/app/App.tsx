@@ -4,13 +4,13 @@ import { Navigate, Route, Routes } from "react-router";
 import { sessionQuery } from "../api/queries";
 import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";
-import { FirstStart } from "../views/door/FirstStart";
-import { SignIn } from "../views/door/SignIn";
 import { TodayView } from "../views/today/TodayView";
 import { ActsProvider } from "./acts";
 import { Frame } from "./Frame";
 import { SessionContext } from "./session";
 
+const FirstStart = lazy(() => import("../views/door/FirstStart").then((module) => ({ default: module.FirstStart })));
+const SignIn = lazy(() => import("../views/door/SignIn").then((module) => ({ default: module.SignIn })));
 const ShelfView = lazy(() => import("../views/shelf/ShelfView"));
 const MealsView = lazy(() => import("../views/meals/MealsView"));
 const CookPage = lazy(() => import("../views/meals/CookPage"));
@@ -22,8 +22,8 @@ export function App() {
   return (
     <Loaded query={query} what="Opening the door">
       {(session) => {
-        if (session.first_start && !session.demo) return <FirstStart />;
-        if (!session.signed_in) return <SignIn demo={session.demo} />;
+        if (session.first_start && !session.demo) return <Suspense fallback={null}><FirstStart /></Suspense>;
+        if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
         return (
           <SessionContext value={session}>
             <ActsProvider>

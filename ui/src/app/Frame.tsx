@@ -1,16 +1,18 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type ReactNode } from "react";
+import { lazy, Suspense, useState, type ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs } from "./acts";
-import { KeysHelp } from "./KeysHelp";
 import { useKeys } from "./keys";
-import { Lately } from "./Lately";
-import { MoreMenu } from "./MoreMenu";
 import { ReportBar } from "./ReportBar";
 import { useSession } from "./session";
 import { PHONE, TABS } from "./tabs";
+
+// Drawn when first asked for, so that the first look costs little.
+const KeysHelp = lazy(() => import("./KeysHelp").then((module) => ({ default: module.KeysHelp })));
+const Lately = lazy(() => import("./Lately").then((module) => ({ default: module.Lately })));
+const MoreMenu = lazy(() => import("./MoreMenu").then((module) => ({ default: module.MoreMenu })));
 
 const WITH_LINE = ["/", "/shelf", "/shop"];
 
@@ -32,7 +34,7 @@ function Strip({ onLately }: { onLately: () => void }) {
       </nav>
       <div className="ml-auto flex items-center gap-1">
         <button type="button" className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white" onClick={onLately}>Lately</button>
-        <MoreMenu />
+        <Suspense fallback={null}><MoreMenu /></Suspense>
       </div>
     </header>
   );
@@ -94,8 +96,10 @@ export function Frame({ children }: { children: ReactNode }) {
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
       <ReportBar raised={withLine} />
       <BottomBar onMore={() => setSheet("more")} />
-      <Lately open={sheet === "lately" || sheet === "more"} more={sheet === "more"} onClose={() => setSheet(null)} />
-      <KeysHelp open={sheet === "help"} onClose={() => setSheet(null)} />
+      <Suspense fallback={null}>
+        {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onClose={() => setSheet(null)} />}
+        {sheet === "help" && <KeysHelp open onClose={() => setSheet(null)} />}
+      </Suspense>
     </div>
   );
 }

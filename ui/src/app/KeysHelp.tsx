@@ -1,4 +1,4 @@
-import { Sheet } from "../kit/kit";
+import { Sheet } from "../kit/Sheet";
 import { TABS } from "./tabs";
 
 const KEYS: [string, string][] = [

@@ -2,10 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { actsQuery } from "../api/queries";
 import type { ActRow } from "../api/types";
-import { Button, Sheet } from "../kit/kit";
+import { Button } from "../kit/kit";
+import { Sheet } from "../kit/Sheet";
 import { Loaded } from "../kit/state";
 import { useActs } from "./acts";
-import { useSignOut } from "./MoreMenu";
+import { useSignOut } from "./useSignOut";
 import { applyTheme, theme } from "./theme";
 
 const WHEN = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });

@@ -1,23 +1,13 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { post } from "../api/client";
 import { keysOff, setKeysOff } from "./keys";
 import { useSession } from "./session";
+import { useSignOut } from "./useSignOut";
 import { applyTheme, theme, type Theme } from "./theme";
 
 const THEMES: [Theme, string][] = [["light", "Light"], ["dark", "Dark, for a night kitchen"], ["system", "As the device"]];
 const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2";
-
-export function useSignOut(): () => Promise<void> {
-  const client = useQueryClient();
-  return async () => {
-    await post("/api/logout", {});
-    client.clear();
-    location.assign("/");
-  };
-}
 
 export function MoreMenu() {
   const session = useSession();

@@ -1,12 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useEffect, useState, type KeyboardEvent } from "react";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
-import { OneHand } from "./OneHand";
-import { Labels } from "./Labels";
 import { putAwayFrom, type Corrections } from "./model";
 import { readLine, usePreview } from "./usePreview";
+
+const Labels = lazy(() => import("./Labels").then((module) => ({ default: module.Labels })));
+const OneHand = lazy(() => import("./OneHand").then((module) => ({ default: module.OneHand })));
 
 const TEXT = "nut-shelf.line";
 const PLACE = "nut-shelf.line-place";
@@ -88,12 +89,12 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
         </span>
       ) : (
         <>
-          <Labels preview={preview} corrections={corrections} places={places} correct={line.correct} />
+          <Suspense fallback={null}><Labels preview={preview} corrections={corrections} places={places} correct={line.correct} /></Suspense>
           <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
         </>
       )}
       {nudge && line.text.trim() !== "" && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
-      <OneHand open={hand} onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />
+      <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />}</Suspense>
     </section>
   );
 }

@@ -4,7 +4,8 @@ import { foodsQuery, shelfQuery } from "../api/queries";
 import type { Food, Place, PutAway } from "../api/types";
 import { useActs } from "../app/acts";
 import { useSession } from "../app/session";
-import { Button, Sheet } from "../kit/kit";
+import { Button } from "../kit/kit";
+import { Sheet } from "../kit/Sheet";
 import { MonthPad } from "./MonthPad";
 import { packWords, sizeOf } from "./packs";
 
