@@ -52,6 +52,25 @@ RSpec.describe "The interface", :browser do
     expect(stacks.first[:usable_until]).to eq(Date.new(2027, 3, 31))
   end
 
+  it "lets each label be put right without typing the line again" do
+    enter(who)
+    fill_in "Label line: what do you put away?", with: "2 jars grog cupboard"
+    click_button "which food?"
+    fill_in "Find the food", with: "honey"
+    choose "Honey"
+    click_button "Put it right"
+    click_button "+ date"
+    fill_in "The date", with: Date.new(2028, 5, 31)
+    click_button "Put it right"
+    click_button "+ price"
+    fill_in "Price of the whole line", with: "5,20"
+    expect_accessible("a label being put right")
+    click_button "Put it right"
+    find("[data-label-line]").send_keys(:enter)
+    expect(page).to have_content("Put away 2 jars")
+    expect(stacks.first).to include(value_minor: 520, usable_until: Date.new(2028, 5, 31), food_key: "honey")
+  end
+
   it "keeps what is typed while the database is away and sends it once" do
     enter(who)
     gate.shut = true

@@ -1,12 +1,12 @@
 import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
-import type { Draft, Place, Question } from "../api/types";
-import { useMoney, useSession } from "../app/session";
+import type { Place, Question } from "../api/types";
+import { useSession } from "../app/session";
 import { dayWords } from "../kit/words";
+import { CountLabel, DateLabel, FoodLabel, PriceLabel } from "./Editors";
 import { open, type Corrections } from "./model";
 import type { Preview } from "./usePreview";
 
-const KIND: Record<string, string> = { best_before: "best before", use_by: "use by", made: "made", packed: "packed" };
 const STATE: Record<string, string> = { leftover: "left over", home_made: "home-made", unripe: "not ripe yet" };
 const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2";
 
@@ -48,39 +48,32 @@ function Asked({ question, corrections, correct }: { question: Question; correct
   );
 }
 
-function DateLabel({ draft, corrections }: { draft: Draft; corrections: Corrections }) {
-  const { today } = useSession();
-  const date = corrections.date ?? draft.date;
-  const kind = corrections.date_kind ?? draft.date_kind;
-  if (date) return <span className="pill">{kind ? KIND[kind] : "date"} {dayWords(date, today)}</span>;
-  const opened = corrections.opened_on ?? draft.opened_on;
-  return opened ? <span className="pill">opened {dayWords(opened, today)}</span> : null;
-}
-
 /** What was understood, as labels that can be corrected one by one; what is unsure is dashed and asks. */
 export function Labels({ preview, corrections, places, correct }: { preview: Preview; corrections: Corrections; places: Place[]; correct: (more: Corrections) => void }) {
-  const money = useMoney();
   const { today } = useSession();
   const draft = preview.draft;
   if (!draft) return <span role="status" className="text-soft text-[13.5px]">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
   const questions = open(draft, corrections);
   const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));
-  const price = corrections.price_minor ?? draft.price_minor;
+  // The date below was worked out for the line as it was read, not for what was put right since.
+  const untouched = !corrections.date && !corrections.food_id && !corrections.opened_on;
+  const shared = { draft, corrections, correct };
+  const opened = corrections.opened_on ?? draft.opened_on;
   const options = places.map((one) => ({ text: one.name, value: String(one.id) }));
-  const chosen = draft.questions.find((question) => question.field === "food")?.answers.find((option) => Number(option.value) === corrections.food_id)?.text;
   return (
-    <span role="status" className="inline-flex flex-wrap items-center gap-2 text-[13.5px]">
-      <span className="pill font-bold">{draft.amount_text}</span>
-      <span className="pill" data-sure={draft.food ? "yes" : "no"}>{chosen ?? draft.food?.name ?? "which food?"}</span>
-      <DateLabel draft={draft} corrections={corrections} />
+    <span role="group" aria-label="What was understood" className="inline-flex flex-wrap items-center gap-2 text-[13.5px]">
+      <CountLabel {...shared} />
+      <FoodLabel {...shared} />
+      <DateLabel {...shared} />
+      {opened && <span className="pill">opened {dayWords(opened, today)}</span>}
       {draft.frozen_on && <span className="pill">frozen {dayWords(draft.frozen_on, today)}</span>}
       {draft.state && STATE[draft.state] && <span className="pill">{STATE[draft.state]}</span>}
       <Choice label={place?.name ?? "where to?"} sure={Boolean(place)} options={options} onPick={(value) => correct({ place_id: Number(value) })} />
-      {price !== null && price !== undefined && <span className="pill">{money(price)}</span>}
+      <PriceLabel {...shared} />
       {draft.unread.length > 0 && <span className="text-beet">not understood: {draft.unread.join(" ")}</span>}
       {questions.map((question) => <Asked key={question.field} question={question} corrections={corrections} correct={correct} />)}
-      {draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>good until {dayWords(draft.effect.usable_until, today)}</span>}
-      {draft.effect && !draft.effect.usable_until && <span className="text-soft">no date yet</span>}
+      {untouched && draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>good until {dayWords(draft.effect.usable_until, today)}</span>}
+      {untouched && draft.effect && !draft.effect.usable_until && <span className="text-soft">no date yet</span>}
     </span>
   );
 }

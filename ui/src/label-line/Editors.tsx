@@ -1,0 +1,79 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { foodsQuery } from "../api/queries";
+import type { Draft } from "../api/types";
+import { useMoney, useSession } from "../app/session";
+import { dayWords } from "../kit/words";
+import { EditLabel } from "./EditLabel";
+import type { Corrections } from "./model";
+
+interface Props {
+  draft: Draft;
+  corrections: Corrections;
+  correct: (more: Corrections) => void;
+}
+
+const KIND: Record<string, string> = { best_before: "best before", use_by: "use by", made: "made", packed: "packed" };
+
+function done(corrections: Corrections, ...fields: string[]): string[] {
+  return [...(corrections.answered ?? []), ...fields];
+}
+
+/** How many packs; the size of one stays as it was read. */
+export function CountLabel({ draft, corrections, correct }: Props) {
+  const text = corrections.count ? `${corrections.count} × (${draft.amount_text})` : draft.amount_text;
+  return (
+    <EditLabel title="How many" label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
+      <label className="grid gap-1"><span className="font-semibold">How many</span><input className="field" name="count" required inputMode="decimal" pattern="[0-9]{1,6}([.,][0-9]{1,3})?" defaultValue={corrections.count ?? draft.count} /></label>
+    </EditLabel>
+  );
+}
+
+export function FoodLabel({ draft, corrections, correct }: Props) {
+  const [find, setFind] = useState("");
+  const found = useQuery({ ...foodsQuery(find), enabled: find.trim().length > 1 }).data ?? [];
+  const answered = draft.questions.find((question) => question.field === "food")?.answers.find((option) => Number(option.value) === corrections.food_id)?.text;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const name = corrections.food_id ? (answered ?? chosen ?? draft.food?.name) : draft.food?.name;
+  const save = (form: FormData) => {
+    const food = found.find((one) => String(one.id) === form.get("food"));
+    if (!food) return;
+    setChosen(food.name);
+    correct({ food_id: food.id, answered: done(corrections, "food") });
+  };
+  return (
+    <EditLabel title="Which food" sure={Boolean(name)} label={name ?? "which food?"} onSave={save}>
+      <label className="grid gap-1"><span className="font-semibold">Find the food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} /></label>
+      <div role="radiogroup" aria-label="Foods found" className="max-h-[180px] overflow-y-auto grid">
+        {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
+      </div>
+    </EditLabel>
+  );
+}
+
+export function DateLabel({ draft, corrections, correct }: Props) {
+  const { today } = useSession();
+  const date = corrections.date ?? draft.date;
+  const kind = corrections.date_kind ?? draft.date_kind;
+  const words = date ? `${kind ? (KIND[kind] ?? kind) : "date"} ${dayWords(date, today)}` : "+ date";
+  const save = (form: FormData) => correct({ date: String(form.get("date")), date_kind: String(form.get("kind")), answered: done(corrections, "date", "date_kind") });
+  return (
+    <EditLabel title="The date" label={words} onSave={save}>
+      <label className="grid gap-1"><span className="font-semibold">The date</span><input className="field" type="date" name="date" required defaultValue={date ?? ""} /></label>
+      <label className="grid gap-1"><span className="font-semibold">What it says</span>
+        <select className="field" name="kind" defaultValue={kind ?? "best_before"}>{Object.entries(KIND).map(([value, name]) => <option key={value} value={value}>{name}</option>)}</select>
+      </label>
+    </EditLabel>
+  );
+}
+
+export function PriceLabel({ draft, corrections, correct }: Props) {
+  const money = useMoney();
+  const price = corrections.price_minor ?? draft.price_minor;
+  const save = (form: FormData) => correct({ price_minor: Math.round(Number(String(form.get("price")).replace(",", ".")) * 100), answered: done(corrections, "price", "price_or_date") });
+  return (
+    <EditLabel title="The price of the line" label={price === null || price === undefined ? "+ price" : money(price)} onSave={save}>
+      <label className="grid gap-1"><span className="font-semibold">Price of the whole line</span><input className="field" name="price" required inputMode="decimal" pattern="[0-9]{1,6}([.,][0-9]{1,2})?" defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} /></label>
+    </EditLabel>
+  );
+}
