@@ -1,0 +1,57 @@
+import { describe, expect, it } from "vitest";
+import { bins, column, COLUMNS, piles, template } from "../src/views/shelf/bins";
+import { filtered, fromUrl } from "../src/views/shelf/filter";
+import { nearest } from "../src/views/shelf/walk";
+import { stack } from "./stack";
+
+describe("columns by time left", () => {
+  it.each([[-1, "past"], [0, "3 days"], [3, "3 days"], [4, "1 week"], [7, "1 week"], [14, "2 weeks"], [15, "1 month"], [91, "3 months"], [182, "6 months"], [365, "1 year"], [366, "later"], [null, "no date"]])("puts %s days left into %s", (days_left, name) => {
+    expect(COLUMNS[column({ days_left, state: "resting" })]?.name).toBe(name);
+  });
+
+  it("puts what is not to eat into the past, whatever its days", () => {
+    expect(column({ days_left: 40, state: "stop" })).toBe(0);
+    expect(column({ days_left: null, state: "stop" })).toBe(0);
+  });
+
+  it("keeps every stack, in the order given", () => {
+    const stacks = [stack({ id: 1, days_left: 2 }), stack({ id: 2, days_left: 500 }), stack({ id: 3, days_left: 1 })];
+    expect(bins(stacks).flat().map((one) => one.id).sort()).toEqual([1, 2, 3]);
+    expect(bins(stacks)[1]?.map((one) => one.id)).toEqual([1, 3]);
+  });
+
+  it("makes empty columns narrow", () => {
+    expect(template([true, false])).toBe("132px minmax(0,1fr) minmax(26px,.28fr)");
+  });
+});
+
+describe("piles", () => {
+  const stacks = [stack({ id: 1 }), stack({ id: 2 }), stack({ id: 3, food_id: 9 })];
+
+  it("folds stacks of one food", () => {
+    expect(piles(stacks, new Set(), "p").map((pile) => pile.stacks.length)).toEqual([2, 1]);
+  });
+
+  it("spreads the one that was opened out", () => {
+    const [first] = piles(stacks, new Set(), "p");
+    expect(piles(stacks, new Set([first?.key ?? ""]), "p").map((pile) => pile.stacks.length)).toEqual([1, 1, 1]);
+  });
+});
+
+describe("filters", () => {
+  const places = [{ id: 1, name: "Cupboard", kind: "cupboard", tier: "working", low_c: null, high_c: null, parent_id: null, stacks: 1 }, { id: 2, name: "Box", kind: "cupboard", tier: "set_apart", low_c: null, high_c: null, parent_id: null, stacks: 1 }] as const;
+  const stacks = [stack({ id: 1 }), stack({ id: 2, place_id: 2, name: "Oat bars", food: "Cereal bars", group: "sweets", state: "front" })];
+  const pick = (query: string) => filtered(stacks, [...places], fromUrl(new URLSearchParams(query))).map((one) => one.id);
+
+  it.each([["", [1, 2]], ["q=CHICK", [1]], ["q=cereal", [2]], ["state=front", [2]], ["place=1", [1]], ["group=sweets", [2]], ["apart=yes", [2]], ["apart=no", [1]], ["q=x", []]])("%s", (query, ids) => {
+    expect(pick(query)).toEqual(ids);
+  });
+});
+
+describe("walking the shelf", () => {
+  const boxes = [{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 100, y: 50 }, { x: 0, y: 60 }];
+
+  it.each([["ArrowRight", 0, 1], ["ArrowLeft", 1, 0], ["ArrowDown", 1, 2], ["ArrowUp", 3, 0], ["ArrowLeft", 0, -1]])("%s from %i leads to %i", (key, from, to) => {
+    expect(nearest(boxes[from] ?? { x: 0, y: 0 }, boxes, key)).toBe(to);
+  });
+});

@@ -1,0 +1,47 @@
+import { describe, expect, it } from "vitest";
+import type { Draft } from "../src/api/types";
+import { open, putAwayFrom } from "../src/label-line/model";
+
+function draft(more: Partial<Draft> = {}): Draft {
+  return {
+    count: "3", amount: "400", unit: "g", amount_text: "3 x 400 g", food: { id: 7, name: "Chickpeas, canned" }, label: "chickpeas", date: "2028-05-31", date_kind: "best_before", opened_on: null, frozen_on: null,
+    place: { id: 2, name: "Cellar rack" }, price_minor: 267, state: null, questions: [], unread: [], spans: {}, effect: null, ...more,
+  };
+}
+
+const date = { field: "date", text: "Which date is meant?", answers: [{ text: "27 Mar 2027", value: "2027-03-27" }] };
+
+describe("what a line puts away", () => {
+  it("is what was read", () => {
+    expect(putAwayFrom(draft(), {})).toEqual({ food_id: 7, place_id: 2, count: "3", amount: "400", unit: "g", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 267 });
+  });
+
+  it("keeps an unmeasured jar by its noun", () => {
+    expect(putAwayFrom(draft({ amount: null, unit: "jar", count: "0.5", state: "opened", date: null, date_kind: null }), {})).toMatchObject({ count: "0.5", noun: "jar", state: "opened" });
+  });
+
+  it("takes a made date as made, not as printed", () => {
+    expect(putAwayFrom(draft({ date: "2026-11-23", date_kind: "made" }), {})).toMatchObject({ made_on: "2026-11-23" });
+    expect(putAwayFrom(draft({ date: "2026-11-23", date_kind: "made" }), {})).not.toHaveProperty("printed_on");
+  });
+
+  it.each([["food", { food: null }], ["place", { place: null }], ["the kind of a date", { date_kind: null }], ["an answer", { questions: [date] }]])("waits for %s", (_, more) => {
+    expect(putAwayFrom(draft(more), {})).toBeNull();
+  });
+
+  it("takes answers and corrections over what was read", () => {
+    const asked = draft({ questions: [date], date: null, place: null });
+    expect(putAwayFrom(asked, { date: "2027-03-27", answered: ["date"], place_id: 9, count: "4", price_minor: 100 })).toMatchObject({ printed_on: "2027-03-27", place_id: 9, count: "4", price_minor: 100 });
+  });
+
+  it("lets the place that stays answer the question for one", () => {
+    const asked = draft({ place: null, questions: [{ field: "place", text: "Which?", answers: [] }] });
+    expect(open(asked, {}).length).toBe(1);
+    expect(open(asked, { place_id: 3 }).length).toBe(0);
+  });
+
+  it("keeps words that say more than the food's name, and only those", () => {
+    expect(putAwayFrom(draft({ label: "plum jam", food: { id: 8, name: "Fruit jam" } }), {})).toMatchObject({ label: "Plum jam" });
+    expect(putAwayFrom(draft({ label: "canned chickpeas" }), {})).not.toHaveProperty("label");
+  });
+});

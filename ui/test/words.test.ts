@@ -1,0 +1,51 @@
+import { describe, expect, it } from "vitest";
+import { packWords, sizeOf } from "../src/label-line/packs";
+import { addDays, daysBetween, dayTab, dayWords, moneyWords, plural, shortAmount, shortName, stackWords } from "../src/kit/words";
+import { stack } from "./stack";
+
+describe("days", () => {
+  it.each([["2026-11-24", "Tue 24 Nov, today"], ["2026-11-26", "Thu 26 Nov, in 2 days"], ["2026-11-25", "Wed 25 Nov, in 1 day"], ["2026-11-20", "Fri 20 Nov, 4 days ago"], ["2028-05-31", "31 May 2028"]])("%s reads %s", (day, words) => {
+    expect(dayWords(day, "2026-11-24")).toBe(words);
+  });
+
+  it("crosses months, years and the change of the clocks", () => {
+    expect(addDays("2026-12-31", 1)).toBe("2027-01-01");
+    expect(addDays("2027-03-27", 2)).toBe("2027-03-29");
+    expect(daysBetween("2027-03-27", "2027-03-29")).toBe(2);
+  });
+
+  it.each([[{ days_left: 0, state: "front" }, "today"], [{ days_left: 5, state: "front" }, "5 d"], [{ days_left: 42 }, "6 wk"], [{ days_left: 426 }, "14 mo"], [{ days_left: 1000 }, "2.7 y"], [{ days_left: -3, state: "look" }, "look"],
+    [{ days_left: -3, state: "stop" }, "✕"], [{ days_left: null, state: "undated" }, "no date"], [{ days_left: 4, state: "not_ready" }, "not yet"]] as const)("tab %o is %s", (more, words) => {
+    expect(dayTab(stack(more))).toBe(words);
+  });
+});
+
+describe("names, amounts, money", () => {
+  it("shortens names for a narrow chip but never to nothing", () => {
+    expect(["Chickpeas, canned", "Sieved tomatoes (passata)", "Long-life (UHT) semi-skimmed milk", "Honey"].map(shortName)).toEqual(["Chickpeas", "Sieved tomatoes", "Long-life (UHT) semi-skimmed milk", "Honey"]);
+    expect(shortAmount("250 g, open")).toBe("250 g");
+  });
+
+  it("says money in the household's currency", () => {
+    expect(moneyWords(267, "EUR")).toBe("€2.67");
+    expect(moneyWords(100_000, "GBP")).toContain("1,000.00");
+  });
+
+  it("counts nouns", () => {
+    expect([plural(1, "day"), plural(2, "day")]).toEqual(["1 day", "2 days"]);
+  });
+
+  it("tells in words what a chip tells by edge and corner", () => {
+    const words = stackWords(stack({ state: "front", days_left: 3, open: true, frozen: true }), "Cellar rack", true);
+    expect(words).toBe(", eat this week, 3 days left, frozen, open, set aside for a meal, Cellar rack");
+    expect(stackWords(stack({ level: "low" }), "Cupboard", false)).toContain("level low");
+  });
+
+  it.each([["400g", { amount: "400", unit: "g" }], ["1.5kg", { amount: "1500", unit: "g" }], ["1l", { amount: "1000", unit: "ml" }], ["6", { amount: "6", unit: "piece" }], ["lots", null]])("size %s", (pack, size) => {
+    expect(sizeOf(pack)).toEqual(size);
+  });
+
+  it("says packs", () => {
+    expect([packWords("400g"), packWords("6")]).toEqual(["400 g", "6 pieces"]);
+  });
+});
