@@ -18,9 +18,9 @@ class BenchHouse
   attr_reader :office, :who
 
   def initialize
-    owner = NutShelf::Boot::Wiring.owner_url(NAME)
+    owner = NutShelf::Boot::Wiring.scratch_url(NAME)
     NutShelf::Store::Owner.drop(owner)
-    url = NutShelf::Boot::Wiring.prepare(NAME)
+    url = NutShelf::Boot::Wiring.migrated(owner)
     @office = NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(url).to_h, clock: StillClock)
     account = office.database.outside { |db| db[:accounts].insert(email: "bench@example.test", name: "Bench") }
     id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "Bench", time_zone: "UTC", people: 4 })

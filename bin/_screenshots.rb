@@ -25,9 +25,9 @@ OPTIONS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background
 
 folder = ENV.fetch("SHOTS", File.expand_path("../docs/screenshots", __dir__))
 FileUtils.mkdir_p(folder)
-cluster = NutShelf::Boot::Cluster.new
-started = NutShelf::Boot::Settings.foreign_url.nil? && cluster.start
-url = NutShelf::Boot::Wiring.prepare("nut_shelf_pictures")
+owner = NutShelf::Boot::Wiring.scratch_url("nut_shelf_pictures")
+NutShelf::Store::Owner.drop(owner)
+url = NutShelf::Boot::Wiring.migrated(owner)
 office = NutShelf::Boot::Wiring.office(url)
 NutShelf::Demo::Loader.new(office).load
 app = NutShelf::Boot::Web.build(url, demo_account: NutShelf::Demo::Household::KEEPER, throttle: false)
@@ -67,5 +67,4 @@ ensure
   browser.quit
   server.stop(true)
   office.database.disconnect
-  cluster.stop if started
 end

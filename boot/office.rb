@@ -19,12 +19,16 @@ module NutShelf
       # Starts our own server if need be, makes and migrates the database.
       # @param name [String] database name, unless DATABASE_URL names one
       # @return [String] the app's URL
-      def prepare(name)
-        Store::Owner.prepare(owner_url(name), app_password: Settings.secret("database-app", 24))
-      end
+      def prepare(name) = migrated(Settings.foreign_url || scratch_url(name))
 
-      def owner_url(name)
-        return Settings.foreign_url if Settings.foreign_url
+      # @param owner_url [String]
+      # @return [String] the app's URL of the migrated database
+      def migrated(owner_url) = Store::Owner.prepare(owner_url, app_password: Settings.secret("database-app", 24))
+
+      # The owner's URL of a database that specs and benches may drop: never the one DATABASE_URL names.
+      # @param name [String] database name
+      def scratch_url(name)
+        return URI.parse(Settings.foreign_url).tap { |uri| uri.path = "/#{name}" }.to_s if Settings.foreign_url
 
         cluster = Cluster.new
         stop_at_exit(cluster) if cluster.start

@@ -21,12 +21,12 @@ module HouseSupport
   end
 
   class << self
-    def owner_url = @owner_url ||= NutShelf::Boot::Settings.foreign_url || NutShelf::Boot::Wiring.owner_url(NAME)
+    def owner_url = @owner_url ||= NutShelf::Boot::Wiring.scratch_url(NAME)
 
     def app_url
       @app_url ||= begin
-        NutShelf::Store::Owner.drop(owner_url) unless NutShelf::Boot::Settings.foreign_url
-        NutShelf::Boot::Wiring.prepare(NAME)
+        NutShelf::Store::Owner.drop(owner_url)
+        NutShelf::Boot::Wiring.migrated(owner_url)
       end
     end
 
