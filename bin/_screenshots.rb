@@ -42,11 +42,18 @@ def settle(browser)
   browser.execute("document.activeElement?.blur?.(); document.getAnimations().forEach((motion) => motion.finish())")
 end
 
+# What a selector finds, once there is something.
+def appear(browser, selector)
+  50.times { browser.at_css(selector) ? break : IO.select(nil, nil, nil, 0.1) }
+  browser.css(selector)
+end
+
 def take(browser, base, folder, shot)
   name, path, (width, height), before = shot
   browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: width < 900)
   browser.execute("sessionStorage.clear()")
   browser.go_to("#{base}#{path}")
+  appear(browser, "h1")
   settle(browser)
   before&.call(browser)
   settle(browser)
@@ -57,10 +64,8 @@ end
 begin
   base = "http://127.0.0.1:#{port}"
   browser.go_to(base)
-  50.times { browser.at_css("button") ? break : IO.select(nil, nil, nil, 0.1) }
-  settle(browser)
   take(browser, base, folder, ["sign-in", "/", WIDE]) if ARGV.empty?
-  browser.css("button").find { |button| button.text.include?("demo") }.click
+  appear(browser, "button").find { |button| button.text.include?("demo") }.click
   50.times { browser.at_css("h1")&.text.to_s.include?("Sign in") ? IO.select(nil, nil, nil, 0.1) : break }
   SHOTS.select { |name, *| ARGV.empty? || ARGV.include?(name) }.each { |shot| take(browser, base, folder, shot) }
 ensure

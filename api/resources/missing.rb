@@ -23,18 +23,10 @@ module NutShelf
 
         def item(item, plan)
           food = plan.pantry.foods.fetch(item.food_key)
-          grams = whole(item, food)
-          cost, estimated = plan.prices.cost(item.food_key, grams)
+          cost, estimated = plan.whole_cost(item.food_key, item.grams)
           { aisle: food.aisle, food_id: plan.food_id(item.food_key), food: food.name, amount: plan.food_amount(item.food_key, item.grams),
             at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: pack_text(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
             reasons: reasons(item, plan), put_away: put_away(item, food, plan) }
-        end
-
-        # What a person sees as "to buy" is whole packs.
-        def whole(item, food)
-          return item.grams unless item.pack
-
-          item.pack_count * Core::MissingList.size(food, item.pack).last
         end
 
         def pack_text(pack) = pack&.sub(/(\d)([a-z])/, '\1 \2')

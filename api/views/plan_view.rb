@@ -33,7 +33,7 @@ module NutShelf
         dish = ranked.dish
         recipe = dish.recipe
         { recipe_id: ranked.id, name: recipe.name, meal: recipe.meal, minutes: recipe.total_minutes, active_minutes: recipe.active_minutes, covered_percent: percent(dish.covered),
-          rescued_minor: dish.rescued_minor, buy_minor: ranked.buy_minor, score_minor: ranked.score, tags: recipe.tags,
+          rescued_minor: dish.rescued_minor, buy_minor: to_buy(dish), share_minor: ranked.buy_minor, score_minor: ranked.score, tags: recipe.tags,
           uses: dish.rescued_picks.map { |key, pick, value| use(key, pick, value) }, missing: dish.missing.map { |line| missing_line(line) } }
       end
 
@@ -54,7 +54,7 @@ module NutShelf
       def meal(row)
         dish = all_missing.last[row[:id]]
         { id: row[:id], on: row[:on_date].iso8601, meal: row[:meal], recipe_id: row[:recipe_id], name: row[:recipe_name], servings: Core::Decimal.print(row[:servings].to_r), status: row[:status],
-          minutes: row[:total_minutes], covered_percent: dish && percent(dish.covered), buy_minor: dish&.missing&.sum { |line| prices.cost(line.food_key, line.missing).first } }
+          minutes: row[:total_minutes], covered_percent: dish && percent(dish.covered), buy_minor: dish && to_buy(dish) }
       end
 
       # Which stacks the coming meals will take from.
@@ -78,6 +78,12 @@ module NutShelf
       end
 
       def lot(id) = @pantry_of.lot(id)
+
+      # What a person sees as "to buy" is whole packs; the ranking itself counts the share that is needed.
+      # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
+      def whole_cost(key, grams) = prices.cost(key, Core::MissingList.whole_grams(pantry.foods.fetch(key), grams))
+
+      def to_buy(dish) = dish.missing.sum { |line| whole_cost(line.food_key, line.missing).first }
 
       # How much of a food in the way it is counted: pieces where people count pieces.
       def food_amount(key, grams)
@@ -105,7 +111,7 @@ module NutShelf
       end
 
       def missing_line(line)
-        cost, estimated = prices.cost(line.food_key, line.missing)
+        cost, estimated = whole_cost(line.food_key, line.missing)
         { food_id: food_id(line.food_key), food: food_name(line.food_key), amount: food_amount(line.food_key, line.missing), cost_minor: cost, estimated: estimated }
       end
     end

@@ -46,6 +46,15 @@ module NutShelf
                  reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze)
       end
 
+      # What must be bought in whole packs for a need.
+      # @param food [Food]
+      # @param grams [Rational]
+      # @return [Rational] grams in whole packs; the need itself where no usual pack is known
+      def whole_grams(food, grams)
+        pack, count = packs(food, grams)
+        pack ? count * size(food, pack).last : grams
+      end
+
       # The usual pack that leaves least over; the fewer packs when that is level.
       # @return [Array(String, Integer), nil] pack text and how many
       def packs(food, grams)

@@ -15,8 +15,8 @@ function Uses({ dish }: { dish: Dish }) {
 /** Why a dish stands where it stands: money rescued less money to spend and the bother of what is missing. */
 function Rank({ dish }: { dish: Dish }) {
   const money = useMoney();
-  const bother = dish.rescued_minor - dish.buy_minor - dish.score_minor;
-  return <p className="text-soft text-[13px]">Rank: rescued {money(dish.rescued_minor)} − to buy {money(dish.buy_minor)} − missing {100 - dish.covered_percent} % counted as {money(bother)} = {money(dish.score_minor)}</p>;
+  const bother = dish.rescued_minor - dish.share_minor - dish.score_minor;
+  return <p className="text-soft text-[13px]">Rank: rescued {money(dish.rescued_minor)} − the share of what is to buy {money(dish.share_minor)} − missing {100 - dish.covered_percent} % counted as {money(bother)} = {money(dish.score_minor)}</p>;
 }
 
 export function DishCard({ dish, day }: { dish: Dish; day: string }) {

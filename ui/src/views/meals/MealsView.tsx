@@ -74,8 +74,8 @@ function MealCard({ meal }: { meal: Meal }) {
           <Cover percent={meal.covered_percent ?? 0} />
           <div className="text-soft">{meal.buy_minor ? `buy ${money(meal.buy_minor)}` : "all on the shelf"}</div>
           <div className="flex flex-wrap gap-1 mt-1.5">
-            <Link className="btn !min-h-[28px] !px-2 !py-0" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>
-            <Button look="plain" className="!min-h-[28px] !py-0" aria-label={`Drop ${meal.name}`} onClick={() => void act(`/api/meals/${meal.id}/drop`, {}, "drop")}>Drop</Button>
+            <Link className="btn !min-h-[28px] !px-2 !py-0 phone:!min-h-[44px]" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>
+            <Button look="plain" className="!min-h-[28px] !py-0 phone:!min-h-[44px]" aria-label={`Drop ${meal.name}`} onClick={() => void act(`/api/meals/${meal.id}/drop`, {}, "drop")}>Drop</Button>
           </div>
         </>
       )}
