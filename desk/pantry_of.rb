@@ -44,6 +44,14 @@ module NutShelf
       # @return [Hash] the stored stack behind a pick
       def lot(id) = @lots.fetch(id)
 
+      # What is kept by level and is running out: food key to "low" or "out", where no other stack of it has more.
+      # @return [Hash{String=>String}]
+      def running_out
+        by_id = food_rows.to_h { |row| [row[:id], key(row)] }
+        levels = lots.values.select { |lot| lot[:level] }.group_by { |lot| by_id[lot[:food_id]] }
+        levels.transform_values { |list| list.map { |lot| lot[:level] }.min_by { |level| %w[plenty half low out].index(level) } }.select { |_, level| %w[low out].include?(level) }
+      end
+
       private
 
       def food_rows

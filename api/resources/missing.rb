@@ -12,6 +12,8 @@ module NutShelf
         view do |room|
           plan = PlanView.new(room)
           items = plan.missing(room.today + days - 1).first.map { |item| item(item, plan) }
+          listed = items.map { |entry| entry[:food_id] }
+          items += plan.running_out.map { |key, level| by_level(key, level, plan) }.reject { |entry| listed.include?(entry[:food_id]) }
           { days: days, cost_minor: items.sum { |entry| entry[:cost_minor] }, estimated: items.any? { |entry| entry[:estimated] }, aisles: by_aisle(items) }
         end
       end
@@ -25,9 +27,20 @@ module NutShelf
           food = plan.pantry.foods.fetch(item.food_key)
           cost, estimated = plan.whole_cost(item.food_key, item.grams)
           { aisle: food.aisle, food_id: plan.food_id(item.food_key), food: food.name, amount: plan.food_amount(item.food_key, item.grams),
-            at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: pack_text(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
+            level: nil, at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: pack_text(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
             reasons: reasons(item, plan), put_away: put_away(item, food, plan) }
         end
+
+        # One usual pack of what is kept by level and runs low.
+        def by_level(key, level, plan)
+          food = plan.pantry.foods.fetch(key)
+          pack, = Core::MissingList.packs(food, 1r)
+          cost, estimated = plan.whole_cost(key, 1r)
+          { aisle: food.aisle, food_id: plan.food_id(key), food: food.name, amount: "some", at_home: nil, level: level, pack: pack_text(pack), count: 1, cost_minor: cost, estimated: estimated, reasons: [],
+            put_away: ["1 x", pack_text(pack), plain_name(food)].compact.join(" ") }
+        end
+
+        def plain_name(food) = food.name.split(",").reverse.map(&:strip).join(" ")
 
         def pack_text(pack) = pack&.sub(/(\d)([a-z])/, '\1 \2')
 
@@ -41,7 +54,7 @@ module NutShelf
 
         # The label line that puts this purchase away.
         def put_away(item, food, plan)
-          name = food.name.split(",").reverse.map(&:strip).join(" ")
+          name = plain_name(food)
           return "#{plan.food_amount(item.food_key, item.grams)} #{name}" unless item.pack
           return "#{item.pack_count * item.pack.to_i} #{name}" if item.pack.match?(/\A\d+\z/)
 

@@ -49,8 +49,11 @@ module NutShelf
 
         def days(lot) = %i[quality_until safety_until ready_on].to_h { |name| [name, lot[name]&.iso8601] }
 
+        # The stack's own history, before it that of the stack it was split off from.
         def history(room, lot)
-          room.house.ledger.history(lot[:id]).map { |act| ActView.history(act, ->(amount) { room.wording(lot, amount: amount) }) }
+          own = room.house.ledger.history(lot[:id])
+          earlier = lot[:parent_lot_id] ? history(room, room.house.lots.one(lot[:parent_lot_id])) : []
+          earlier.select { |row| row[:act_id] < own.first[:id] } + own.map { |act| ActView.history(act, ->(amount) { room.wording(lot, amount: amount) }) }
         end
 
         # Short and plain, where the decision is made.

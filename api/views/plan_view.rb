@@ -79,6 +79,8 @@ module NutShelf
 
       def lot(id) = @pantry_of.lot(id)
 
+      def running_out = @pantry_of.running_out
+
       # What a person sees as "to buy" is whole packs; the ranking itself counts the share that is needed.
       # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
       def whole_cost(key, grams) = prices.cost(key, Core::MissingList.whole_grams(pantry.foods.fetch(key), grams))

@@ -49,7 +49,7 @@ RSpec.describe "The slice", :api do
     child = tell("/api/stacks/#{id}/open")["lot_id"]
     detail = ask("/api/stacks/#{child}")
     expect(detail["steps"].join(" ")).to include("Best before 31 Mar 2027", "Opened since 24 Nov 2026")
-    expect(detail["history"].map { |row| row["kind"] }).to eq(["open"])
+    expect(detail["history"].map { |row| row["kind"] }).to eq(%w[put_away open])
     tell("/api/stacks/#{child}/take", { amount: "100" })
     tell("/api/stacks/#{child}/look", { result: "good" })
     tell("/api/stacks/#{child}/level", { level: "half" })
@@ -94,6 +94,15 @@ RSpec.describe "The slice", :api do
     meal = tell("/api/meals", { recipe_id: ask("/api/dishes")["dishes"].first["recipe_id"], on: "2026-11-26", meal: "lunch", servings: "4" })["meal_id"]
     tell("/api/meals/#{meal}/drop")
     expect(ask("/api/meals")["meals"]).to be_empty
+  end
+
+  it "lists what is kept by level and runs low, without any meal asking for it" do
+    id = put("750 g salt cupboard 0.60")["lot_id"]
+    expect(ask("/api/missing")["aisles"]).to be_empty
+    tell("/api/stacks/#{id}/level", { level: "low" })
+    item = ask("/api/missing")["aisles"].first["items"].first
+    expect(item).to include("level" => "low", "reasons" => [], "food" => "Table salt")
+    expect(tell("/api/label-line", { text: item["put_away"] })["food"]["id"]).to eq(item["food_id"])
   end
 
   it "undoes with words when something stands in the way" do

@@ -69,6 +69,22 @@ RSpec.describe "By keyboard alone", :browser do
     expect(page).to have_content("cooked")
   end
 
+  it "acts on the chip in hand without opening it, and asks where a key needs an answer" do
+    put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2027-11-27", printed_kind: "best_before")
+    enter(who)
+    keys("2")
+    expect(page).to have_css(".chip", text: "4 x 400 g")
+    page.execute_script("document.querySelector('[data-chip]').focus()")
+    keys("t")
+    expect(page).to have_content("Took 400 g")
+    expect(page).to have_css(".chip", text: "3 x 400 g")
+    page.execute_script("document.querySelector('[data-chip]').focus()")
+    keys("m")
+    expect(page).to have_css("[role=dialog] select[name=place]:focus")
+    keys(:escape)
+    expect(page).to have_no_css("[role=dialog]")
+  end
+
   it "shows its keys, finds, and lets single keys be switched off" do
     enter(who)
     keys("?")

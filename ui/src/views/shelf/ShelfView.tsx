@@ -3,6 +3,8 @@ import { useEffect, useMemo, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
 import type { Place, Tie } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useKeys } from "../../app/keys";
 import { useMoney } from "../../app/session";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
@@ -43,6 +45,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   }, { replace: name === "q" });
   const open = (id: number) => set("stack", String(id));
   const table = params.get("as") === "table";
+  useChipKeys(places, params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
@@ -50,9 +53,33 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
       {shelf.stacks.length === 0 ? <FirstSteps /> : stacks.length === 0 ? (
         <Empty title="Nothing on the shelf fits that">Take a filter off, or look for another word. <Button className="mt-3" onClick={() => setParams({})}>Show everything</Button></Empty>
       ) : table ? <ShelfTable stacks={stacks} places={places} onPick={open} /> : wide ? <Boards stacks={stacks} places={places} tied={tied} onPick={open} /> : <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />}
-      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} onClose={() => set("stack", "")} onPick={open} />
+      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} panel={params.get("do")} onClose={() => setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")))} onPick={open} />
     </>
   );
+}
+
+/** The stack whose chip has the focus. */
+function focused(): number | null {
+  const chip = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.chip : undefined;
+  return chip === undefined ? null : Number(chip);
+}
+
+/** Keys that act on the chip in hand, without opening it; what needs an answer opens its sheet. */
+function useChipKeys(places: Place[], active: boolean, ask: (id: number, panel: string) => void): void {
+  const { act } = useActs();
+  const freezer = places.find((place) => place.kind === "freezer");
+  const on = (what: (id: number) => void) => () => {
+    const id = focused();
+    if (id !== null) what(id);
+  };
+  useKeys({
+    t: on((id) => void act(`/api/stacks/${id}/take`, {}, "take")),
+    o: on((id) => void act(`/api/stacks/${id}/open`, {}, "open")),
+    l: on((id) => void act(`/api/stacks/${id}/look`, { result: "good" }, "look")),
+    f: on((id) => freezer && void act(`/api/stacks/${id}/move`, { place_id: freezer.id }, "freeze")),
+    m: on((id) => ask(id, "move")),
+    x: on((id) => ask(id, "throw")),
+  }, active);
 }
 
 function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTable: () => void }) {

@@ -17,21 +17,23 @@ interface Props {
   id: number | null;
   places: Place[];
   tied: Map<number, Tie>;
+  /** Which form is open from the start. */
+  panel?: string | null;
   onClose: () => void;
   onPick: (id: number) => void;
 }
 
 /** One stack: its date with the reasons, what can be done with it, its history. */
-export function StackSheet({ id, places, tied, onClose, onPick }: Props) {
+export function StackSheet({ id, places, tied, panel, onClose, onPick }: Props) {
   const query = useQuery({ ...stackQuery(id ?? 0), enabled: id !== null });
   return (
     <Sheet open={id !== null} onClose={onClose} title={query.data?.stack.name ?? "Stack"}>
-      {id !== null && <Loaded query={query} what="Fetching the stack">{(detail) => <Body detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
+      {id !== null && <Loaded query={query} what="Fetching the stack">{(detail) => <Body key={detail.stack.id} panel={panel === "move" || panel === "throw" ? panel : null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
     </Sheet>
   );
 }
 
-function Body({ detail, places, tie, onClose, onPick }: { detail: StackDetail; places: Place[]; tie: Tie | undefined; onClose: () => void; onPick: (id: number) => void }) {
+function Body({ detail, panel, places, tie, onClose, onPick }: { detail: StackDetail; panel: Panel; places: Place[]; tie: Tie | undefined; onClose: () => void; onPick: (id: number) => void }) {
   const money = useMoney();
   const stack = detail.stack;
   const gone = Number(stack.on_hand) === 0;
@@ -43,7 +45,7 @@ function Body({ detail, places, tie, onClose, onPick }: { detail: StackDetail; p
         {tie && <><br /><span className="text-pea font-semibold">{tie.amount} set aside for {tie.name}, {shortDay(tie.on)}</span></>}
       </p>
       <Reasons detail={detail} />
-      {!gone && <Doings detail={detail} places={places} onClose={onClose} onPick={onPick} />}
+      {!gone && <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />}
       {detail.cautions.length > 0 && <ul className="text-[13.5px] border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
       <History detail={detail} />
     </div>
@@ -64,9 +66,9 @@ function Reasons({ detail }: { detail: StackDetail }) {
   );
 }
 
-function Doings({ detail, places, onClose, onPick }: { detail: StackDetail; places: Place[]; onClose: () => void; onPick: (id: number) => void }) {
+function Doings({ first, detail, places, onClose, onPick }: { first: Panel; detail: StackDetail; places: Place[]; onClose: () => void; onPick: (id: number) => void }) {
   const { act } = useActs();
-  const [panel, setPanel] = useState<Panel>(null);
+  const [panel, setPanel] = useState<Panel>(first);
   const stack = detail.stack;
   const freezer = places.find((place) => place.kind === "freezer" && place.id !== stack.place_id);
   const path = `/api/stacks/${stack.id}`;

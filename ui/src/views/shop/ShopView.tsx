@@ -46,7 +46,7 @@ function Item({ item }: { item: MissingItem }) {
       <input type="checkbox" checked={false} onChange={tick} aria-label={`Bought: ${item.put_away}`} className="size-6 m-2" />
       <div className="leading-snug">
         <b>{item.pack ? `${item.count} × ${item.pack}` : item.amount} {item.food}</b>
-        <div className="text-[14px] text-soft">needs {item.amount}: {item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}</div>
+        <div className="text-[14px] text-soft">{item.level ? `kept by level: ${item.level}` : `needs ${item.amount}: `}{item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}</div>
         {item.at_home && <div className="text-[14px] text-pea font-semibold">{item.at_home} at home already, counted in</div>}
       </div>
       <span>{money(item.cost_minor)}{item.estimated ? <span className="text-soft text-[13px]"> est.</span> : null}</span>
