@@ -18,7 +18,8 @@ module NutShelf
       # @return [Integer] where the app listens
       def port = Integer(ENV.fetch("PORT", "9380"), 10)
 
-      def demo? = ENV["NUT_SHELF_DEMO"] == "1"
+      # @return [Boolean] whether people reach the app over TLS (a proxy in front), so that cookies ask for it
+      def tls? = ENV["NUT_SHELF_TLS"] == "1"
 
       # @return [String] build stamp for the ETag
       def build = @build ||= blank(ENV.fetch("NUT_SHELF_BUILD", nil)) || SecureRandom.hex(4)

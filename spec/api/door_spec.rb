@@ -129,6 +129,24 @@ RSpec.describe "The door", :api do
     expect(status).to be_between(400, 403)
   end
 
+  it "remembers a device that was asked to stay signed in, and no other" do
+    who = household!
+    sign_in(who)
+    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    [true, false].each do |remember|
+      clear_cookies
+      @csrf = nil
+      tell("/api/login", { login: email, password: "a long password", remember: remember })
+      rack_mock_session.cookie_jar.delete("nut_shelf")
+      expect(ask("/api/session")).to include("signed_in" => remember)
+    end
+  end
+
+  it "asks for TLS in its cookies where there is some" do
+    safe = Rack::Test::Session.new(NutShelf::Api::App.build(office: office, secret: "s" * 96, secure: true))
+    expect(safe.get("https://example.org/api/session").headers["set-cookie"].to_s.downcase).to include("secure")
+  end
+
   it "closes an account" do
     sign_in(household!)
     tell("/api/close-account", { password: "a long password" })
