@@ -91,13 +91,20 @@ module NutShelf
         drawn(line, line.food_key, @pantry.draw(line.food_key, grams, @on), grams)
       end
 
-      # The food itself where it is enough; else the first substitute that is; else what there is of it.
+      # The food itself where it is enough, unless a substitute turns and it does not; else the first
+      # substitute that is enough; else what there is of it.
       def best(line, grams)
-        if @pantry.left(line.food_key, @on) < grams
-          key, factor = line.substitutes.find { |other, by| @pantry.foods.key?(other) && (@pantry.free?(other) || @pantry.left(other, @on) >= grams * by) }
-          return drawn(line, key, @pantry.draw(key, grams * factor, @on), grams * factor, substitute: true) if key
-        end
+        key, factor = substitute(line, grams)
+        return drawn(line, key, @pantry.draw(key, grams * factor, @on), grams * factor, substitute: true) if key
+
         drawn(line, line.food_key, @pantry.draw(line.food_key, grams, @on), grams)
+      end
+
+      def substitute(line, grams)
+        enough = line.substitutes.select { |other, by| @pantry.foods.key?(other) && (@pantry.free?(other) || @pantry.left(other, @on) >= grams * by) }
+        return enough.first if @pantry.left(line.food_key, @on) < grams
+
+        enough.find { |other, _| @pantry.turns?(other, @on, @front_days) } unless @pantry.turns?(line.food_key, @on, @front_days)
       end
 
       def drawn(line, key, draw, grams, substitute: false)

@@ -50,6 +50,17 @@ module NutShelf
         @holdings.fetch(key, []).map { |holding| less_taken(holding.stock) }.select { |stock| stock.eligible?(on, allow_look: @allow_look) }.sum(0r, &:amount)
       end
 
+      # @param key [String] food key
+      # @param on [Date] day of use
+      # @param days [Integer]
+      # @return [Boolean] whether some of it that may be used turns within so many days
+      def turns?(key, on, days)
+        @holdings.fetch(key, []).any? do |holding|
+          stock = less_taken(holding.stock)
+          stock.eligible?(on, allow_look: @allow_look) && stock.usable_until && stock.usable_until <= on + days
+        end
+      end
+
       private
 
       def less_taken(stock)

@@ -43,6 +43,13 @@ RSpec.describe "Dishes from the shelf" do
     expect(dish.lines.first).to have_attributes(food_key: "dried-chickpeas", substitute: true, grams: 160r, missing: 0r)
   end
 
+  it "prefers a substitute that turns to a food that keeps, but not to one that turns as well" do
+    stew = recipe("Stew", [["canned-chickpeas", 400, { substitutes: { "canned-white-beans" => 1r } }]])
+    stock = ->(until_on) { { "canned-chickpeas" => [holding(1, 400, until_on)], "canned-white-beans" => [holding(2, 400, "2026-11-26")] } }
+    keys = %w[2028-01-01 2026-11-25].map { |until_on| core::Dish.plan(stew, servings: 2r, pantry: pantry(stock.call(until_on)), on: today).lines.first.food_key }
+    expect(keys).to eq(%w[canned-white-beans canned-chickpeas])
+  end
+
   it "takes optional lines only where they are there, and levels and tap water for free" do
     shelf = pantry({ "passata" => [holding(1, 200, nil)] }, free: %w[salt tap-water])
     dish = core::Dish.plan(recipe("Soup", [["passata", 200], ["fresh-parsley", 10, { optional: true }], ["salt", 5], ["tap-water", 500]]), servings: 2r, pantry: shelf, on: today)
