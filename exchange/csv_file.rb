@@ -63,6 +63,9 @@ module NutShelf
         raise Unreadable, "The file's letters cannot be read. Save it as UTF-8 and try again."
       end
 
+      # A row may run over several lines of the file; people look for it by the line it begins on.
+      def breaks(csv) = [csv.line.to_s.scan(/\r\n|\r|\n/).size, 1].max
+
       # The delimiter that cuts the first rows into the same number of columns, the most of them.
       def guess_delimiter
         first = @text.each_line.first(SAMPLE).join
@@ -78,11 +81,13 @@ module NutShelf
       end
 
       def parse
-        csv = CSV.new(@text, col_sep: delimiter, skip_blanks: true)
-        @headings = csv.shift.map { |heading| heading.to_s.strip }
+        csv = CSV.new(@text, col_sep: delimiter)
+        @headings = (csv.shift || []).map { |heading| heading.to_s.strip }
+        line = 1 + breaks(csv)
         @rows = []
         while (row = csv.shift)
-          @rows << [csv.lineno, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
+          @rows << [line, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
+          line += breaks(csv)
           raise Unreadable, "More than #{MAX_ROWS} lines: bring them in in parts." if @rows.size > MAX_ROWS
         end
       rescue CSV::MalformedCSVError => e

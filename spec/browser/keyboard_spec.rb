@@ -6,10 +6,26 @@ require_relative "../support/browser"
 RSpec.describe "By keyboard alone", :browser do
   let(:who) { household! }
 
+  # The door too: tab into the form, type, Enter.
+  def enter_by_keys
+    hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(BrowserSupport::PASSWORD)
+    email = office.database.outside do |db|
+      db[:accounts].where(id: who.account_id).update(password_hash: hash)
+      db[:accounts].where(id: who.account_id).get(:email)
+    end
+    visit "/"
+    expect(page).to have_field("E-mail address")
+    tab_to("document.activeElement.name === 'login'")
+    keys(email, :tab, BrowserSupport::PASSWORD, :enter)
+    expect(page).to have_css("main h1", text: "Nov")
+  end
+
+  def on_chip = "document.activeElement.dataset.chip !== undefined"
+
   def stacks = inside(who) { |house| house.lots.shelf.all }
 
   it "puts away, walks the shelf, takes, opens, looks, throws and undoes" do
-    enter(who)
+    enter_by_keys
     keys("n")
     expect(page).to have_css("[data-label-line]:focus")
     ["3 tins chickpeas 400 g bb 5/2028 cupboard", "2 jars honey bb tomorrow cupboard"].each do |text|
@@ -23,11 +39,11 @@ RSpec.describe "By keyboard alone", :browser do
     keys("2")
     expect(page).to have_css("h1", text: "Shelf")
     expect(page).to have_css(".chip", count: 2)
-    page.execute_script("document.querySelector('[data-chip]').focus()")
+    tab_to(on_chip)
     first_name = page.evaluate_script("document.activeElement.textContent")
     keys(:right)
     expect(page.evaluate_script("document.activeElement.textContent")).not_to eq(first_name)
-    expect(page.evaluate_script("document.activeElement.dataset.column === undefined && document.activeElement.dataset.chip !== undefined")).to be(true)
+    expect(page.evaluate_script(on_chip)).to be(true)
     keys(:enter)
     expect(page).to have_css("[role=dialog]", text: "Chickpeas")
     keys("t")
@@ -52,18 +68,17 @@ RSpec.describe "By keyboard alone", :browser do
 
   it "plans and cooks" do
     put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2026-11-27", printed_kind: "best_before")
-    enter(who)
+    enter_by_keys
     keys("4")
     expect(page).to have_css("h1", text: "Meals")
     expect(page).to have_button("Put", exact: false)
-    tab_to { |text| text.start_with?("Put on") }
+    tab_to(text("startsWith('Put on')"))
     keys(:enter)
     expect(page).to have_link("Cook", exact: false)
-    page.execute_script("document.activeElement.blur(); document.body.focus()")
-    tab_to { |text| text == "Cook" }
+    tab_to("#{text("startsWith('Cook')")} && document.activeElement.tagName === 'A'", back: true)
     keys(:enter)
     expect(page).to have_button("Cooked")
-    tab_to { |text| text == "Cooked" }
+    tab_to(text("startsWith('Cooked')"))
     keys(:enter)
     expect(page).to have_css("h1", text: "Meals")
     expect(page).to have_content("cooked")
@@ -71,14 +86,13 @@ RSpec.describe "By keyboard alone", :browser do
 
   it "acts on the chip in hand without opening it, and asks where a key needs an answer" do
     put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2027-11-27", printed_kind: "best_before")
-    enter(who)
+    enter_by_keys
     keys("2")
     expect(page).to have_css(".chip", text: "4 x 400 g")
-    page.execute_script("document.querySelector('[data-chip]').focus()")
+    tab_to(on_chip)
     keys("t")
     expect(page).to have_content("Took 400 g")
     expect(page).to have_css(".chip", text: "3 x 400 g")
-    page.execute_script("document.querySelector('[data-chip]').focus()")
     keys("m")
     expect(page).to have_css("[role=dialog] select[name=place]:focus")
     keys(:escape)
@@ -86,7 +100,7 @@ RSpec.describe "By keyboard alone", :browser do
   end
 
   it "shows its keys, finds, and lets single keys be switched off" do
-    enter(who)
+    enter_by_keys
     keys("?")
     expect(page).to have_css("[role=dialog]", text: "walk the shelf")
     keys(:escape)
@@ -94,17 +108,24 @@ RSpec.describe "By keyboard alone", :browser do
     keys("/")
     expect(page).to have_css("[data-find]:focus")
     keys(:tab)
-    page.execute_script("localStorage.setItem('nut-shelf.keys-off', 'yes'); document.activeElement.blur()")
+    tab_to(text("includes('Keeper')"), back: true)
+    keys(:enter)
+    expect(page).to have_css("[role=menu]")
+    7.times { keys(:down) unless page.evaluate_script(text("includes('Single keys')")) }
+    keys(:enter)
     keys("4")
     expect(page).to have_css("h1", text: "Shelf")
   end
 
+  # A condition on the words of what has the focus.
+  def text(condition) = "document.activeElement.textContent.trim().#{condition}"
+
   # Tab on until the focus rests on what is wanted; a loop that could not end would be a defect of its own.
-  def tab_to
-    120.times do
-      keys(:tab)
-      return if yield page.evaluate_script("document.activeElement.textContent.trim()")
+  def tab_to(condition, back: false)
+    150.times do
+      keys(back ? %i[shift tab] : :tab)
+      return if page.evaluate_script(condition)
     end
-    raise "Tab never reached it."
+    raise "Tab never reached it: #{condition}"
   end
 end
