@@ -13,8 +13,8 @@ module NutShelf
       def free(quantity)
         amount = quantity.amount
         case quantity.dimension
-        when :mass then amount >= 1000 ? "#{short(amount / 1000)} kg" : "#{short(amount)} g"
-        when :volume then amount >= 1000 ? "#{short(amount / 1000)} l" : "#{short(amount)} ml"
+        when :mass then amount >= 1000 ? "#{short(amount / 1000, 3)} kg" : "#{short(amount)} g"
+        when :volume then amount >= 1000 ? "#{short(amount / 1000, 3)} l" : "#{short(amount)} ml"
         else short(amount)
         end
       end
@@ -49,7 +49,7 @@ module NutShelf
         end
       end
 
-      def short(number) = Decimal.print(number.to_r.round(number.abs >= 100 ? 0 : 2))
+      def short(number, places = 2) = Decimal.print(number.to_r.round(number.abs >= 100 ? 0 : places))
     end
   end
 end

@@ -17,8 +17,9 @@ RSpec.describe "Label lines made from facts" do
   dates = [["%Y-%m-%d", :day], ["%d.%m.%Y", :day], ["%-d.%-m.%y", :day], ["%d/%m/%Y", :day], ["%-d %b %Y", :day], ["%-d %B %Y", :day], ["%b %-d, %Y", :day], ["%m/%Y", :month], ["%-m/%y", :month], ["%Y-%m", :month],
            ["%b %Y", :month], ["%B %Y", :month], ["end %Y", :year], ["%Y", :year]]
 
-  facts = generators.fixed_hash(food: generators.one_of(*foods.keys.map { |key| generators.constant(key) }), count: generators.choose(2..40), place: generators.one_of(*places.keys.map { |name| generators.constant(name) }),
-                                ahead: generators.choose(40..3000), form: generators.choose(0..(dates.size - 1)), cents: generators.choose(1..9999), order: generators.choose(0..3))
+  pick = ->(list) { generators.one_of(*list.map { |entry| generators.constant(entry) }) }
+  facts = generators.fixed_hash(food: pick.call(foods.keys), count: generators.choose(2..40), place: pick.call(places.keys), ahead: generators.choose(40..3000), form: generators.choose(0..(dates.size - 1)),
+                                cents: generators.choose(1..9999), order: generators.choose(0..3))
 
   meant = lambda do |date, precision|
     { day: date, month: Date.new(date.year, date.month, -1), year: Date.new(date.year, 12, 31) }.fetch(precision)
@@ -32,22 +33,23 @@ RSpec.describe "Label lines made from facts" do
       price = format("€%.2f", cents / 100.0)
       parts = ["#{count} #{words} #{size} #{unit}", "bb #{day.strftime(written)}", places.fetch(place), price].rotate(order)
       draft = reader.read(parts.join(" "), today: today)
-      expect([parts.join(" "), draft.count, draft.amount, draft.unit, draft.food, draft.date, draft.date_kind, draft.place, draft.price_minor, draft.unread, draft.questions.map(&:field)])
-        .to eq([parts.join(" "), count, size, unit, food, meant.call(day, precision), "best_before", place, cents, [], []])
+      read = draft.to_h.values_at(:count, :amount, :unit, :food, :date, :date_kind, :place, :price_minor, :unread, :questions)
+      expect([parts.join(" "), *read]).to eq([parts.join(" "), count, size, unit, food, meant.call(day, precision), "best_before", place, cents, [], []])
     end
   end
 
   it "read back the sizes that the wording prints" do
-    PropCheck.forall(generators.choose(1..60), generators.choose(1..3000)) do |packs, grams|
+    PropCheck.forall(generators.choose(1..60), generators.choose(1..9999)) do |packs, grams|
       whole = NutShelf::Core::Quantity.of(packs * grams, "g")
       printed = NutShelf::Core::Wording.stack(whole, pack: NutShelf::Core::Quantity.of(grams, "g"))
       draft = reader.read("#{printed} rolled oats", today: today)
-      expect([draft.count * draft.amount, draft.food]).to eq([(packs == 1 ? NutShelf::Core::Quantity.of(grams, "g") : whole).amount.then { |amount| packs == 1 || grams < 1000 ? amount : draft.count * draft.amount }, "rolled-oats"])
+      expect([printed, draft.count * draft.amount, draft.food]).to eq([printed, whole.amount, "rolled-oats"])
     end
   end
 
   it "survive a typo in the food's name" do
-    { "canned-chickpeas" => %w[chikpeas chickpaes chickpeass], "spaghetti" => %w[spagetti spaghett sphagetti], "sauerkraut" => %w[saurkraut sauerkrout], "mustard" => %w[mustrad mustar], "raisins" => %w[rasins raisens] }.each do |key, words|
+    { "canned-chickpeas" => %w[chikpeas chickpaes chickpeass], "spaghetti" => %w[spagetti spaghett sphagetti], "sauerkraut" => %w[saurkraut sauerkrout], "mustard" => %w[mustrad mustar],
+      "raisins" => %w[rasins raisens] }.each do |key, words|
       words.each { |word| expect([word, reader.read("2 tins #{word} 400 g", today: today).food]).to eq([word, key]) }
     end
   end

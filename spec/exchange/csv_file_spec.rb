@@ -41,8 +41,10 @@ RSpec.describe NutShelf::Exchange::CsvFile do
   end
 
   {
-    "Best Before Date" => "best_before", "MHD" => "best_before", "Mindestens haltbar bis" => "best_before", "À consommer de préférence avant le" => "best_before", "Fecha de caducidad" => "best_before", "Use-by" => "use_by",
-    "Verbrauchen bis" => "use_by", "DLC" => "use_by", "Quantité" => "count", "Anzahl" => "count", "Cantidad" => "count", "Lagerort" => "place", "Emplacement" => "place", "Ubicación" => "place", "Inhalt" => "amount", "Poids" => "amount",
+    "Best Before Date" => "best_before", "MHD" => "best_before", "Mindestens haltbar bis" => "best_before", "À consommer de préférence avant le" => "best_before", "Fecha de caducidad" => "best_before",
+    "Use-by" => "use_by",
+    "Verbrauchen bis" => "use_by", "DLC" => "use_by", "Quantité" => "count", "Anzahl" => "count", "Cantidad" => "count", "Lagerort" => "place", "Emplacement" => "place", "Ubicación" => "place",
+    "Inhalt" => "amount", "Poids" => "amount",
     "Einheit" => "unit", "Unité" => "unit", "Preis" => "price", "Prix unitaire" => "price_each", "Einzelpreis" => "price_each", "Gekauft am" => "bought_on", "Ouvert le" => "opened_on", "Eingefroren am" => "frozen_on", "Colour" => nil
   }.each do |heading, field|
     it "takes #{heading.inspect} for #{field.inspect}" do
