@@ -45,7 +45,8 @@ RSpec.describe NutShelf::Exchange::CsvFile do
     "Use-by" => "use_by",
     "Verbrauchen bis" => "use_by", "DLC" => "use_by", "Quantité" => "count", "Anzahl" => "count", "Cantidad" => "count", "Lagerort" => "place", "Emplacement" => "place", "Ubicación" => "place",
     "Inhalt" => "amount", "Poids" => "amount",
-    "Einheit" => "unit", "Unité" => "unit", "Preis" => "price", "Prix unitaire" => "price_each", "Einzelpreis" => "price_each", "Gekauft am" => "bought_on", "Ouvert le" => "opened_on", "Eingefroren am" => "frozen_on", "Colour" => nil
+    "Einheit" => "unit", "Unité" => "unit", "Preis" => "price", "Prix unitaire" => "price_each", "Einzelpreis" => "price_each", "Gekauft am" => "bought_on", "Ouvert le" => "opened_on",
+    "Eingefroren am" => "frozen_on", "Colour" => nil
   }.each do |heading, field|
     it "takes #{heading.inspect} for #{field.inspect}" do
       expect(NutShelf::Exchange::Headings.field(heading)).to eq(field)
