@@ -145,7 +145,7 @@ module NutShelf
           return if number.nil? && !hint_only?(noun)
 
           @line.hints << (noun == "can" ? :tin : noun.to_sym)
-          @noun ||= noun
+          @noun = noun if number || @noun.nil?
           @line.claim(:count, [index, *used])
           @count = (@count || 1) * number if number
         end

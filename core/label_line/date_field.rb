@@ -22,7 +22,7 @@ module NutShelf
         }.sort_by { |words, _| -words.size }.to_h.freeze
         BACK = %w[packed frozen opened made thawed].freeze
         FIELDS = { "frozen" => :frozen_on, "opened" => :opened_on, "thawed" => :thawed_on }.freeze
-        FILLERS = %w[: on date = by . - of].freeze
+        FILLERS = %w[: on date = by . - of the].freeze
         PRINTED = [{ text: "best before", value: "best_before" }, { text: "use by", value: "use_by" }].freeze
 
         # @param line [Line]
@@ -93,12 +93,20 @@ module NutShelf
         def named(index, size, kind)
           start = index + size
           start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
-          found = forms(BACK.include?(kind)).at(start, after_kind: true)
+          found, start = found_at(start, forms(BACK.include?(kind)))
           return false unless found
 
           taken = (index...(start + found.length)).to_a
           found.readings.empty? ? impossible(start, found, taken) : settle(kind, found.readings, taken)
           true
+        end
+
+        # "made in september": the little word belongs to the month, unless it counts ("in 3 weeks").
+        def found_at(start, forms)
+          found = forms.at(start, after_kind: true)
+          return [found, start] if found || @line.text(start) != "in"
+
+          [forms.at(start + 1, after_kind: true), start + 1]
         end
 
         def impossible(start, found, taken)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "date_field"
 require_relative "stem"
 
 module NutShelf
@@ -13,6 +14,8 @@ module NutShelf
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
                         opened open half full vacuum loose cold local spare old new baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
+        # Words that speak of dates are never a misspelt food ("best" is no beet).
+        DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
                        "raw" => "raw", "uht" => "longlife" }.freeze
 
@@ -32,6 +35,7 @@ module NutShelf
 
         def stems_of(index)
           stem = Stem.of(@line.text(index))
+          return [] if DATE_WORDS.include?(@line.text(index))
           return [stem] if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
 
           near = @lexicon.nearest(stem)
@@ -60,7 +64,8 @@ module NutShelf
         # How many of the line's words a name covers, then how far to the right it ends.
         def cover(phrase)
           indexes = covered(phrase)
-          [phrase.stems.size + (phrase.own ? 1 : 0), indexes.max || -1]
+          said = (phrase.stems & @words.values.flatten).size
+          [said + (phrase.own ? 1 : 0), indexes.max || -1]
         end
 
         def covered(phrase) = @words.select { |_, stems| stems.intersect?(phrase.stems) }.keys

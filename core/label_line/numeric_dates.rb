@@ -27,8 +27,14 @@ module NutShelf
           when %r{\A(\d{4})[-/.](\d{1,2})\z} then found([DateReading.month($1.to_i, $2.to_i)], 1)
           when %r{\A(\d{1,2})[-/.](\d{4})\z} then found([DateReading.month($2.to_i, $1.to_i)], 1)
           when %r{\A(\d{1,2})([-/.])(\d{1,2})\z} then two($1, $2, $3)
+          when /\A(\d\d)(\d\d)(\d\d)\z/ then @after_kind && found(six_digits($1.to_i, $2.to_i, $3.to_i), 1)
           when /\A(20\d\d)(\d\d)(\d\d)\z/ then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
           end
+        end
+
+        # "310727" is the 31st of July 2027, or the 27th of July 2031.
+        def six_digits(first, second, third)
+          [three(first, second, 2000 + third), DateReading.day(2000 + first, second, third)].compact.select { |reading| plausible?(reading.on.year) }
         end
 
         def full_year(text) = text.length == 2 ? 2000 + text.to_i : text.to_i
