@@ -62,8 +62,8 @@ module NutShelf
       end
 
       # Opens an act and answers what the interface needs to report and to undo it.
-      def entry(kind, summary, on: nil, undoes: nil)
-        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.today, undoes: undoes)
+      def entry(kind, summary, on: nil, undoes: nil, subject: nil)
+        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.today, undoes: undoes, subject: subject)
       end
 
       def done(entry, **more) = { act_id: entry.act_id, summary: entry.summary, **more }

@@ -10,8 +10,8 @@ module NutShelf
       attr_reader :act_id, :summary
 
       # @return [Entry]
-      def self.open(room, kind:, summary:, occurred_on:, undoes: nil)
-        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes)
+      def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
+        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject)
         new(room, id, summary, occurred_on)
       end
 

@@ -67,7 +67,7 @@ module NutShelf
         refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_r.positive?
         refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
         refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
-        @room.place(@input[:place_id])
+        refuse("/place_id", "That place is not in use any more.", "Choose another.") if @room.place(@input[:place_id])[:archived_at]
         later_than_today(:opened_on, :frozen_on, :made_on, :occurred_on)
       end
 

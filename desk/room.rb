@@ -24,10 +24,13 @@ module NutShelf
 
       def catalog = @catalog ||= office.catalog.with_own(house.rules.own)
 
-      def places = @places ||= house.places.by_id
+      # @return [Hash] places in use by id
+      def places = @places ||= all_places.reject { |_, row| row[:archived_at] }
+
+      def all_places = @all_places ||= house.places.by_id
 
       def place(id)
-        places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
+        all_places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
       end
 
       def food_row(id)

@@ -34,6 +34,15 @@ module NutShelf
       # Gives a food the household's own words.
       def nickname(key, names) = rows(:foods).where(key: key).update(nicknames: array(names), search_text: Sequel.join([:search_text, " ", names.join(" ").downcase]))
 
+      # Foods are archived, never deleted.
+      # @return [Boolean] false when there is stock of it
+      def archive(id)
+        return false unless rows(:lots).where(food_id: id).where { on_hand > 0 }.empty?
+
+        rows(:foods).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP, key: Sequel.join([:key, "-archived-", Sequel.cast(:id, :text)]))
+        true
+      end
+
       # Copies the shipped foods into a new household, with the words they are searched by.
       # @param catalog [Core::Catalog]
       # @param names [Hash{String=>String}] further search words by food key

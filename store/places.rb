@@ -7,12 +7,23 @@ module NutShelf
   module Store
     # Where things stand.
     class Places < Table
-      # SELECT * FROM places WHERE household_id = 7 ORDER BY position, id
-      def all = rows(:places).order(:position, :id).all
+      # SELECT * FROM places WHERE household_id = 7 AND archived_at IS NULL ORDER BY position, id
+      def all = rows(:places).where(archived_at: nil).order(:position, :id).all
 
       def find(id) = found(rows(:places).where(id: id).first, "place")
 
-      def by_id = all.to_h { |row| [row[:id], row] }
+      # Archived ones too: old stacks remember where they stood.
+      def by_id = rows(:places).order(:position, :id).to_hash(:id)
+
+      # Puts a place away that holds nothing.
+      # @return [Boolean] false when something stands there, or in a place within it
+      def archive(id)
+        inner = rows(:places).where(parent_id: id, archived_at: nil)
+        return false unless rows(:lots).where(place_id: id).where { on_hand > 0 }.empty? && inner.empty?
+
+        rows(:places).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP)
+        true
+      end
 
       # @return [Integer] id
       def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil)

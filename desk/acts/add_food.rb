@@ -16,7 +16,7 @@ module NutShelf
 
         id = house.foods.add(key: key, name: input[:name].strip, class_key: like[:class_key] || like[:reference_key], reference_key: nil,
                              **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece), nicknames: Sequel.pg_array(input[:nicknames] || [], :text))
-        added = entry("add_food", "New food: #{input[:name].strip}")
+        added = entry("add_food", "New food: #{input[:name].strip}", subject: id)
         done(added, food_id: id)
       end
     end

@@ -14,7 +14,7 @@ module NutShelf
       def perform(input)
         room.place(input[:parent_id]) if input[:parent_id]
         id = house.places.add(**input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact)
-        added = entry("add_place", "New place: #{input[:name]}")
+        added = entry("add_place", "New place: #{input[:name]}", subject: id)
         done(added, place_id: id)
       end
     end

@@ -20,6 +20,7 @@ module NutShelf
         undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
         reverse(undo, lots)
         meals_back(undo, act)
+        retire(act)
         done(undo, undone_act_id: act[:id])
       end
 
@@ -54,6 +55,14 @@ module NutShelf
         return if before.empty?
 
         undo.change(lot, "undone", before.to_h { |name, value| [name, typed(name, value)] })
+      end
+
+      # What an act made besides stacks is put away again, unless it is in use.
+      def retire(act)
+        made = { "add_place" => house.places, "add_food" => house.foods }[act[:kind]] or return
+        return if made.archive(act[:subject_id])
+
+        raise Conflict.new("Something stands there or is kept of it.", code: "depended_on", remedy: "Move or use up what there is first.")
       end
 
       def typed(name, value) = name.to_s.end_with?("_on") && value ? Date.iso8601(value) : value

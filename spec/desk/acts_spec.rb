@@ -112,6 +112,20 @@ RSpec.describe "Acts" do
       expect(lot(who, id).slice(*before.keys)).to eq(before)
     end
 
+    it "puts a new place or food away again, unless something is kept there" do
+      made = act(:AddPlace, who, { name: "Attic", kind: "cupboard" })
+      stack = act(:PutAway, who, { food_id: food_id(who, "honey"), place_id: made["place_id"], count: "1", amount: "450", unit: "g" })
+      expect { act(:Undo, who, { act_id: made["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict)
+      act(:Undo, who, { act_id: stack["act_id"] })
+      act(:Undo, who, { act_id: made["act_id"] })
+      expect(inside(who) { |house| house.places.all.map { |row| row[:name].to_s } }).not_to include("Attic")
+      expect { act(:AddPlace, who, { name: "Attic", kind: "fridge" }) }.not_to raise_error
+      food = act(:AddFood, who, { name: "Grog", like_food_id: food_id(who, "red-wine") })
+      act(:Undo, who, { act_id: food["act_id"] })
+      expect(inside(who) { |house| house.foods.search("grog").map { |row| row[:name].to_s } }).not_to include("Grog")
+      expect { act(:AddFood, who, { name: "Grog", like_food_id: food_id(who, "red-wine") }) }.not_to raise_error
+    end
+
     it "happens once" do
       put = put_away(who, "honey", "cupboard")
       act(:Undo, who, { act_id: put["act_id"] })

@@ -45,7 +45,8 @@ Sequel.migration do
       Integer :position, null: false, default: 0
       Integer :version, null: false, default: 1
       unique %i[household_id id], name: :places_of_household
-      index %i[household_id name], unique: true, name: :places_name_once
+      column :archived_at, :timestamptz
+      index %i[household_id name], unique: true, name: :places_name_once, where: Sequel.lit("archived_at is null")
       foreign_key %i[household_id parent_id], :places, key: %i[household_id id], name: :places_parent_same_household
       constraint(:places_kind_known, kind: %w[cupboard cool_dark fridge freezer])
       constraint(:places_tier_known, tier: %w[working backstock set_apart])

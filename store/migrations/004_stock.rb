@@ -63,6 +63,7 @@ Sequel.migration do
       column :noted_at, :timestamptz, null: false, default: Sequel.lit("now()")
       String :summary, null: false
       column :undoes_act_id, :bigint
+      column :subject_id, :bigint
       unique %i[household_id id], name: :acts_of_household
       index %i[household_id undoes_act_id], unique: true, name: :acts_undone_once, where: Sequel.lit("undoes_act_id is not null")
       foreign_key %i[household_id undoes_act_id], :acts, key: %i[household_id id], name: :acts_undoes_same_household
