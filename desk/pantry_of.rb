@@ -18,8 +18,11 @@ module NutShelf
 
       # @return [Core::Pantry]
       def pantry
-        @pantry ||= Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: !@room.policy.by_the_date?)
+        @pantry ||= Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: plan_looks?)
       end
+
+      # "Plan what must be looked at" is on unless the household switched it off or goes by the date.
+      def plan_looks? = !@room.policy.by_the_date? && @room.household[:settings].to_h.fetch("plan_looks", true)
 
       # @return [Hash{String=>Core::Food}] by the key recipes use
       def foods = @foods ||= food_rows.to_h { |row| [key(row), Store::Foods.value(row, @room.catalog)] }

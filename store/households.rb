@@ -17,7 +17,10 @@ module NutShelf
       def revision = db[:households].where(id: household_id).get(:revision)
 
       # @return [Core::Policy]
-      def policy(row = self.row) = Core::Policy.new(school: row[:school].to_sym)
+      def policy(row = self.row)
+        windows = row[:settings].to_h.slice("front_days", "soon_days").transform_keys(&:to_sym)
+        Core::Policy.new(school: row[:school].to_sym, **windows)
+      end
 
       def update(changes) = db[:households].where(id: household_id).update(changes)
 

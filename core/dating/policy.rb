@@ -10,6 +10,9 @@ module NutShelf
         freeze
       end
 
+      # @return [Policy] for eaters who go by the date alone: small children, old age, pregnancy, guests
+      def strict = self.class.new(**to_h, school: :by_the_date)
+
       def by_the_date? = school == :by_the_date
 
       def school_words = by_the_date? ? "by the date" : "look, then decide"
