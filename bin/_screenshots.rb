@@ -3,6 +3,7 @@
 require "ferrum"
 require "fileutils"
 require "puma"
+require "tmpdir"
 require "puma/configuration"
 require "puma/server"
 require_relative "../demo/loader"
@@ -11,10 +12,14 @@ require_relative "../boot/app"
 # Name of the picture, where, the size, and what to do before it is taken.
 WIDE = [1280, 800].freeze
 PHONE = [390, 844].freeze
+# A list as another program would write it, with two words nobody here knows.
+LIST = File.join(Dir.tmpdir, "nut-shelf-bring-in.csv").freeze
+File.write(LIST, "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\nKichererbsen;6;400 g;Keller;31.05.2028;5,34\nHaferflocken;2;500 g;Vorrat;30.09.2027;2,98\n" \
+                 "Eier;10;;Kühlschrank;12.12.2026;3,20\nHagebuttenmus;3;340 g;Speicher;;7,50\n".encode("Windows-1252"))
 MEAL = ->(browser) { browser.at_css("a[href^='/meals/']").click }
 SHOTS = [
   ["today", "/", WIDE], ["shelf", "/shelf", WIDE], ["shelf-table", "/shelf?as=table", WIDE], ["meals", "/meals", WIDE], ["cook", "/meals", WIDE, MEAL], ["shop", "/shop", WIDE],
-  ["bring-in", "/bring-in", WIDE],
+  ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
   ["stack", "/shelf", WIDE, ->(browser) { browser.css(".chip").find { |chip| chip.text.include?("Hummus") }&.click }],
   ["label-line", "/shelf", WIDE, ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }],
   ["today-phone", "/", PHONE], ["shelf-phone", "/shelf", PHONE], ["shop-phone", "/shop", PHONE],

@@ -42,6 +42,12 @@ module NutShelf
             .map { |text, list| { text: text, lines: list.size, likely: likely(text) } }
       end
 
+      # @return [Array<Hash>] words that name no place here, how often, and what kind they sound like
+      def unknown_places
+        rows.select { |row| row.problems.any? { |problem| problem.reason.start_with?("Which place is") } }.group_by(&:place_text)
+            .map { |text, list| { text: text, lines: list.size, kind: Exchange::StockWords.place_kind(text) || "cupboard" } }
+      end
+
       private
 
       def words = @words ||= LexiconOf.new(@room)
@@ -55,7 +61,7 @@ module NutShelf
         ids = rows.to_h { |row| [row[:key], row[:id]] }
         { foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
           day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], today: @room.today, food_ids: ids,
-          food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s),
+          food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
           place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id] }
       end
     end

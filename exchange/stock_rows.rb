@@ -9,7 +9,7 @@ module NutShelf
     # Reads the rows of a stock list into what PutAway takes, with every problem by line, column and reason.
     class StockRows
       # A row: its line number, the words for the food, what was read (nil when it has problems). Frozen.
-      Row = Struct.new(:line, :food_text, :input, :problems, keyword_init: true)
+      Row = Struct.new(:line, :food_text, :place_text, :input, :problems, keyword_init: true)
       Problem = Struct.new(:line, :column, :reason, keyword_init: true)
 
       DATES = { "best_before" => :printed_on, "use_by" => :printed_on, "made_on" => :made_on, "opened_on" => :opened_on, "frozen_on" => :frozen_on, "bought_on" => :occurred_on }.freeze
@@ -39,7 +39,7 @@ module NutShelf
         @cells = cells
         @problems = []
         input = { food_id: food, place_id: place, **amount, **dates, **price, **more }
-        Row.new(line: line, food_text: cell("food").to_s, input: @problems.empty? ? input.compact : nil, problems: @problems)
+        Row.new(line: line, food_text: cell("food").to_s, place_text: cell("place").to_s, input: @problems.empty? ? input.compact : nil, problems: @problems)
       end
 
       def cell(field)
@@ -80,14 +80,20 @@ module NutShelf
 
       def place
         text = cell("place") or return @settings[:place_id] || problem("place", "No place is given. Choose one for lines without.")
-        named = @settings[:place_ids][text.downcase]
+        named = @settings[:places][text] || @settings[:place_ids][text.downcase]
         return named if named
 
-        kind = StockWords.place_kind(text)
-        places = @lexicon.places.select { |known| known.kind == kind }
+        places = of_kind(StockWords.place_kind(text))
         return @settings[:place_ids][places.first.name.downcase] if places.size == 1
 
-        problem("place", "There is no place “#{text}” here. Make it first, or leave the column out and choose one place for all.")
+        problem("place", "Which place is “#{text}”? Choose one for it, or make it.")
+      end
+
+      # Places of that kind; where there are several, the one that is called so ("Cellar rack" for a cellar).
+      def of_kind(kind)
+        places = @lexicon.places.select { |known| known.kind == kind }
+        called = places.select { |known| StockWords::PLACE_KINDS.fetch(kind).any? { |word| known.name.downcase.include?(word) } }
+        called.size == 1 ? called : places
       end
 
       def amount

@@ -25,7 +25,7 @@ module NutShelf
           problems = file.problems
           { encoding: file.file.encoding, delimiter: file.file.delimiter, decimal: file.file.decimal, columns: file.columns, fields: Exchange::Headings::FIELDS,
             rows: file.rows.first(SHOWN).map { |row| shown(room, row) }, total: file.rows.size, problems: problems.first(SHOWN).map(&:to_h), problem_count: problems.size,
-            unknown_foods: file.unknown_foods, ready: problems.empty? && file.rows.any? }
+            unknown_foods: file.unknown_foods, unknown_places: file.unknown_places, ready: problems.empty? && file.rows.any? }
         end
 
         def shown(room, row)

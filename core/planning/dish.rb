@@ -104,7 +104,10 @@ module NutShelf
         enough = line.substitutes.select { |other, by| @pantry.foods.key?(other) && (@pantry.free?(other) || @pantry.left(other, @on) >= grams * by) }
         return enough.first if @pantry.left(line.food_key, @on) < grams
 
-        enough.find { |other, _| @pantry.turns?(other, @on, @front_days) } unless @pantry.turns?(line.food_key, @on, @front_days)
+        return if @pantry.turning(line.food_key, @on, @front_days).positive?
+
+        # Only where what turns is enough: nobody opens a fresh tin to save half of another.
+        enough.find { |other, by| @pantry.turning(other, @on, @front_days) >= grams * by }
       end
 
       def drawn(line, key, draw, grams, substitute: false)

@@ -53,12 +53,10 @@ module NutShelf
       # @param key [String] food key
       # @param on [Date] day of use
       # @param days [Integer]
-      # @return [Boolean] whether some of it that may be used turns within so many days
-      def turns?(key, on, days)
-        @holdings.fetch(key, []).any? do |holding|
-          stock = less_taken(holding.stock)
-          stock.eligible?(on, allow_look: @allow_look) && stock.usable_until && stock.usable_until <= on + days
-        end
+      # @return [Rational] grams of it that may be used and turn within so many days
+      def turning(key, on, days)
+        stocks = @holdings.fetch(key, []).map { |holding| less_taken(holding.stock) }
+        stocks.select { |stock| stock.eligible?(on, allow_look: @allow_look) && stock.usable_until && stock.usable_until <= on + days }.sum(0r, &:amount)
       end
 
       private

@@ -130,14 +130,34 @@ RSpec.describe "The interface", :browser do
     enter(who)
     visit "/bring-in"
     path = File.join(Dir.tmpdir, "nut-shelf-list.csv")
-    File.write(path, "Artikel;Menge;Inhalt;Lagerort;MHD\nHoney;2;450 g;Vorrat;31.05.2028\nGrog;1;500 g;Vorrat;\n".encode("Windows-1252"))
+    File.write(path, "Artikel;Menge;Inhalt;Lagerort;MHD\nHoney;2;450 g;Vorrat;31.05.2028\nGrog;1;500 g;Speicher;\n".encode("Windows-1252"))
     attach_file("CSV file", path)
     expect(page).to have_content("Which foods are these?")
+    expect_accessible("a list with questions")
     fill_in "Find a food for Grog", with: "wine"
     click_button "Red wine"
+    click_button "Make the place Speicher"
     click_button "Bring in all 2"
     expect(page).to have_content("Brought in 2 stacks")
     expect(stacks.size).to eq(2)
+  end
+
+  it "makes a place, and says so when the temperatures are the wrong way round" do
+    enter(who)
+    click_button "Keeper", exact: false
+    find("[role=menuitem]", text: "New place").click
+    fill_in "Name", with: "Shed"
+    fill_in "Coldest, °C", with: "25"
+    fill_in "Warmest, °C", with: "-6"
+    expect_accessible("a new place")
+    click_button "Make the place"
+    expect(page).to have_content("The coldest is warmer than the warmest.")
+    fill_in "Coldest, °C", with: "-6"
+    fill_in "Warmest, °C", with: "25"
+    click_button "Make the place"
+    expect(page).to have_content("New place: Shed")
+    line("2 jars honey shed")
+    expect(page).to have_content("Put away 2 jars Honey")
   end
 
   it "puts away with one hand on a phone" do

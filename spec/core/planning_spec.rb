@@ -48,6 +48,8 @@ RSpec.describe "Dishes from the shelf" do
     stock = ->(until_on) { { "canned-chickpeas" => [holding(1, 400, until_on)], "canned-white-beans" => [holding(2, 400, "2026-11-26")] } }
     keys = %w[2028-01-01 2026-11-25].map { |until_on| core::Dish.plan(stew, servings: 2r, pantry: pantry(stock.call(until_on)), on: today).lines.first.food_key }
     expect(keys).to eq(%w[canned-white-beans canned-chickpeas])
+    half = { "canned-chickpeas" => [holding(1, 400, "2028-01-01")], "canned-white-beans" => [holding(2, 200, "2026-11-26"), holding(3, 400, "2028-01-01")] }
+    expect(core::Dish.plan(stew, servings: 2r, pantry: pantry(half), on: today).lines.first.food_key).to eq("canned-chickpeas")
   end
 
   it "takes optional lines only where they are there, and levels and tap water for free" do

@@ -67,6 +67,18 @@ RSpec.describe "Stock lists", :api do
     expect(bring(text, foods: chosen)["stacks"]).to eq(2)
   end
 
+  it "asks which place a word means, and takes the answer for every line" do
+    text = "food,amount,place\nhoney,450 g,Attic\nhoney,450 g,Attic\n"
+    expect(preview(text)["unknown_places"]).to eq([{ "text" => "Attic", "lines" => 2, "kind" => "cupboard" }])
+    expect(preview(text, places: { "Attic" => cupboard })["ready"]).to be(true)
+    expect(bring(text, places: { "Attic" => cupboard })["stacks"]).to eq(2)
+  end
+
+  it "takes the place that is called so where several are of that kind" do
+    act(:AddPlace, who, { name: "Loft", kind: "cupboard" })
+    expect(preview("Artikel;Menge;Lagerort\nHoney;2;Vorrat\n")["rows"].first["place"]).to eq("Cupboard")
+  end
+
   it "lets the guess at a column be changed" do
     text = "what,when\nhoney,2028-05-31\n"
     expect(preview(text)["columns"].map { |column| column["field"] }).to eq(["food", nil])

@@ -12,11 +12,12 @@ import { PHONE, TABS } from "./tabs";
 // Drawn when first asked for, so that the first look costs little.
 const KeysHelp = lazy(() => import("./KeysHelp").then((module) => ({ default: module.KeysHelp })));
 const Lately = lazy(() => import("./Lately").then((module) => ({ default: module.Lately })));
+const NewPlace = lazy(() => import("./NewPlace").then((module) => ({ default: module.NewPlace })));
 const MoreMenu = lazy(() => import("./MoreMenu").then((module) => ({ default: module.MoreMenu })));
 
 const WITH_LINE = ["/", "/shelf", "/shop"];
 
-function Strip({ onLately }: { onLately: () => void }) {
+function Strip({ onLately, onPlace }: { onLately: () => void; onPlace: () => void }) {
   const needs = useQuery(todayQuery).data?.needs_count ?? 0;
   return (
     <header className="strip no-print bg-strip text-white flex items-stretch h-[50px] px-5 gap-[2px] phone:px-3 phone:h-[46px]">
@@ -34,7 +35,7 @@ function Strip({ onLately }: { onLately: () => void }) {
       </nav>
       <div className="ml-auto flex items-center gap-1">
         <button type="button" className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white" onClick={onLately}>Lately</button>
-        <Suspense fallback={null}><MoreMenu /></Suspense>
+        <Suspense fallback={null}><MoreMenu onPlace={onPlace} /></Suspense>
       </div>
     </header>
   );
@@ -77,7 +78,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const location = useLocation();
   const { away } = useActs();
   const session = useSession();
-  const [sheet, setSheet] = useState<"lately" | "help" | "more" | null>(null);
+  const [sheet, setSheet] = useState<"lately" | "help" | "more" | "place" | null>(null);
   const [lineOpen, setLineOpen] = useState(false);
   const withLine = WITH_LINE.includes(location.pathname) || lineOpen;
   useFrameKeys({
@@ -90,14 +91,15 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <div className="flex flex-col min-h-dvh">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
-      <Strip onLately={() => setSheet("lately")} />
+      <Strip onLately={() => setSheet("lately")} onPlace={() => setSheet("place")} />
       {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The database is away. What you typed is kept and is sent as soon as it is back.</p>}
       <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
       <ReportBar raised={withLine} />
       <BottomBar onMore={() => setSheet("more")} />
       <Suspense fallback={null}>
-        {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onClose={() => setSheet(null)} />}
+        {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onPlace={() => setSheet("place")} onClose={() => setSheet(null)} />}
+        {sheet === "place" && <NewPlace onClose={() => setSheet(null)} />}
         {sheet === "help" && <KeysHelp open onClose={() => setSheet(null)} />}
       </Suspense>
     </div>

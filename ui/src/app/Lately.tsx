@@ -25,7 +25,7 @@ function Row({ act }: { act: ActRow }) {
 }
 
 /** What was done lately, by whom, each with its undo; on a phone also the way to everything that has no room in the bar. */
-export function Lately({ open, more, onClose }: { open: boolean; more: boolean; onClose: () => void }) {
+export function Lately({ open, more, onPlace, onClose }: { open: boolean; more: boolean; onPlace: () => void; onClose: () => void }) {
   const query = useQuery({ ...actsQuery, enabled: open || actsQuery.enabled });
   const signOut = useSignOut();
   return (
@@ -34,6 +34,7 @@ export function Lately({ open, more, onClose }: { open: boolean; more: boolean; 
         <nav aria-label="More" className="grid grid-cols-2 gap-2 my-4">
           <Link className="btn" to="/meals" onClick={onClose}>Meals</Link>
           <Link className="btn" to="/bring-in" onClick={onClose}>Bring in a list</Link>
+          <Button onClick={onPlace}>New place</Button>
           <a className="btn" href="/api/export.csv">Take stock out</a>
           <Button onClick={() => applyTheme(theme() === "dark" ? "light" : "dark")}>Light or dark</Button>
           <Button onClick={() => void signOut()}>Sign out</Button>

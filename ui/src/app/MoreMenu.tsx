@@ -9,7 +9,7 @@ import { applyTheme, theme, type Theme } from "./theme";
 const THEMES: [Theme, string][] = [["light", "Light"], ["dark", "Dark, for a night kitchen"], ["system", "As the device"]];
 const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2";
 
-export function MoreMenu() {
+export function MoreMenu({ onPlace }: { onPlace: () => void }) {
   const session = useSession();
   const go = useNavigate();
   const signOut = useSignOut();
@@ -20,6 +20,7 @@ export function MoreMenu() {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={4} className="z-50 bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
           <DropdownMenu.Label className="px-3 py-1 text-soft text-[13px]">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
+          <DropdownMenu.Item className={item} onSelect={onPlace}>New place</DropdownMenu.Item>
           <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>Bring in a list (CSV)</DropdownMenu.Item>
           <DropdownMenu.Item className={item} onSelect={() => window.location.assign("/api/export.csv")}>Take the stock out (CSV)</DropdownMenu.Item>
           <DropdownMenu.Separator className="h-px bg-zinc2 my-1" />

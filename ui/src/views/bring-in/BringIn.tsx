@@ -7,6 +7,7 @@ import type { ImportFile, ImportPreview } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { Columns, Problems, Rows, Unknown } from "./PreviewParts";
+import { UnknownPlaces } from "./UnknownPlaces";
 
 async function base64(file: File): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -56,6 +57,7 @@ export default function BringIn() {
               <select className="field !w-auto" value={file.place_id ?? ""} onChange={(event) => void read({ ...file, place_id: Number(event.target.value) })}>{places.map((place) => <option key={place.id} value={place.id}>{place.name}</option>)}</select>
             </label>
           </Board>
+          <UnknownPlaces preview={preview} places={places} onPlace={(text, id) => void read({ ...file, places: { ...file.places, [text]: id } })} />
           <Unknown preview={preview} onFood={(text, id) => void read({ ...file, foods: { ...file.foods, [text]: id } })} />
           <Problems preview={preview} />
           <Rows preview={preview} />

@@ -4,6 +4,7 @@ import { foodsQuery } from "../../api/queries";
 import type { ImportPreview } from "../../api/types";
 import { useMoney } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
+import { plural } from "../../kit/words";
 
 const WORDS: Record<string, string> = {
   food: "food", label: "words of your own", count: "how many", amount: "size of one", unit: "unit", place: "place", best_before: "best before", use_by: "use by", made_on: "made on", opened_on: "opened on", frozen_on: "frozen on",
@@ -41,7 +42,7 @@ function UnknownFood({ food, onFood }: { food: ImportPreview["unknown_foods"][nu
   const options = find.trim().length > 1 ? found.slice(0, 6).map((one) => ({ id: one.id, name: one.name })) : food.likely;
   return (
     <li className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-      <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-[13.5px]">{food.lines} lines</span>
+      <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-[13.5px]">{plural(food.lines, "line")}</span>
       {options.map((option) => <Button key={option.id} onClick={() => onFood(food.text, option.id)}>{option.name}</Button>)}
       <input className="field !w-[180px]" aria-label={`Find a food for ${food.text}`} placeholder="find another" value={find} onChange={(event) => setFind(event.target.value)} />
     </li>
