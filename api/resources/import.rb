@@ -9,7 +9,6 @@ module NutShelf
     # Stock in and out as CSV.
     class Import < Base
       LIMIT = 8_400_000
-      SHOWN = 200
 
       post("/preview") do
         input = body_as("ImportFile", limit: LIMIT)
@@ -24,7 +23,7 @@ module NutShelf
           file = Desk::StockFile.new(room, input)
           problems = file.problems
           { encoding: file.file.encoding, delimiter: file.file.delimiter, decimal: file.file.decimal, columns: file.columns, fields: Exchange::Headings::FIELDS,
-            rows: file.rows.first(SHOWN).map { |row| shown(room, row) }, total: file.rows.size, problems: problems.first(SHOWN).map(&:to_h), problem_count: problems.size,
+            rows: file.rows.map { |row| shown(room, row) }, total: file.rows.size, problems: problems.map(&:to_h), problem_count: problems.size,
             unknown_foods: file.unknown_foods, unknown_places: file.unknown_places, ready: problems.empty? && file.rows.any? }
         end
 

@@ -122,6 +122,7 @@ RSpec.describe "Stock lists", :api do
     text = "food,count,size,best before,price\n#{Array.new(10_000) do |number|
       "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1.#{(number % 90) + 10}\n".sub('Chickpeas, canned', '"Chickpeas, canned"')
     end.join}"
+    expect(preview(text)).to include("total" => 10_000, "problem_count" => 0, "rows" => have_attributes(size: 10_000))
     expect(bring(text)).to include("stacks" => 10_000)
     inside(who) { |house| expect(house.lots.out_of_balance).to be_empty }
   end

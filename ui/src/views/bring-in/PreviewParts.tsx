@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { foodsQuery } from "../../api/queries";
 import type { ImportPreview } from "../../api/types";
 import { useMoney } from "../../app/session";
@@ -49,25 +49,38 @@ function UnknownFood({ food, onFood }: { food: ImportPreview["unknown_foods"][nu
   );
 }
 
+const FIRST = 200;
+
+/** The first of a long list, and a button for more of it. */
+function useMore<T>(list: T[]): { shown: T[]; more: ReactNode } {
+  const [count, setCount] = useState(FIRST);
+  const more = list.length > count ? <Button className="mt-2" onClick={() => setCount(count + 1000)}>Show more of {list.length}</Button> : null;
+  return { shown: list.slice(0, count), more };
+}
+
 export function Problems({ preview }: { preview: ImportPreview }) {
+  const { shown, more } = useMore(preview.problems);
   if (preview.problem_count === 0) return null;
   return (
     <Board tone="beet" title={`${preview.problem_count} problems`} note="By line of the file, column and reason.">
-      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{preview.problems.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason}</li>)}</ul>
+      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason}</li>)}</ul>
+      {more}
     </Board>
   );
 }
 
 export function Rows({ preview }: { preview: ImportPreview }) {
   const money = useMoney();
+  const { shown, more } = useMore(preview.rows);
   return (
-    <Board title="How the lines are read" note={preview.total > preview.rows.length ? `the first ${preview.rows.length}` : undefined}>
+    <Board title="How the lines are read">
       <div className="max-h-[380px] overflow-auto mt-2" tabIndex={0} role="group" aria-label="Lines as read">
         <table className="w-full text-left text-[14px]">
           <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th></tr></thead>
-          <tbody>{preview.rows.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td></tr>)}</tbody>
+          <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td></tr>)}</tbody>
         </table>
       </div>
+      {more}
     </Board>
   );
 }
