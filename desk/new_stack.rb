@@ -65,6 +65,7 @@ module NutShelf
       def check
         refuse("/count", "The count must be above zero.", "Say how many there are.") unless count.positive? && count < MAX
         refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_r.positive?
+        refuse("/unit", "A size needs its unit.", "Say g, ml or piece.") if @input[:amount] && !@input[:unit]
         refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
         refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
         refuse("/place_id", "That place is not in use any more.", "Choose another.") if @room.place(@input[:place_id])[:archived_at]

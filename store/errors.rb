@@ -33,6 +33,8 @@ module NutShelf
         name = e.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME)
         klass, message = BY_CONSTRAINT[name]
         raise klass ? klass.new(message) : e
+      rescue Sequel::InvalidValue
+        raise Missing, "There is nothing of that number here."
       rescue Sequel::DatabaseDisconnectError, Sequel::DatabaseConnectionError, Sequel::PoolTimeout, PG::ConnectionBad => e
         raise Away, e.message
       end

@@ -14,11 +14,18 @@ module NutShelf
         on = Date.iso8601(input[:on])
         raise Invalid.new("#{on} has passed.", code: "invalid", pointer: "/on", remedy: "Choose today or a later day.") if on < room.today
 
+        check_servings(input[:servings])
         servings = BigDecimal(input[:servings] || Core::Decimal.print(house.household.portions))
         id = house.meals.add(on_date: on, meal: input[:meal] || recipe.meal, recipe_id: input[:recipe_id], servings: servings)
         planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime('%a %-d %b')}")
         house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })
         done(planned, meal_id: id)
+      end
+
+      def check_servings(text)
+        return if text.nil? || text.to_r.between?(Rational(1, 10), 500)
+
+        raise Invalid.new("So many portions cannot be cooked.", code: "invalid", pointer: "/servings", remedy: "Say a number from 0.1 to 500.")
       end
     end
   end

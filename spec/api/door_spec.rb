@@ -96,6 +96,28 @@ RSpec.describe "The door", :api do
       end
     end
 
+    it "answers odd numbers, days and names in words, never with an error of its own" do
+      id = stack["lot_id"]
+      recipe = inside(who) { |house| house.recipes.values.keys.first }
+      meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
+      fridge = place_id(who, "fridge")
+      honey = food_id(who, "honey")
+      odd = [
+        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "999999999999" }], ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "0" }],
+        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "-1" }], ["/api/meals", { recipe_id: 999_999_999, on: "2026-11-25" }],
+        ["/api/meals", { recipe_id: recipe, on: "1999-01-01" }], ["/api/meals", { recipe_id: recipe, on: "2026-02-31" }],
+        ["/api/stacks/#{id}/take", { amount: "999999999999.999999" }], ["/api/stacks/#{id}/take", { amount: "-5" }], ["/api/stacks/#{id}/take", { amount: "0" }],
+        ["/api/stacks/#{id}/throw", { amount: "-5", outcome: "binned", why: "other" }], ["/api/stacks/#{id}/move", { place_id: 999_999_999_999_999 }],
+        ["/api/stacks/#{id}/move", { place_id: 10**30 }], ["/api/meals/#{meal}/cook", { used: [{ lot_id: id, amount: "999999999" }] }],
+        ["/api/meals/#{meal}/cook", { used: [{ lot_id: 10**17, amount: "1" }] }], ["/api/meals/#{meal}/cook", { used: [], leftovers: { portions: "999999999999", place_id: fridge } }],
+        ["/api/stacks", { food_id: honey, place_id: fridge, count: "1", printed_on: "2026-02-31", printed_kind: "best_before" }],
+        ["/api/stacks", { food_id: honey, place_id: fridge, count: "1", amount: "5" }], ["/api/stacks", { food_id: 10**30, place_id: fridge, count: "1" }],
+        ["/api/places", { name: "Cupboard", kind: "cupboard" }], ["/api/places", { name: "Deep", kind: "cupboard", parent_id: 999_999_999 }], ["/api/acts/999999999/undo", {}]
+      ]
+      answers = odd.map { |path, body| tell(path, body).then { [path, body, status] } }
+      expect(answers.reject { |_, _, code| code.between?(400, 422) }).to be_empty
+    end
+
     it "refuses amounts of sheer size" do
       tell("/api/stacks", { food_id: food_id(who, "honey"), place_id: place_id(who, "cupboard"), count: "999999999999", amount: "999999999999", unit: "g" })
       expect(status).to eq(422)
