@@ -5,6 +5,9 @@ source(Gem.sources.first.then { |place| place.respond_to?(:uri) ? place.uri.to_s
 
 gem "argon2", "~> 2.3"
 gem "json_schemer", "~> 2.4"
+gem "icalendar", "~> 2.11"
+gem "prawn", "~> 2.5"
+gem "rqrcode", "~> 3.0"
 gem "pg", "~> 1.5"
 gem "puma", "~> 8.0"
 gem "rack-attack", "~> 6.7"

@@ -10,7 +10,7 @@ module NutShelf
     # Reads the shipped reference tables of data/ once; what it builds is frozen.
     module Reference
       FOLDER = File.expand_path("../data", __dir__)
-      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines].freeze
+      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines methods].freeze
 
       module_function
 
@@ -22,7 +22,7 @@ module NutShelf
       # @param folder [String] where the tables lie
       # @return [Hash{String=>Array<Hash>}]
       def tables(folder)
-        TABLES.to_h { |name| [name, CSV.read(File.join(folder, "#{name}.csv"), headers: true).map { |row| row.to_h.transform_values(&:to_s) }] }
+        TABLES.select { |name| File.file?(File.join(folder, "#{name}.csv")) }.to_h { |name| [name, CSV.read(File.join(folder, "#{name}.csv"), headers: true).map { |row| row.to_h.transform_values(&:to_s) }] }
       end
 
       # Checks every table of `folder` and only then copies them all into data/, with plain line ends.

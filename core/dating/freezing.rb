@@ -25,6 +25,7 @@ module NutShelf
       end
 
       def frozen_situation
+        return "cooked" if running_situation == "cooked"
         return @story.situation if %w[left_over cooked home_dried].include?(@story.situation)
 
         "frozen_at_home"
@@ -45,7 +46,7 @@ module NutShelf
       end
 
       def thawed_date(row, on)
-        kind = @rules.row(@story.situation == "bought_frozen" ? "opened" : @story.situation, @rules.fridge)&.kind || :safety
+        kind = @rules.row(running_situation == "bought_frozen" ? "opened" : running_situation, @rules.fridge)&.kind || :safety
         days = row&.after_thaw_days || (row ? @rules.days(row) : 0)
         text = row ? "#{Words.days(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
         if @left_when_frozen && @left_when_frozen < days

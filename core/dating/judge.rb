@@ -1,12 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "../reference/catalog"
+require_relative "answering"
 require_relative "clock"
 require_relative "dating"
 require_relative "freezing"
 require_relative "journal"
 require_relative "look_cover"
 require_relative "policy"
+require_relative "preparing"
 require_relative "rules_in_place"
 require_relative "state"
 require_relative "story"
@@ -17,8 +19,10 @@ module NutShelf
     # Walks a stack's story day by day and keeps the dates in force: the sealed answer, what opening,
     # freezing, thawing and moving made of it, and the reasons. One use per story; see Judge.date.
     class Judge
+      include Answering
       include Freezing
       include Journal
+      include Preparing
 
       # The real date of a stack.
       # @param story [Story]
@@ -33,7 +37,7 @@ module NutShelf
         @food = story.food
         @policy = policy
         @place = story.place
-        @rules = RulesInPlace.new(catalog, policy, @food)
+        @rules = RulesInPlace.new(catalog, policy, @food, story.method)
         @phase = story.situation == "bought_frozen" ? :frozen : :fresh
         @sealed = %w[bought_sealed bought_frozen home_canned].include?(story.situation)
         @basis = :none
@@ -54,6 +58,7 @@ module NutShelf
         when :thawed then thaw(event.on)
         when :moved then move(event.on, event.place)
         when :looked then look(event)
+        else prepare(event)
         end
       end
 
@@ -162,12 +167,13 @@ module NutShelf
       end
 
       def look(event)
-        if event.result == :bad
-          stop("Looked at on #{Words.day(event.on)} and found bad: not to eat.")
-        else
-          @looked_on = event.on
-          say("Looked at on #{Words.day(event.on)} and found good.")
-        end
+        day = Words.day(event.on)
+        return stop("Looked at on #{day} and found bad: not to eat.") if event.result == :bad
+        return turning(event.on) if event.result == :turning
+
+        @turning_on = nil
+        @looked_on = event.on
+        say("Looked at on #{day} and found good.")
       end
 
       # --- rules
@@ -186,6 +192,7 @@ module NutShelf
         clock = Clock.new(since: on, days: days, kind: row.kind)
         say("#{opening}, #{Words.where(row.place)}: #{row.span} (#{row.kind}); " \
             "counted #{Words.days(days)}#{school_note(row)}, until #{Words.day(clock.until_on)}.")
+        say("Kept #{row.storage_words}: that is part of the figure.") if row.storage
         say("Your own time: #{row.own_reason}") if row.own_reason
         @clock = clock
         @basis = basis
@@ -247,27 +254,6 @@ module NutShelf
       end
 
       def set(kind, date) = kind == :safety ? @safety = date : @quality = date
-
-      # --- the answer
-
-      def answer(today)
-        will_freeze if @place.low_c&.negative? && !@place.freezer? && !flagged?(:will_freeze)
-        stop("Set apart as not to eat until somebody clears it.") if @story.quarantined
-        cover = looked_cover
-        usable = [@safety, [*@quality, *cover].max].compact.min
-        dates = { quality_until: @quality, safety_until: @safety, ready_on: @ready_on, usable_until: usable, stopped: stopped? }
-        Dating.new(**dates, state: State.of(today: today, policy: @policy, dates: dates), days_left: usable && (usable - today).to_i,
-                            basis: cover ? :look : @basis, steps: steps.freeze, flags: flags.freeze)
-      end
-
-      def looked_cover
-        return unless @looked_on && @quality && !@policy.by_the_date?
-
-        days = LookCover.days(frozen: @phase == :frozen, sealed: @sealed, place: @place)
-        cover = LookCover.until_on(quality_until: @quality, looked_on: @looked_on, tolerance: @food.past_date_tolerance_days, days: days)
-        say("A look covers #{Words.days(days)}, within #{Words.days(@food.past_date_tolerance_days)} past its date: until #{Words.day(cover)}.") if cover
-        cover
-      end
     end
   end
 end

@@ -10,11 +10,16 @@ module NutShelf
       COLDER = { "cupboard" => %w[cool_dark fridge], "cool_dark" => %w[fridge], "fridge" => [], "freezer" => [] }.freeze
       SEALED = %w[bought_sealed bought_frozen home_canned ripening].freeze
 
-      def initialize(catalog, policy, food)
+      # @param storage [String, nil] how the food is stored, see KeepingRow::STORAGE
+      def initialize(catalog, policy, food, storage = nil)
         @catalog = catalog
         @policy = policy
         @food = food
+        @storage = storage
       end
+
+      # @return [RulesInPlace] the same for another way of storing
+      def stored(storage) = self.class.new(@catalog, @policy, @food, storage)
 
       def fridge = Standing.new(name: "the fridge", kind: "fridge")
 
@@ -52,7 +57,7 @@ module NutShelf
 
       private
 
-      def answer(situation, place) = @catalog.keeping(@food, situation, place.kind)
+      def answer(situation, place) = @catalog.keeping(@food, situation, place.kind, @storage)
     end
   end
 end

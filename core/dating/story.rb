@@ -8,9 +8,11 @@ module NutShelf
     # "home_canned", "home_dried", "ripening" or "opened" (came in open, day unknown).
     # `printed_on` with `printed_kind` (:use_by, :best_before) is the date on the pack; `made_on` the day
     # it was packed, made or cooked. `place` is where it stood first; `events` follow in order.
-    # `leftover_days` is the recipe's own limit for its leftovers.
+    # `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
+    # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where
+    # the rule says that care is part of its time.
     Story = Struct.new(:food, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :place, :events,
-                       :quarantined, :leftover_days, keyword_init: true) do
+                       :quarantined, :quarantine_reason, :leftover_days, :method, :care_until, :care_words, keyword_init: true) do
       def initialize(**facts)
         super(situation: "bought_sealed", events: [].freeze, quarantined: false, **facts)
         freeze
@@ -19,9 +21,10 @@ module NutShelf
       def started_on = made_on || acquired_on
     end
 
-    # One thing that happened: kind :opened, :frozen, :thawed, :moved or :looked; `place` for moved
-    # (a Standing); `result` for looked (:good or :bad). Frozen.
-    Event = Struct.new(:kind, :on, :place, :result, keyword_init: true) do
+    # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored or
+    # :topped_up. `place` for moved (a Standing); `result` for looked (:good, :turning or :bad); `method` for stored;
+    # `name`, `quality_until` and `safety_until` of what was topped up with. Frozen.
+    Event = Struct.new(:kind, :on, :place, :result, :method, :name, :quality_until, :safety_until, keyword_init: true) do
       def initialize(**facts)
         super
         freeze

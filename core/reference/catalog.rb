@@ -42,8 +42,9 @@ module NutShelf
       # @param food [Food]
       # @param situation [String] "bought_sealed", "opened", "left_over" and so on
       # @param place [String] "cupboard", "cool_dark", "fridge" or "freezer"
+      # @param storage [String, nil] "bag", "jar", "water", "paper" or "vacuum", where it is part of the rule
       # @return [Answer]
-      def keeping(food, situation, place) = Lookup.new(self, food).answer(situation, place)
+      def keeping(food, situation, place, storage = nil) = Lookup.new(self, food, storage).answer(situation, place)
 
       # @param own [Hash{Array=>KeepingRow}] a household's own times by [scope, place, state]
       # @return [Catalog] one that asks those first
@@ -57,7 +58,11 @@ module NutShelf
       # @return [Boolean] whether this key is a class of food made at home, which people name like a food
       def home_class?(key) = @home_classes.include?(key)
 
-      def row(scope, place, state) = @rows[[scope, place, state]]
+      # @return [KeepingRow, nil] the row of that way of storing, else the plain one
+      def row(scope, place, state, storage = nil) = (storage && @rows[[scope, place, state, storage]]) || @rows[[scope, place, state]]
+
+      # @return [Array<KeepingRow>] every row of a food and its class, for reading
+      def rows_of(food) = @rows.values.select { |row| [food.key, food.class_key].compact.include?(row.scope) }
 
       def states(situation, place) = @states.fetch([situation, place], [])
 

@@ -11,7 +11,7 @@ module NutShelf
                       :class_key, :allergens, :date_kind_usual, :ready_to_eat, :kcal_per_100g, :fragile_glass_common,
                       :high_risk, :past_date_tolerance_days, :no_opened_limit, :opened_where, :edible_yield,
                       :freezes, :freeze_note, :freezing_damage, :thaw_hours_fridge, :infant, :vulnerable_avoid,
-                      :kept_by_level, keyword_init: true) do
+                      :kept_by_level, :pest_risk, keyword_init: true) do
       def initialize(**facts)
         super(**Food::DEFAULTS, **facts)
         freeze
@@ -27,6 +27,6 @@ module NutShelf
     Food::DEFAULTS = { typical_packs: [].freeze, allergens: [].freeze, date_kind_usual: "none", ready_to_eat: false,
                        high_risk: true, past_date_tolerance_days: 0, no_opened_limit: false, opened_where: "fridge",
                        edible_yield: 1, freezes: "yes", freeze_note: "", freezing_damage: false, infant: false,
-                       vulnerable_avoid: "", kept_by_level: false }.freeze
+                       vulnerable_avoid: "", kept_by_level: false, pest_risk: false }.freeze
   end
 end

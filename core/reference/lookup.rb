@@ -11,9 +11,10 @@ module NutShelf
       FROZEN = %w[frozen_at_home bought_frozen thawed].freeze
       DEPTH = 5
 
-      def initialize(catalog, food)
+      def initialize(catalog, food, storage = nil)
         @catalog = catalog
         @food = food
+        @storage = storage
       end
 
       # @return [Answer]
@@ -69,7 +70,7 @@ module NutShelf
         @catalog.states(situation, place).each do |entry|
           state, elsewhere = entry.split("@")
           [food.key, food.class_key].compact.each do |scope|
-            row = @catalog.row(scope, elsewhere || place, state)
+            row = @catalog.row(scope, elsewhere || place, state, @storage)
             return row if row && !(elsewhere == "freezer" && row.after_thaw_days.nil?)
           end
         end

@@ -23,7 +23,7 @@ module NutShelf
         @catalog = catalog
       end
 
-      def faults = [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines]
+      def faults = [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *methods_of_storing]
 
       private
 
@@ -53,6 +53,17 @@ module NutShelf
         known = @catalog.foods
         @tables["keeping"].filter_map do |row|
           "keeping: #{row['food_or_class']} is neither food nor class" unless known.key?(row["food_or_class"]) || @catalog.class_names.key?(row["food_or_class"])
+        end
+      end
+
+      # Another way of storing may change how well food keeps, never how long it is safe.
+      def methods_of_storing
+        @tables.fetch("methods", []).filter_map do |row|
+          base = @catalog.row(*row.values_at("food_or_class", "place", "state"))
+          name = row.values_at("food_or_class", "place", "state", "storage").join("/")
+          next "methods: #{name} has no keeping row to stand beside" unless base
+
+          "methods: #{name} would stretch a safety time" if base.kind == :safety && row["days_high"].to_i > base.high
         end
       end
 

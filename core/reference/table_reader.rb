@@ -20,7 +20,7 @@ module NutShelf
       end
 
       def read
-        Catalog.new(foods: foods.merge(home_classes), rows: keeping, states: states, stand_ins: stand_ins,
+        Catalog.new(foods: foods.merge(home_classes), rows: keeping.merge(methods_of_storing), states: states, stand_ins: stand_ins,
                     no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
                     home_classes: class_names.keys - class_of.values)
       end
@@ -40,7 +40,7 @@ module NutShelf
           no_opened_limit: yes(row, "no_opened_limit"), opened_where: row["opened_where"], edible_yield: yield_of(row),
           freezes: row["freezes"], freeze_note: row["freeze_note"], freezing_damage: yes(row, "freezing_damage"),
           thaw_hours_fridge: number(row, "thaw_hours_fridge"), infant: yes(row, "infant"),
-          vulnerable_avoid: row["vulnerable_avoid"] }
+          vulnerable_avoid: row["vulnerable_avoid"], pest_risk: yes(row, "pest_risk") }
       end
 
       # A drained share is for the plate only: recipe lines weigh tins as they come from stock.
@@ -70,8 +70,10 @@ module NutShelf
         end
       end
 
-      def keeping
-        rows("keeping").to_h do |row|
+      def keeping = keeping_rows
+
+      def keeping_rows
+        @keeping_rows ||= rows("keeping").to_h do |row|
           scope, place, state = row.values_at("food_or_class", "place", "state")
           refuse("keeping", scope, "place") unless PLACES.include?(place)
           [[scope, place, state].freeze, keeping_row(row, scope, place, state)]
@@ -85,6 +87,19 @@ module NutShelf
                        after_thaw_days: number(row, "after_thaw_days")&.to_i, method: row["method"],
                        care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"],
                        signs_to_discard: row["signs_to_discard"], caution: row["caution"])
+      end
+
+      # Figures that hold for one way of storing only.
+      def methods_of_storing
+        @tables.fetch("methods", []).to_h do |row|
+          scope, place, state, storage = row.values_at("food_or_class", "place", "state", "storage")
+          refuse("methods", scope, "storage") unless KeepingRow::STORAGE.key?(storage) && PLACES.include?(place)
+          low, high = row.values_at("days_low", "days_high").map { |text| Integer(text, 10) }
+          base = keeping_rows[[scope, place, state]] || keeping_rows[[class_of[scope], place, state]]
+          [[scope, place, state, storage].freeze,
+           KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: base&.kind || :quality, after_thaw_days: base&.after_thaw_days, method: row["advice"],
+                          care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"], signs_to_discard: base&.signs_to_discard, caution: base&.caution, storage: storage)]
+        end
       end
 
       def states = rows("keeping_states").to_h { |row| [row.values_at("situation", "place"), row["states_in_order"].split(";").freeze] }
