@@ -6,6 +6,7 @@ require_relative "errors"
 require_relative "office"
 require_relative "room"
 require_relative "entry"
+require_relative "foresight"
 
 module NutShelf
   module Desk
@@ -41,6 +42,19 @@ module NutShelf
         end
       end
 
+      # What the act would do, without doing it: it runs in a transaction that is taken back.
+      # @param input [Hash]
+      # @return [Hash] the dates of every stack it would touch, see Foresight
+      def foresee(input)
+        permit
+        seen = nil
+        @office.database.trying(@caller.household_id) do |db|
+          @room = Room.new(@office, @caller, db)
+          seen = Foresight.new(@room, input[:lot_id]).call(perform(input))
+        end
+        seen
+      end
+
       private
 
       attr_reader :room
@@ -64,6 +78,15 @@ module NutShelf
       # Opens an act and answers what the interface needs to report and to undo it.
       def entry(kind, summary, on: nil, undoes: nil, subject: nil)
         Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.today, undoes: undoes, subject: subject)
+      end
+
+      # For a person's own good: two keepers who change the same record must not overwrite each other unseen.
+      # @param row [Hash] as locked
+      # @param seen [Integer, nil] the version the person looked at
+      def refuse_stale(row, seen, shown)
+        return if seen.nil? || row[:version] == seen
+
+        raise Conflict.new("Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: shown)
       end
 
       def done(entry, **more) = { act_id: entry.act_id, summary: entry.summary, **more }

@@ -62,7 +62,7 @@ module NutShelf
       # @return [Hash] the new stack
       def split(lot, amount, **changes)
         facts = lot.slice(:food_id, :pack_id, :place_id, :label, :dimension, :pack_amount, :noun, :situation, :open, :level, :acquired_on, :made_on, :printed_on,
-                          :printed_kind, :leftover_days, :start_place_id, :history, :value_estimated, :quarantined)
+                          :printed_kind, :leftover_days, :start_place_id, :history, :value_estimated, :quarantined, :quarantine_reason, :method, :lot_text, :directions, :bought_for, :wrapping)
         child = new_lot({ **facts, history: facts[:history].to_a, parent_lot_id: lot[:id], **changes })
         value = draw(lot, amount, "split")
         move(child, amount, value, "split")
@@ -81,6 +81,23 @@ module NutShelf
       # Adds something that happened to a stack's story.
       def happen(lot, event, **changes)
         change(lot, event[:kind], { **changes, history: [*lot[:history].to_a, event.transform_keys(&:to_s)] })
+      end
+
+      # Makes a record (a place, a jar, a rule of care) that an undo puts out of sight again.
+      # @return [Integer] its id
+      def make(kind, facts)
+        id = house.records.add(kind, facts)
+        house.records.event(act_id: act_id, record: kind, record_id: id, before: {}, after: plain(facts))
+        id
+      end
+
+      # Changes a record, and keeps before and after.
+      # @param row [Hash] as locked
+      def alter(kind, row, changes)
+        before = row.slice(*changes.keys)
+        house.records.update(kind, row[:id], changes)
+        house.records.event(act_id: act_id, record: kind, record_id: row[:id], before: plain(before), after: plain(changes))
+        row.merge!(changes)
       end
 
       def redate = @redate ||= Redate.new(@room)

@@ -34,12 +34,21 @@ module NutShelf
         @room.house.lots.one(lot[:id])
       end
 
+      # A count found it: nobody knows when it came.
+      # @param entry [Entry]
+      def found(entry)
+        lot = entry.new_lot({ **facts, seen_on: @room.today })
+        entry.move(lot, quantity, value, "found", why: "counted")
+        lot
+      end
+
       # @param dry [Boolean] true leaves the pack table alone
       # @return [Hash] columns of the new stack
       def facts(dry: false)
         { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
           noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: day(:made_on), printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
-          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: dry ? nil : pack_id }
+          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
+          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact }
       end
 
       # @return [Rational] everything, in base units
@@ -57,6 +66,19 @@ module NutShelf
 
         "bought_sealed"
       end
+
+      def food_id = @input[:food_id]
+
+      def place_id = @input[:place_id]
+
+      # @return [Rational, nil] base units of one pack
+      def pack = pack_amount
+
+      def printed_on = day(:printed_on)
+
+      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
+
+      def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
 
       def food = @food ||= @room.food(@input[:food_id])
 
@@ -93,11 +115,7 @@ module NutShelf
 
       def count = @count ||= @input[:count].to_s.to_r
 
-      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
-
       def pack_amount = @input[:amount].nil? ? nil : @input[:amount].to_s.to_r
-
-      def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
 
       def pack_id
         return unless pack_amount

@@ -28,14 +28,17 @@ module NutShelf
       def story(lot)
         Core::Story.new(food: @room.food(lot[:food_id]), situation: lot[:situation], acquired_on: lot[:acquired_on], made_on: lot[:made_on],
                         printed_on: lot[:printed_on], printed_kind: lot[:printed_kind]&.to_sym, place: standing(lot[:start_place_id]),
-                        events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true, leftover_days: lot[:leftover_days])
+                        events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true, quarantine_reason: lot[:quarantine_reason],
+                        leftover_days: lot[:leftover_days], method: lot[:method], care_until: lot[:care_until], care_words: lot[:care_words])
       end
 
       def happened(event)
         event = event.transform_keys(&:to_s)
         Core::Event.new(kind: event["kind"].to_sym, on: Date.iso8601(event["on"]), place: event["place_id"] && standing(event["place_id"]),
-                        result: event["result"]&.to_sym)
+                        result: event["result"]&.to_sym, method: event["method"], name: event["name"], quality_until: day(event["quality_until"]), safety_until: day(event["safety_until"]))
       end
+
+      def day(text) = text && Date.iso8601(text)
 
       def standing(id) = Store::Places.standing(@room.place(id))
 

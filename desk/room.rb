@@ -16,6 +16,9 @@ module NutShelf
         @house = Store::House.new(db, caller.household_id)
       end
 
+      # @return [Room] the same room, read anew after its rules or places changed
+      def fresh = Room.new(office, caller, house.db)
+
       def household = @household ||= house.household.row
 
       def today = @today ||= office.clock.today(household[:time_zone])

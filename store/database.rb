@@ -46,6 +46,14 @@ module NutShelf
         end
       end
 
+      # Like `within`, but nothing stays: everything the block does is taken back.
+      def trying(household_id)
+        within(household_id) do |db|
+          yield db
+          raise Sequel::Rollback
+        end
+      end
+
       # The one moment when a household is made and none can be set yet.
       def making
         Translate.errors do

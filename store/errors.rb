@@ -23,6 +23,9 @@ module NutShelf
                         "lots_value_never_below_zero" => [NotEnough, "There is not that much left."],
                         "places_name_once" => [Taken, "There is already a place of that name."],
                         "accounts_email_once" => [Taken, "There is already somebody with that e-mail address."],
+                        "containers_name_once" => [Taken, "There is already a jar or box of that name."],
+                        "counts_one_open" => [Taken, "That place is being counted already."],
+                        "places_range_ordered" => [Taken, "The coldest cannot be warmer than the warmest."],
                         "acts_undone_once" => [Taken, "That was undone already."] }.freeze
 
       module_function

@@ -18,6 +18,9 @@ module NutShelf
 
       def by_id(ids) = rows(:foods).where(id: ids).to_hash(:id)
 
+      # SELECT id, weekly_said FROM foods WHERE household_id = 7 AND weekly_said IS NOT NULL
+      def weekly_said = rows(:foods).exclude(weekly_said: nil).select_hash(:id, :weekly_said)
+
       # Names that hold the words, then names that look like them (trigrams).
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL
       #   AND (search_text ILIKE '%chick%' OR word_similarity('chick', search_text) > 0.5) ORDER BY ... LIMIT 20

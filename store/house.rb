@@ -1,5 +1,9 @@
 # frozen_string_literal: true
 
+require_relative "care"
+require_relative "containers"
+require_relative "counts"
+require_relative "doors"
 require_relative "foods"
 require_relative "households"
 require_relative "ledger"
@@ -7,17 +11,21 @@ require_relative "lots"
 require_relative "meals"
 require_relative "packs"
 require_relative "places"
+require_relative "readings"
 require_relative "recipes"
+require_relative "records"
 require_relative "requests"
 require_relative "rules"
+require_relative "usage"
 
 module NutShelf
   module Store
     # Everything of one household, inside one transaction.
     class House
-      attr_reader :household, :places, :foods, :packs, :lots, :ledger, :recipes, :meals, :requests, :rules
+      attr_reader :household, :places, :foods, :packs, :lots, :ledger, :recipes, :meals, :requests, :rules, :records, :counts, :usage, :care, :containers, :doors, :readings, :db
 
       def initialize(db, household_id)
+        @db = db
         @household = Households.new(db, household_id)
         @places = Places.new(db, household_id)
         @foods = Foods.new(db, household_id)
@@ -28,6 +36,13 @@ module NutShelf
         @meals = Meals.new(db, household_id)
         @requests = Requests.new(db, household_id)
         @rules = Rules.new(db, household_id)
+        @records = Records.new(db, household_id)
+        @counts = Counts.new(db, household_id)
+        @usage = Usage.new(db, household_id)
+        @care = Care.new(db, household_id)
+        @containers = Containers.new(db, household_id)
+        @doors = Doors.new(db, household_id)
+        @readings = Readings.new(db, household_id)
       end
     end
   end

@@ -26,11 +26,11 @@ module NutShelf
 
       # @return [Rational] usual portions at a meal: the sum of the eaters' factors, 1 when nobody is entered
       def portions
-        sum = rows(:people).where(eats: true).sum(:portion_factor)
+        sum = rows(:people).where(eats: true, archived_at: nil).sum(:portion_factor)
         sum ? sum.to_r : 1r
       end
 
-      def people = rows(:people).order(:id).all
+      def people = rows(:people).where(archived_at: nil).order(:id).all
 
       def add_person(**facts) = insert(:people, facts)
 

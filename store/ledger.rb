@@ -29,6 +29,16 @@ module NutShelf
         end)
       end
 
+      # Somebody saw many stacks at once.
+      # @param lots [Array<Hash>] with :id and the :seen_on of before
+      # @param since [Hash{Integer=>Date}] when somebody last had them in hand
+      def seen_many(act_id, lots, day, since = {})
+        db[:lot_events].multi_insert(lots.map do |lot|
+          after = { seen_on: day.iso8601, since: since[lot[:id]]&.iso8601 }.compact
+          { household_id: household_id, act_id: act_id, lot_id: lot[:id], kind: "seen", before: json({ seen_on: lot[:seen_on]&.iso8601 }), after: json(after) }
+        end)
+      end
+
       def meal_event(act_id:, meal_id:, before:, after:)
         insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
       end
@@ -48,9 +58,19 @@ module NutShelf
       def recent(limit: 20) = with_people(rows(:acts)).order(Sequel.desc(Sequel[:acts][:id])).limit(limit).all
 
       # Acts that stand (neither undone nor an undo) after this one and touch one of these stacks.
+      # Merely having seen a stack depends on nothing.
       def later_acts(act_id, lot_ids)
         touching = db[:movements].where(household_id: household_id, lot_id: lot_ids).select(:act_id)
-                                 .union(db[:lot_events].where(household_id: household_id, lot_id: lot_ids).select(:act_id), from_self: false)
+                                 .union(db[:lot_events].where(household_id: household_id, lot_id: lot_ids).exclude(kind: "seen").select(:act_id), from_self: false)
+        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+      end
+
+      # Acts that stand and changed one of these records later.
+      # @param records [Array<Array(String, Integer)>] kind and id
+      def later_record_acts(act_id, records)
+        return [] if records.empty?
+
+        touching = db[:record_events].where(household_id: household_id).where(%i[record record_id] => records).select(:act_id)
         standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
       end
 
@@ -68,6 +88,13 @@ module NutShelf
         with_people(rows(:acts)).left_join(sums.as(:m), act_id: Sequel[:acts][:id]).left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
                                 .select_append(Sequel[:m][:quantity], Sequel[:m][:value], Sequel[:m][:reason], Sequel[:m][:why], Sequel[:e][:event_kind])
                                 .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil)).order(Sequel[:acts][:id]).all
+      end
+
+      # What counts wrote off of a stack and has not come back.
+      # @return [Hash] :quantity and :value
+      def lost_of(lot_id)
+        rows(:movements).join(standing.select(Sequel[:acts][:id]).as(:standing), id: Sequel[:movements][:act_id]).where(lot_id: lot_id, why: "counted")
+                        .select(Sequel.lit("coalesce(-sum(quantity), 0) AS quantity, coalesce(-sum(value_minor), 0) AS value")).first
       end
 
       private

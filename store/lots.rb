@@ -9,6 +9,28 @@ module NutShelf
       # What an act may change and an undo puts back.
       FACTS = %i[food_id place_id label situation open frozen quarantined level acquired_on made_on printed_on printed_kind history].freeze
 
+      def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
+
+      # What stands in some places, in the order a hand meets it: place by place, by food, first date first.
+      def standing_in(place_ids)
+        shelf.where(Sequel[:lots][:place_id] => place_ids).select_append(Sequel[:lots][:printed_on], Sequel[:lots][:seen_on], Sequel[:lots][:pack_id])
+             .order(Sequel[:lots][:place_id], Sequel[:foods][:food_group], Sequel[:foods][:name], Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
+      end
+
+      # Stacks a recall may mean.
+      def recalled(food_id: nil, pack_id: nil, lot_text: nil)
+        found = shelf
+        found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
+        found = found.where(Sequel[:lots][:pack_id] => pack_id) if pack_id
+        found = found.where(Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text))) if lot_text
+        found.select_append(Sequel[:lots][:lot_text])
+      end
+
+      # Stacks of a food that are there, and further ones that were.
+      def of_food(food_id, further_ids) = rows(:lots).where(food_id: food_id).where { Sequel.|(on_hand > 0, { id: further_ids }) }.order(:id).all
+
+      def every(ids) = rows(:lots).where(id: ids).order(:id).all
+
       # The shelf, front first, in one query.
       # SELECT lots.id, ..., foods.name AS food_name, ... FROM lots JOIN foods USING (food_id) JOIN places USING (place_id)
       #   WHERE lots.household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, lots.id

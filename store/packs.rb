@@ -15,7 +15,19 @@ module NutShelf
 
       def by_food(food_ids) = rows(:packs).where(food_id: food_ids).all.group_by { |row| row[:food_id] }
 
-      def add_barcode(code:, pack_id:) = insert(:pack_barcodes, code: code, pack_id: pack_id)
+      # SELECT packs.* FROM packs JOIN pack_barcodes ... WHERE code = '04006381333931'
+      def by_barcode(code)
+        rows(:packs).join(:pack_barcodes, { household_id: Sequel[:packs][:household_id], pack_id: Sequel[:packs][:id] }).where(code: code).select_all(:packs).first
+      end
+
+      # A code learnt again means another pack from now on.
+      def learn_barcode(code:, pack_id:)
+        db[:pack_barcodes].insert_conflict(target: %i[household_id code], update: { pack_id: pack_id }).insert(household_id: household_id, code: code, pack_id: pack_id)
+      end
+
+      # @return [Array<String>] codes known for these packs
+      def barcodes = rows(:pack_barcodes).join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
+                                         .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all
 
       def add_price(**facts) = insert(:price_observations, facts)
 

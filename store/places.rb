@@ -25,14 +25,26 @@ module NutShelf
         true
       end
 
+      # A place and everything within it, in the order people walk: the place, then each inner one.
+      # @return [Array<Integer>]
+      def within(id)
+        children = all.group_by { |row| row[:parent_id] }
+        walk = ->(one) { [one, *children.fetch(one, []).flat_map { |row| walk.(row[:id]) }] }
+        walk.(id)
+      end
+
+      def photo(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
+
+      # SELECT place_id, max(id) FROM place_photos WHERE household_id = 7 AND archived_at IS NULL GROUP BY place_id
+      def photo_ids = rows(:place_photos).where(archived_at: nil).group(:place_id).select_hash(:place_id, Sequel.function(:max, :id).as(:id))
+
+      def add_photo(place_id:, media_type:, bytes:) = insert(:place_photos, place_id: place_id, media_type: media_type, bytes: Sequel.blob(bytes))
+
       # @return [Integer] id
       def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil)
         insert(:places, name: name, kind: kind, tier: tier, low_c: low_c, high_c: high_c, parent_id: parent_id,
                         position: (rows(:places).max(:position) || 0) + 1)
       end
-
-      # @return [Integer] rows changed: 0 when the version is stale
-      def change(id, version, changes) = rows(:places).where(id: id, version: version).update(**changes, version: version + 1)
 
       # @return [Core::Standing]
       def self.standing(row) = Core::Standing.new(name: row[:name].to_s, kind: row[:kind], low_c: row[:low_c], high_c: row[:high_c])

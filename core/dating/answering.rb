@@ -9,12 +9,12 @@ module NutShelf
   module Core
     # The part of Judge that sums up: looks, care and the dates in force become one last good day.
     module Answering
-      private
-
       # What was found turning is eaten within these days: the two-day habit of household guidance for food
       # that is still sound but past its best, one day for the fridge.
       TURNING = 2
       TURNING_FRIDGE = 1
+
+      private
 
       def turning(on)
         @looked_on = @turning_on = on

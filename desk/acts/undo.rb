@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../after"
 
 module NutShelf
   module Desk
@@ -14,12 +15,14 @@ module NutShelf
         refuse_repeated(act)
         @movements = house.ledger.movements(act[:id])
         @events = house.ledger.events(act[:id])
+        @records = house.records.events(act[:id])
         house.lots.expect_many if @movements.size > 1000
         lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
         refuse_depended_on(act, lots)
         undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
         reverse(undo, lots)
         meals_back(undo, act)
+        records_back(undo)
         retire(act)
         done(undo, undone_act_id: act[:id])
       end
@@ -33,6 +36,7 @@ module NutShelf
       # took from may get its amount back at any time.
       def refuse_depended_on(act, _lots)
         later = house.ledger.later_acts(act[:id], shaped)
+        later += house.ledger.later_record_acts(act[:id], @records.map { |event| [event[:record], event[:record_id]] })
         later += house.ledger.later_meal_acts(act[:id], house.ledger.meal_events(act[:id]).map { |event| event[:meal_id] })
         return if later.empty?
 
@@ -41,7 +45,7 @@ module NutShelf
                                                                             remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
       end
 
-      def shaped = [*@events.map { |event| event[:lot_id] }, *@movements.select { |row| row[:quantity].positive? }.map { |row| row[:lot_id] }].uniq
+      def shaped = [*@events.reject { |event| event[:kind] == "seen" }.map { |event| event[:lot_id] }, *@movements.select { |row| row[:quantity].positive? }.map { |row| row[:lot_id] }].uniq
 
       def reverse(undo, lots)
         @movements.reverse_each do |row|
@@ -53,8 +57,26 @@ module NutShelf
       def put_back(undo, lot, event)
         before = event[:before].to_h.transform_keys(&:to_sym)
         return if before.empty?
+        return seen_back(lot, event) if event[:kind] == "seen"
 
         undo.change(lot, "undone", before.to_h { |name, value| [name, typed(name, value)] })
+      end
+
+      # Somebody may have seen it again since.
+      def seen_back(lot, event)
+        return unless lot[:seen_on]&.iso8601 == event[:after].to_h["seen_on"]
+
+        house.lots.seen_many([lot[:id]], typed(:seen_on, event[:before].to_h["seen_on"]))
+      end
+
+      def records_back(undo)
+        @records.reverse_each do |event|
+          row = house.records.lock(event[:record], event[:record_id])
+          before = event[:before].to_h.transform_keys(&:to_sym)
+          before.empty? ? house.records.retire(event[:record], row[:id]) : house.records.update(event[:record], row[:id], before.to_h { |name, value| [name, typed(name, value)] })
+          house.records.event(act_id: undo.act_id, record: event[:record], record_id: row[:id], before: event[:after].to_h, after: before)
+        end
+        After.new(room, undo).records_changed(@records)
       end
 
       # What an act made besides stacks is put away again, unless it is in use.

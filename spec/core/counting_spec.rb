@@ -2,7 +2,8 @@
 
 require_relative "support"
 require "prop_check"
-%w[usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes care/schedule rotation/bring_forward rotation/crossed portioning/fill].each { |file| require_relative "../../core/#{file}" }
+%w[usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes care/schedule
+   rotation/bring_forward rotation/crossed portioning/fill].each { |file| require_relative "../../core/#{file}" }
 
 RSpec.describe NutShelf::Core::Rate do
   it "follows intermittent use" do

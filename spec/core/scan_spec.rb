@@ -26,7 +26,7 @@ RSpec.describe "Scans" do
 
   it "reads item, dates, lot and weight, with separators, prefix or brackets" do
     expected = { gtin: "04006381333931", best_before: day("2028-05-31"), lot: "L7-B", net_g: 750 }
-    expect(read("]C1010400638133393115280500" + "310300075010L7-B").to_h.compact).to eq(expected)
+    expect(read("]C1010400638133393115280500310300075010L7-B").to_h.compact).to eq(expected)
     expect(read("010400638133393110L7-B\u001D152805003103000750").to_h.compact).to eq(expected)
     expect(read("(01)04006381333931(15)280500(3103)000750(10)L7-B").to_h.compact).to eq(expected)
     expect(read("(17)261203(11)261120(13)261121(37)12").to_h.compact).to eq(use_by: day("2026-12-03"), made_on: day("2026-11-20"), packed_on: day("2026-11-21"), count: 12)
@@ -34,7 +34,7 @@ RSpec.describe "Scans" do
 
   it "settles the century within fifty years" do
     expect(read("(15)760101").best_before.year).to eq(2076)
-    expect(read("(15)770101").best_before.year).to eq(2077).or eq(1977)
+    expect(read("(15)770101").best_before.year).to eq(1977)
     expect(read("(11)991231").made_on.year).to eq(1999)
   end
 

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Changes what is known of a stack: a date that was missing or misread, its name, its directions, what it was
+    # bought for, its lot number, its wrapping. The last good day follows.
+    class Amend < Act
+      DAYS = %i[printed_on made_on acquired_on].freeze
+      TEXTS = %i[label directions bought_for lot_text].freeze
+      WORDS = { printed_on: "printed date", printed_kind: "kind of date", made_on: "day it was made", acquired_on: "day it came", label: "name", directions: "directions", bought_for: "what it was bought for",
+                lot_text: "lot", wrapping: "wrapping" }.freeze
+
+      private
+
+      # @param input [Hash] :lot_id, any of the fields of WORDS (nil takes a date away), :was with the values the person saw
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        refuse_changed(lot, input.fetch(:was, {}))
+        changes = wanted(lot, input)
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+
+        check(lot.merge(changes))
+        amended = entry("amend", "Changed #{changes.keys.map { |name| WORDS.fetch(name) }.uniq.join(', ')} of #{room.food(lot[:food_id]).name}")
+        amended.change(lot, "amended", changes)
+        done(amended, lot_id: lot[:id])
+      end
+
+      def wanted(lot, input)
+        changes = input.slice(*WORDS.keys).to_h { |name, value| [name, typed(name, value)] }
+        changes[:printed_kind] = nil if changes.key?(:printed_on) && changes[:printed_on].nil?
+        changes.reject { |name, value| lot[name] == value }
+      end
+
+      def typed(name, value)
+        return value && Date.iso8601(value) if DAYS.include?(name)
+
+        TEXTS.include?(name) ? value.to_s.strip : value
+      end
+
+      # The two notes of one stack must not overwrite each other unseen.
+      def refuse_changed(lot, was)
+        stale = was.find { |name, value| WORDS.key?(name) && typed(name, value) != lot[name] } or return
+        raise Conflict.new("Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: { stale.first => lot[stale.first].to_s })
+      end
+
+      def check(lot)
+        refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if lot[:printed_on] && lot[:printed_kind].nil?
+        (DAYS - [:printed_on]).each { |name| refuse("/#{name}", "#{lot[name]} has not come yet.", "Give a day up to today.") if lot[name] && lot[name] > room.today }
+      end
+
+      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+    end
+  end
+end

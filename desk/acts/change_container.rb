@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Changes what is known of a size of jar: how many there are, what one weighs empty, where the mark is.
+    class ChangeContainer < Act
+      FIELDS = %i[name kind capacity_ml owned shape tare_g full_at place_id].freeze
+
+      private
+
+      # @param input [Hash] :container_id, :version, any of FIELDS
+      def perform(input)
+        jar = house.records.lock("container", input[:container_id])
+        refuse_stale(jar, input[:version], jar.slice(*FIELDS).transform_values { |value| value&.to_s })
+        room.place(input[:place_id]) if input[:place_id]
+        changes = input.slice(*FIELDS).reject { |name, value| jar[name] == (%i[tare_g full_at].include?(name) && value ? BigDecimal(value) : value) }
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+
+        refuse_fewer(jar, changes[:owned])
+        changed = entry("change_container", "Changed #{jar[:name]}")
+        changed.alter("container", jar, changes)
+        done(changed, container_id: jar[:id])
+      end
+
+      def refuse_fewer(jar, owned)
+        used = house.containers.in_use(jar[:id])
+        return if owned.nil? || owned >= used
+
+        raise Conflict.new("#{used} of them are in use.", code: "none_free", remedy: "Empty some first.")
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Somebody looked and lets a stack back onto the shelf.
+    class Clear < Act
+      keeper_only
+
+      private
+
+      # @param input [Hash] :lot_id
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        raise Conflict.new("It is not set apart.", code: "nothing_changed", remedy: "Nothing to do.") unless lot[:quarantined]
+
+        cleared = entry("clear", "Back on the shelf: #{room.food(lot[:food_id]).name}")
+        cleared.change(lot, "cleared", { quarantined: false, quarantine_reason: nil })
+        done(cleared, lot_id: lot[:id])
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../../core/counting/difference"
+
+module NutShelf
+  module Desk
+    # The amount was noted wrong: a further movement puts it right. Nothing is overwritten.
+    class Correct < Act
+      private
+
+      # @param input [Hash] :lot_id, :amount what is really there in base units, :why in a person's words
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        delta = input[:amount].to_r - lot[:on_hand].to_r
+        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount].to_r.negative?
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if delta.zero?
+
+        corrected = entry("correct", "Corrected #{room.food(lot[:food_id]).name}: #{room.wording(lot)} is really #{room.wording(lot, amount: input[:amount].to_r)}")
+        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor])
+        value = difference.value_minor
+        corrected.move(lot, delta, delta.negative? ? -value : value, "corrected", why: input[:why].to_s)
+        done(corrected, lot_id: lot[:id], value_minor: value)
+      end
+    end
+  end
+end

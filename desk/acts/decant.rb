@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # Pours a pack into a jar, tub or box. That opens it; the date, the directions and the name follow the food.
+    class Decant < Act
+      private
+
+      # @param input [Hash] :lot_id, :container_id, :amount in base units or nil for one pack
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        jar = house.containers.find(input[:container_id])
+        refuse_none_free(jar)
+        amount = wanted(lot, input[:amount])
+        decanted = entry("decant", "Poured #{room.wording(lot.merge(pack_amount: nil), amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}")
+        child = decanted.split(lot, amount, open: true, container_id: jar[:id], place_id: jar[:place_id] || lot[:place_id], history: story(lot, jar))
+        done(decanted, lot_id: child[:id])
+      end
+
+      def refuse_none_free(jar)
+        return if house.containers.in_use(jar[:id]) < jar[:owned]
+
+        raise Conflict.new("Every #{jar[:name]} is in use.", code: "none_free", remedy: "Top up one that holds the same food, or empty one first.")
+      end
+
+      def wanted(lot, text)
+        amount = text ? text.to_r : [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min
+        return amount if amount.positive? && amount <= lot[:on_hand].to_r
+
+        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+      end
+
+      def story(lot, jar)
+        today = room.today.iso8601
+        moved = jar[:place_id] && jar[:place_id] != lot[:place_id] ? { "kind" => "moved", "on" => today, "place_id" => jar[:place_id] } : nil
+        opened = lot[:open] ? nil : { "kind" => "opened", "on" => today }
+        closed = %w[jar tub box bottle].include?(jar[:kind]) ? "jar" : "bag"
+        [*lot[:history].to_a, *[moved, opened].compact, { "kind" => "stored", "on" => today, "method" => closed }]
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../after"
+require_relative "../../core/care/schedule"
+
+module NutShelf
+  module Desk
+    # Care was given. What recurs comes round again, a follow-up is over, and a date that rests on it moves on.
+    class DoneCare < Act
+      private
+
+      # @param input [Hash] :care_id
+      def perform(input)
+        rule = house.records.lock("care", input[:care_id])
+        raise Conflict.new("That is done already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:archived_at] || rule[:next_on].nil? || rule[:done_on] == room.today
+
+        cared = entry("care", "Done: #{rule[:title]}")
+        following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: room.today).next_on
+        cared.alter("care", rule, { done_on: room.today, next_on: following })
+        After.new(room, cared).care_of(rule[:lot_id]) if rule[:lot_id] && rule[:holds_days]
+        done(cared, care_id: rule[:id])
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../counting"
+
+module NutShelf
+  module Desk
+    # Somebody counting says what is there: of a stack that was expected, or something that was not. The difference is
+    # taken against what is on hand at this moment, so whatever is taken later stays taken.
+    class EnterLine < Act
+      private
+
+      # @param input [Hash] :count_id, then :lot_id with :found ("as_expected", "gone", "amount", "level") and :packs, :quarters, :amount or :level; or :draft as PutAway has it
+      def perform(input)
+        count = open_count(input[:count_id])
+        @counting = Counting.new(room, count)
+        id = input[:draft] ? unexpected(count, input[:draft]) : expected(count, input)
+        { count_id: count[:id], line_id: id }
+      end
+
+      def open_count(id)
+        count = house.counts.hold(id)
+        return count if count[:status] == "open"
+
+        raise Conflict.new("That count is #{count[:status] == 'finished' ? 'finished' : 'thrown away'} already.", code: "count_closed", remedy: "Start another.")
+      end
+
+      def unexpected(count, draft)
+        stack = NewStack.new(room, draft, acquired: false)
+        refuse("/draft/place_id", "That place is not part of this count.", "Choose the place being counted, or one within it.") unless @counting.place_ids.include?(draft[:place_id])
+        house.counts.enter(count_id: count[:id], account_id: room.caller.account_id, draft: draft.transform_keys(&:to_s), found: "new", amount: BigDecimal(Core::Decimal.print(stack.quantity)))
+      end
+
+      def expected(count, input)
+        lot = house.lots.one(input[:lot_id])
+        refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.") unless @counting.place_ids.include?(lot[:place_id])
+        found = found(lot, input)
+        house.counts.enter(count_id: count[:id], account_id: room.caller.account_id, lot_id: lot[:id], **found)
+      end
+
+      def found(lot, input)
+        case input[:found]
+        when "as_expected" then { found: "as_expected", amount: lot[:on_hand], delta: 0 }
+        when "gone" then { found: "gone", amount: 0, delta: -lot[:on_hand] }
+        when "level" then { found: "level", level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.") }
+        else
+          amount = BigDecimal(Core::Decimal.print(amount(lot, input)))
+          { found: "amount", amount: amount, delta: amount - lot[:on_hand] }
+        end
+      end
+
+      # Whole packs, quarters of an open one, or what a scale or a person says.
+      def amount(lot, input)
+        size = lot[:pack_amount]&.to_r || 1r
+        amount = if input[:packs] then input[:packs].to_r * size
+                 elsif input[:quarters] then Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || lot[:on_hand].to_r)
+                 else input[:amount]&.to_r
+                 end
+        refuse("/amount", "It does not say how much was found.", "Give a number of packs, quarters or an amount.") if amount.nil?
+        refuse("/amount", "An amount cannot be below zero, nor more than a house can hold.", "Say what is there.") unless amount.between?(0, NewStack::MAX)
+        amount
+      end
+
+      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+    end
+
+    # Everything nobody has said a word about is as expected, or gone.
+    class EnterRest < EnterLine
+      private
+
+      # @param input [Hash] :count_id, :found "as_expected" or "gone"
+      def perform(input)
+        count = open_count(input[:count_id])
+        counting = Counting.new(room, count)
+        said = counting.lines.filter_map { |line| line[:lot_id] }
+        rest = counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }
+        house.counts.enter_many(rest.map { |row| { count_id: count[:id], account_id: room.caller.account_id, lot_id: row[:id], **found(row, input) } })
+        { count_id: count[:id], lines: rest.size }
+      end
+    end
+
+    # Takes a line back, as if nothing had been said.
+    class ClearLine < EnterLine
+      private
+
+      # @param input [Hash] :count_id, :line_id
+      def perform(input)
+        count = open_count(input[:count_id])
+        raise Store::Missing, "There is no such line here." if house.counts.clear(count[:id], input[:line_id]).zero?
+
+        { count_id: count[:id], line_id: input[:line_id] }
+      end
+    end
+
+    # The count is not wanted: the stock stays as it is.
+    class ThrowCount < EnterLine
+      private
+
+      # @param input [Hash] :count_id
+      def perform(input)
+        count = open_count(input[:count_id])
+        house.counts.set_status(count[:id], "thrown")
+        { count_id: count[:id] }
+      end
+    end
+  end
+end

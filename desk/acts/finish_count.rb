@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../carried"
+require_relative "../counting"
+
+module NutShelf
+  module Desk
+    # Makes the stock what the count found, in one act: differences with their reasons, what was carried from elsewhere,
+    # new stacks, and the day everything was seen.
+    class FinishCount < Act
+      private
+
+      # @param input [Hash] :count_id, :reasons {line id => reason}, :moves {line id => stack it was carried from}
+      def perform(input)
+        @count = house.counts.lock(input[:count_id])
+        refuse
+        @counting = Counting.new(room, @count)
+        @moves = numbers(input[:moves]).transform_values(&:to_i)
+        @reasons = numbers(input[:reasons])
+        lots = house.lots.lock([*@counting.lines.filter_map { |line| line[:lot_id] }, *@moves.values].uniq)
+        differing = @counting.differing(lots)
+        finished = entry("count", words(differing), subject: @count[:id])
+        write(finished, lots, differing)
+        done(finished, count_id: @count[:id], place_id: @count[:place_id], differences: differing.size)
+      end
+
+      def refuse
+        return if @count[:status] == "open"
+
+        raise Conflict.new("That count is #{@count[:status] == 'finished' ? 'finished' : 'thrown away'} already.", code: "count_closed", remedy: "Start another.")
+      end
+
+      # JSON has no numbers for keys.
+      def numbers(hash) = (hash || {}).to_h { |line, value| [line.to_s.to_i, value] }
+
+      def words(differing)
+        counted = @counting.lines.size
+        "Counted #{room.place(@count[:place_id])[:name]}: #{counted} #{counted == 1 ? 'stack' : 'stacks'}, #{differing.empty? ? 'all as expected' : "#{differing.size} different"}"
+      end
+
+      def write(finished, lots, differing)
+        see(finished, lots)
+        carried = Carried.new(room, finished, lots)
+        found, changed = differing.partition { |one| one.lot.nil? }
+        found.each { |one| @moves[one.line[:id]] ? carried.from(lots[@moves[one.line[:id]]] || gone_stack, one.stack) : one.stack.found(finished) }
+        post(finished, changed, carried.explained)
+        @counting.lines.select { |line| line[:found] == "level" }.each { |line| level(finished, lots.fetch(line[:lot_id]), line[:level]) }
+        close(finished)
+      end
+
+      def gone_stack = raise(Invalid.new("The stack it was carried from does not exist.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."))
+
+      def see(finished, lots)
+        seen = lots.values.select { |lot| @counting.lines.any? { |line| line[:lot_id] == lot[:id] } }
+        return if seen.empty?
+
+        house.ledger.seen_many(finished.act_id, seen, room.today, house.usage.seen_on(seen.map { |lot| lot[:id] }))
+        house.lots.seen_many(seen.map { |lot| lot[:id] }, room.today)
+      end
+
+      # @param explained [Hash{Integer=>Rational}] what of a stack's lack was found elsewhere
+      def post(finished, changed, explained)
+        rows = changed.filter_map { |one| movement(finished, one, explained.fetch(one.lot[:id], 0r)) }
+        house.ledger.move_many(rows) if rows.any?
+      end
+
+      def movement(finished, one, explained)
+        return post_rest(finished, one, explained) if explained.positive?
+
+        signed = one.difference.delta.negative? ? -one.difference.value_minor : one.difference.value_minor
+        { act_id: finished.act_id, lot_id: one.lot[:id], quantity: BigDecimal(Core::Decimal.print(one.difference.delta)), value_minor: signed, reason: reason(one), why: "counted" }
+      end
+
+      # Some of what was missing turned up in another place; only the rest is gone.
+      def post_rest(finished, one, explained)
+        lot = house.lots.one(one.lot[:id])
+        left = one.difference.delta + explained
+        return unless left.negative?
+
+        value = Core::Money.share(lot[:value_minor], [-left, lot[:on_hand].to_r].min, lot[:on_hand].to_r)
+        { act_id: finished.act_id, lot_id: lot[:id], quantity: BigDecimal(Core::Decimal.print([left, -lot[:on_hand].to_r].max)), value_minor: -value, reason: reason(one), why: "counted" }
+      end
+
+      def reason(one)
+        said = @reasons[one.line[:id]]
+        return one.difference.likely if said.nil?
+        return said if one.difference.reasons.include?(said)
+
+        raise Invalid.new("#{said} is no reason for that difference.", code: "invalid", pointer: "/reasons/#{one.line[:id]}", remedy: "Choose one of #{one.difference.reasons.join(', ')}.")
+      end
+
+      def level(finished, lot, level) = lot[:level] == level || finished.change(lot, "level", { level: level })
+
+      # A place is counted when a word was said about everything in it.
+      def close(finished)
+        finished.alter("count", @count, { status: "finished" })
+        said = @counting.lines.filter_map { |line| line[:lot_id] }
+        silent = @counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }.map { |row| row[:place_id] }.uniq
+        (@counting.place_ids - silent).each { |id| finished.alter("place", house.records.lock("place", id), { counted_on: room.today }) }
+      end
+    end
+  end
+end

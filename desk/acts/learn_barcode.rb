@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../../core/scan/check_digit"
+
+module NutShelf
+  module Desk
+    # An unknown barcode is learnt once: which food, and how much one pack holds.
+    class LearnBarcode < Act
+      private
+
+      # @param input [Hash] :code, :food_id, :amount and :unit of one pack
+      def perform(input)
+        unless Core::CheckDigit.valid?(input[:code])
+          raise Invalid.new("#{input[:code]} does not add up: its check digit is wrong.", code: "invalid", pointer: "/code", remedy: "Scan it again.")
+        end
+
+        food = room.food_row(input[:food_id])
+        raise Invalid.new("A pack holds more than nothing.", code: "invalid", pointer: "/amount", remedy: "Say how much one pack holds.") unless input[:amount].to_r.positive?
+
+        pack = house.packs.ensure(food_id: food[:id], amount: BigDecimal(input[:amount]), dimension: Core::Unit.dimension(input[:unit]).to_s)
+        house.packs.learn_barcode(code: Core::CheckDigit.gtin14(input[:code]), pack_id: pack)
+        learnt = entry("learn_barcode", "Learnt #{input[:code]}: #{Core::Wording.free(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}", subject: pack)
+        done(learnt, food_id: food[:id])
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # Somebody who eats here: how much, what never, and whether by the date only.
+    class AddPerson < Act
+      keeper_only
+      ALLERGENS = %w[gluten milk egg fish crustacean mollusc soya peanut nuts celery mustard sesame lupin sulphite].freeze
+      FIELDS = %i[name portion_factor strict eats excludes note].freeze
+
+      private
+
+      # @param input [Hash] FIELDS
+      def perform(input)
+        added = entry("add_person", "#{input[:name].strip} eats here")
+        id = added.make("person", facts(input))
+        done(added, person_id: id)
+      end
+
+      def facts(input) = input.slice(*FIELDS).to_h { |name, value| [name, name == :portion_factor ? BigDecimal(value) : value] }
+    end
+
+    # Changes what is known of an eater.
+    class ChangePerson < AddPerson
+      keeper_only
+
+      private
+
+      # @param input [Hash] :person_id, :version, FIELDS; :gone true when they do not live here any more
+      def perform(input)
+        person = house.records.lock("person", input[:person_id])
+        refuse_stale(person, input[:version], person.slice(:name, :note).transform_values(&:to_s))
+        changes = facts(input).reject { |name, value| (name == :excludes ? person[name].to_a : person[name]) == value }
+        changes[:archived_at] = Time.now.utc.iso8601 if input[:gone]
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+
+        changed = entry("change_person", input[:gone] ? "#{person[:name]} does not eat here any more" : "Changed what is known of #{person[:name]}")
+        changed.alter("person", person, changes)
+        done(changed, person_id: person[:id])
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../../core/portioning/split"
+
+module NutShelf
+  module Desk
+    # Splits a stack into portions: so many, or as many of one size as it gives. Each gets its share of the cost to the
+    # cent; portions of one cost are one stack; what remains is a stack of its own. They may go straight to a place.
+    class Portion < Act
+      private
+
+      # @param input [Hash] :lot_id, :count or :size (base units), :amount to portion or nil for all, :place_id or nil, :label, :directions
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        split = reckon(lot, input)
+        name = input[:label] || room.food(lot[:food_id]).name
+        made = entry("portion", "Made #{split.count} portions of #{size_words(lot, split.size)} from #{name}")
+        lots = split.portions.map { |portions| portion(made, lot, portions, input) }
+        rest(made, lot, split)
+        done(made, lot_id: lots.first[:id], portions: split.count, each_minor: split.portions.map(&:cost_minor).uniq)
+      end
+
+      def reckon(lot, input)
+        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
+        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.") unless amount.positive? && amount <= lot[:on_hand].to_r
+
+        Core::Split.new(amount: amount, cost_minor: Core::Money.share(lot[:value_minor], amount, lot[:on_hand].to_r), count: input[:count], size: input[:size]&.to_r)
+      rescue ArgumentError => e
+        raise Invalid.new("#{e.message.capitalize}.", code: "invalid", pointer: "/size", remedy: "Say how many portions, or how large one is.")
+      end
+
+      def portion(made, lot, portions, input)
+        amount = portions.size * portions.count
+        today = room.today.iso8601
+        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [{ "kind" => "moved", "on" => today, "place_id" => room.place(input[:place_id])[:id] }] : []
+        history = [*lot[:history].to_a, *opening(lot, today), *moved]
+        child = made.new_lot({ **inherited(lot), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
+                               place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
+        value = portions.cost_minor * portions.count
+        made.move(lot, -amount, -value, "split")
+        made.move(child, amount, value, "split")
+        house.lots.one(child[:id])
+      end
+
+      # A sealed pack is opened to be portioned; loose food and what is open already are not.
+      def opening(lot, today)
+        sealed = !lot[:open] && lot[:pack_amount] && lot[:dimension] != "count" && %w[bought_sealed].include?(lot[:situation]) && lot[:history].none? { |event| event["kind"] == "opened" }
+        sealed ? [{ "kind" => "opened", "on" => today }] : []
+      end
+
+      # Once a pack is open, what remains of it is open too.
+      def rest(made, lot, split)
+        left = house.lots.one(lot[:id])
+        return unless left[:on_hand].positive? && split.rest.positive?
+
+        lot.merge!(left)
+        opened = opening(lot, room.today.iso8601).first
+        opened ? made.happen(lot, { kind: "opened", on: opened["on"] }, open: true) : nil
+      end
+
+      def inherited(lot)
+        lot.slice(:food_id, :dimension, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :leftover_days, :start_place_id, :value_estimated, :quarantined, :quarantine_reason, :method,
+                  :lot_text, :bought_for)
+      end
+
+      def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : Core::Wording.free(Core::Quantity.new(size, lot[:dimension].to_sym))
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # What hands do to food before it is eaten: found ripe, cut, cooked. All of a stack or a part of it, which then
+    # becomes a stack of its own; what belongs in the fridge afterwards can go there in the same act.
+    class Prepare < Act
+      WORDS = { "ripened" => "Found ripe:", "cut" => "Cut", "cooked" => "Cooked" }.freeze
+
+      private
+
+      # @param input [Hash] :lot_id, :how "ripened", "cut" or "cooked", :amount in base units or nil for all, :place_id or nil
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        amount = checked(lot, input)
+        prepared = entry("prepare", "#{WORDS.fetch(input[:how])} #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name}")
+        part = amount == lot[:on_hand].to_r ? lot : prepared.split(lot, amount)
+        carry(prepared, part, input[:place_id])
+        opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }
+        prepared.happen(part, { kind: input[:how], on: room.today.iso8601 }, **opened)
+        done(prepared, lot_id: part[:id])
+      end
+
+      def carry(prepared, part, place_id)
+        return if place_id.nil? || place_id == part[:place_id]
+
+        prepared.happen(part, { kind: "moved", on: room.today.iso8601, place_id: room.place(place_id)[:id] }, place_id: place_id)
+      end
+
+      def checked(lot, input)
+        raise Conflict.new("It did not come in unripe.", code: "not_ripening", remedy: "Only what came in unripe can be found ripe.") if input[:how] == "ripened" && lot[:situation] != "ripening"
+
+        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
+        return amount if amount.positive? && amount <= lot[:on_hand].to_r
+
+        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../../core/counting/difference"
+
+module NutShelf
+  module Desk
+    # Answers "still there?": as expected, another amount, or gone. What is missing was most likely used.
+    class Seen < Act
+      private
+
+      # @param input [Hash] :lot_id, :amount in base units or nil when it is as expected
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
+        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount] && input[:amount].to_r.negative?
+
+        seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.wording(lot, amount: lot[:on_hand].to_r + delta)} #{room.food(lot[:food_id]).name}")
+        house.ledger.seen_many(seen.act_id, [lot], room.today, house.usage.seen_on([lot[:id]]))
+        house.lots.seen_many([lot[:id]], room.today)
+        post(seen, lot, delta) unless delta.zero?
+        done(seen, lot_id: lot[:id])
+      end
+
+      def post(seen, lot, delta)
+        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], stopped: lot[:stopped])
+        seen.move(lot, delta, delta.negative? ? -difference.value_minor : difference.value_minor, difference.likely)
+      end
+    end
+  end
+end

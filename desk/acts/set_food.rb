@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # The household's own figures for a food: how much of it stands at hand, what is used a week, what a millilitre or
+    # a piece weighs (weighed once, known for good).
+    class SetFood < Act
+      FIELDS = %i[working_amount weekly_said g_per_ml g_per_piece].freeze
+
+      private
+
+      # @param input [Hash] :food_id, any of FIELDS as decimal text or nil
+      def perform(input)
+        food = house.records.lock("food", input[:food_id])
+        changes = input.slice(*FIELDS).transform_values { |text| text && BigDecimal(text) }.reject { |name, value| food[name] == value }
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        raise Invalid.new("A weight must be above zero.", code: "invalid", pointer: "/g_per_ml", remedy: "Weigh it and say how many grams.") if changes.slice(:g_per_ml, :g_per_piece).values.compact.any? { |value| !value.positive? }
+
+        set = entry("set_food", "Own figures for #{food[:name]}")
+        set.alter("food", food, changes)
+        done(set, food_id: food[:id])
+      end
+    end
+  end
+end

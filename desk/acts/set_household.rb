@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../after"
+
+module NutShelf
+  module Desk
+    # The household's ways: its school past a best-before date, its windows, its rhythm of counting. When the school
+    # changes, every stack is dated anew.
+    class SetHousehold < Act
+      keeper_only
+      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures].freeze
+
+      private
+
+      # @param input [Hash] :version, :name, :school, :settings (only what changes)
+      def perform(input)
+        row = house.records.lock("household", @caller.household_id)
+        refuse_stale(row, input[:version], { name: row[:name], school: row[:school] })
+        changes = input.slice(:name, :school).reject { |name, value| row[name] == value }
+        settings = row[:settings].to_h.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
+        changes[:settings] = settings unless settings == row[:settings].to_h
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+
+        windows(settings)
+        set = entry("set_household", changes[:school] ? "The school is now: #{Core::Policy.new(school: changes[:school].to_sym).school_words}" : "Changed the household's ways")
+        set.alter("household", row, changes)
+        done(set, redated: changes[:school] ? After.new(room, set).redate(house.lots.all_with_food) : 0)
+      end
+
+      def windows(settings)
+        front = settings.fetch("front_days", 7)
+        return if front < settings.fetch("soon_days", 30)
+
+        raise Invalid.new("\"Eat this week\" must end before \"soon\" does.", code: "invalid", pointer: "/settings/front_days", remedy: "Make the first window the shorter one.")
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../taking"
+
+module NutShelf
+  module Desk
+    # Pours more into a jar or tub that holds the same food: the earliest date of the parts counts, the costs are
+    # added, the parts are remembered. A tub that reaches its mark raises a task.
+    class TopUp < Act
+      private
+
+      # @param input [Hash] :lot_id the jar, :from_lot_id, :amount in base units or nil for one pack
+      def perform(input)
+        raise Invalid.new("A jar cannot be topped up from itself.", code: "invalid", pointer: "/from_lot_id", remedy: "Choose another stack.") if input[:lot_id] == input[:from_lot_id]
+
+        lots = house.lots.lock([input[:lot_id], input[:from_lot_id]])
+        jar, source = input.values_at(:lot_id, :from_lot_id).map { |id| lots[id] || raise(Store::Missing, "There is no such stack here.") }
+        refuse_other(jar, source)
+        amount = wanted(source, input[:amount])
+        poured = entry("top_up", "Topped up #{room.food(jar[:food_id]).name} with #{room.wording(source.merge(pack_amount: nil), amount: amount)}")
+        part = opened(poured, source)
+        poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
+        poured.happen(jar, event(part))
+        done(poured, lot_id: jar[:id], full: full(poured, jar))
+      end
+
+      def refuse_other(jar, source)
+        return if jar[:food_id] == source[:food_id] && jar[:dimension] == source[:dimension] && (jar[:container_id] || jar[:open])
+
+        raise Conflict.new("Only the same food goes into an open jar or tub.", code: "not_same_food", remedy: "Decant it into a jar of its own.")
+      end
+
+      def wanted(source, text)
+        amount = text ? text.to_r : [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
+        limit = source[:open] ? source[:on_hand].to_r : [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
+        return amount if amount.positive? && amount <= limit
+
+        raise Conflict.new("That is more than one pack holds.", code: "not_enough", remedy: "Pour one pack after the other.")
+      end
+
+      # A sealed pack is opened first, so that its own opened date is what the jar takes over.
+      def opened(poured, source) = source[:open] || source[:situation] != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
+
+      def event(part)
+        { kind: "topped_up", on: room.today.iso8601, name: part[:label].empty? ? room.food(part[:food_id]).name : part[:label],
+          quality_until: part[:quality_until]&.iso8601, safety_until: part[:safety_until]&.iso8601, lot_id: part[:id] }.compact
+      end
+
+      def full(poured, jar)
+        tub = jar[:container_id] && house.containers.find(jar[:container_id])
+        return false unless tub && tub[:full_at] && house.lots.one(jar[:id])[:on_hand] >= tub[:full_at]
+
+        poured.make("care", title: "#{tub[:name]} is full: use or empty it", lot_id: jar[:id], first_on: room.today, next_on: room.today)
+        true
+      end
+    end
+  end
+end

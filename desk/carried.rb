@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require_relative "taking"
+
+module NutShelf
+  module Desk
+    # Missing here and found there is a move: what a count found is carried over from the stack it was missing from,
+    # with its date, its cost and its past. What an earlier count had written off comes back first.
+    class Carried
+      # What of each stack's lack has been explained, in base units.
+      attr_reader :explained
+
+      # @param room [Room]
+      # @param entry [Entry]
+      # @param lots [Hash{Integer=>Hash}] locked stacks
+      def initialize(room, entry, lots)
+        @room = room
+        @entry = entry
+        @lots = lots
+        @explained = Hash.new(0r)
+      end
+
+      # @param lot [Hash] the stack it came from
+      # @param stack [NewStack] what was found, and where
+      def from(lot, stack)
+        amount = stack.quantity
+        refuse_other(lot, stack)
+        bring_back(lot, amount)
+        @explained[lot[:id]] += amount
+        settle_open_count(lot, amount)
+        part = amount == lot[:on_hand].to_r ? lot : @entry.split(lot, amount)
+        @entry.happen(part, { kind: "moved", on: @room.today.iso8601, place_id: stack.place_id }, place_id: stack.place_id)
+      end
+
+      private
+
+      def house = @room.house
+
+      def refuse_other(lot, stack)
+        return if lot[:food_id] == stack.food_id && lot[:dimension] == stack.dimension.to_s
+
+        raise Invalid.new("That stack is another food.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again.")
+      end
+
+      # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is there.
+      def bring_back(lot, amount)
+        lost = house.ledger.lost_of(lot[:id])
+        back = [[lost[:quantity].to_r, 0r].max, amount].min
+        raise Conflict.new("There is not that much of it to carry.", code: "not_enough", remedy: "Enter it as a new stack.") if lot[:on_hand].to_r + back < amount
+        return if back.zero?
+
+        value = Core::Money.share(lost[:value].to_i, back, lost[:quantity].to_r)
+        @entry.move(lot, back, value, "found", why: "counted")
+        lot[:on_hand] += BigDecimal(Core::Decimal.print(back))
+        lot[:value_minor] += value
+      end
+
+      # Another count is under way that misses just this: it must not be taken away twice.
+      def settle_open_count(lot, amount)
+        house.counts.open_lines(lot[:id]).each do |line|
+          next unless line[:delta]&.negative?
+
+          @entry.alter("count_line", line, { delta: [line[:delta] + BigDecimal(Core::Decimal.print(amount)), 0].min })
+        end
+      end
+    end
+  end
+end

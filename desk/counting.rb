@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require_relative "../core/counting/difference"
+require_relative "../core/counting/match"
+require_relative "new_stack"
+require_relative "usage_of"
+
+module NutShelf
+  module Desk
+    # A count as it stands: what was expected, what was found, what differs and what that most likely means.
+    class Counting
+      LOOK_BACK = 45
+
+      # A line that differs. `line` and `lot` as stored (lot nil when it was not expected), `difference` in core's
+      # words, `candidates` stacks it may have been carried from. Frozen.
+      Differing = Struct.new(:line, :lot, :difference, :stack, :candidates, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # @param room [Room]
+      # @param count [Hash] as stored
+      def initialize(room, count)
+        @room = room
+        @count = count
+      end
+
+      # @return [Array<Integer>] the place and those within it, in walking order
+      def place_ids = @place_ids ||= @room.house.places.within(@count[:place_id])
+
+      def lines = @lines ||= @room.house.counts.lines(@count[:id])
+
+      # @return [Array<Hash>] shelf rows, nested places in order
+      def expected = @expected ||= @room.house.lots.standing_in(place_ids).all.sort_by.with_index { |row, index| [place_ids.index(row[:place_id]), index] }
+
+      # @param lots [Hash{Integer=>Hash}, nil] locked ones when the count is being finished
+      # @return [Array<Differing>]
+      def differing(lots = nil)
+        lots ||= @room.house.lots.every(lines.filter_map { |line| line[:lot_id] }).to_h { |lot| [lot[:id], lot] }
+        seen = @room.house.usage.seen_on(lots.keys)
+        changed = lines.select { |line| line[:lot_id] && line[:delta]&.nonzero? }.filter_map { |line| changed(line, lots.fetch(line[:lot_id]), seen) }
+        changed + lines.select { |line| line[:found] == "new" }.map { |line| unexpected(line) }
+      end
+
+      # What a line changes now: takes since it was entered count, and nothing goes below zero.
+      def delta(line, lot) = [line[:delta].to_r, -lot[:on_hand].to_r].max
+
+      # @return [NewStack] what somebody found without its being expected
+      def stack(line) = NewStack.new(@room, line[:draft].to_h.transform_keys(&:to_sym), acquired: false)
+
+      private
+
+      def changed(line, lot, seen)
+        delta = delta(line, lot)
+        return if delta.zero?
+
+        daily = usage.rate(lot[:food_id], lot[:dimension]).daily
+        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], daily: daily, unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
+                                          stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
+        Differing.new(line: line, lot: lot, difference: difference, candidates: [])
+      end
+
+      def not_to_eat?(lot) = lot[:stopped] || (lot[:safety_until] && lot[:safety_until] < @room.today) == true
+
+      def unexpected(line)
+        stack = stack(line)
+        found = { food_id: stack.food_id, dimension: stack.dimension.to_s, pack_amount: stack.pack, noun: stack.noun, printed_on: stack.printed_on, amount: stack.quantity }
+        Differing.new(line: line, stack: stack, candidates: Core::Match.for(found, candidates(found[:food_id])).first(3))
+      end
+
+      # Stacks of the same food that stand elsewhere, or were missing somewhere lately.
+      def candidates(food_id)
+        missing = @room.house.counts.missing_in_open.merge(lost) { |_, one, other| one + other }
+        @room.house.lots.of_food(food_id, missing.keys).reject { |lot| place_ids.include?(lot[:place_id]) && !missing.key?(lot[:id]) }.map do |lot|
+          Core::Match::Candidate.new(id: lot[:id], food_id: lot[:food_id], dimension: lot[:dimension], pack_amount: lot[:pack_amount]&.to_r, noun: lot[:noun], printed_on: lot[:printed_on],
+                                     missing: missing.fetch(lot[:id], 0).to_r, on_hand: lot[:on_hand].to_r)
+        end
+      end
+
+      def lost = @lost ||= @room.house.counts.lost_since(@room.today - LOOK_BACK)
+
+      def usage = @usage ||= UsageOf.new(@room)
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require_relative "../core/counting/doubt"
+require_relative "usage_of"
+
+module NutShelf
+  module Desk
+    # "Still there?": at most three questions a day, only about stacks that a coming meal counts on (and that would go
+    # onto the shopping list if they were not there), the likeliest to have gone first.
+    class Doubts
+      A_DAY = 3
+
+      # One question. `doubt` says why; `needed` in base units, `meals` the meals that count on it. Frozen.
+      Question = Struct.new(:lot, :doubt, :needed, :meals, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # @param room [Room]
+      # @param usage [UsageOf]
+      def initialize(room, usage: UsageOf.new(room))
+        @room = room
+        @usage = usage
+      end
+
+      # @param dishes [Hash{Integer=>Core::Dish}] planned dishes by meal
+      # @param pantry_of [PantryOf]
+      # @return [Array<Question>]
+      def questions(dishes, pantry_of)
+        left = A_DAY - @room.house.usage.answered(@room.today)
+        return [] unless left.positive?
+
+        needs = needed(dishes, pantry_of)
+        seen = @room.house.usage.seen_on(needs.keys)
+        found = needs.filter_map { |id, need| question(pantry_of.lot(id), need, seen[id]) }
+        found.sort_by { |one| [one.doubt.at_least / one.lot[:on_hand].to_r, one.lot[:id]] }.first(left)
+      end
+
+      # @return [Core::Doubt] of one stack
+      def of(lot, seen_on)
+        daily = @usage.rate(lot[:food_id], lot[:dimension]).daily
+        Core::Doubt.new(on_hand: lot[:on_hand].to_r, seen_on: seen_on || @room.today, today: @room.today, daily: daily)
+      end
+
+      private
+
+      def needed(dishes, pantry_of)
+        dishes.each_with_object({}) do |(meal_id, dish), needs|
+          dish.lines.each do |line|
+            line.picks.each do |pick|
+              need = needs[pick.stock.id] ||= { amount: 0r, meals: [] }
+              need[:amount] += pick.amount / pantry_of.pantry.holding(line.food_key, pick.stock.id).grams_per_unit
+              need[:meals] |= [meal_id]
+            end
+          end
+        end
+      end
+
+      def question(lot, need, seen_on)
+        doubt = of(lot, seen_on)
+        return unless doubt.matters?(need[:amount], lot[:on_hand].to_r)
+
+        Question.new(lot: lot, doubt: doubt, needed: need[:amount], meals: need[:meals])
+      end
+    end
+  end
+end

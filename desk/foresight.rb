@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require_relative "errors"
+
+module NutShelf
+  module Desk
+    # The dates an act would give, read before its transaction is taken back. They are the act's own, so what is
+    # shown before confirming can never differ from what happens.
+    class Foresight
+      # @param room [Room] inside the act's transaction
+      # @param lot_id [Integer, nil] the stack in hand
+      def initialize(room, lot_id)
+        @room = room
+        @lot_id = lot_id
+      end
+
+      # @param answer [Hash] the act's answer
+      # @return [Hash] :summary and :stacks
+      def call(answer)
+        events = @room.house.ledger.events(answer[:act_id])
+        ids = [*events.map { |event| event[:lot_id] }, *@room.house.ledger.movements(answer[:act_id]).map { |row| row[:lot_id] }].uniq
+        made = events.select { |event| event[:kind] == "came" }.map { |event| event[:lot_id] }
+        { summary: answer[:summary], stacks: @room.house.lots.every(ids).select { |lot| lot[:on_hand].positive? }.map { |lot| stack(lot, made) } }
+      end
+
+      private
+
+      def stack(lot, made)
+        usable = lot[:usable_until]
+        { new: made.include?(lot[:id]), this: lot[:id] == @lot_id, name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: @room.wording(lot), place: @room.place(lot[:place_id])[:name].to_s,
+          usable_until: usable&.iso8601, state: Core::State.of(today: @room.today, policy: @room.policy, dates: lot), days_left: usable && (usable - @room.today).to_i,
+          steps: lot[:steps].to_a, warnings: lot[:flags].map { |flag| flag["text"] }, value_minor: lot[:value_minor] }
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require_relative "../core/usage/rate"
+require_relative "../core/usage/weeks"
+
+module NutShelf
+  module Desk
+    # How fast each food goes in this household, from one query of the ledger.
+    class UsageOf
+      NONE = Core::Rate.of([])
+
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @param food_id [Integer]
+      # @param dimension [String] of the stacks meant
+      # @return [Core::Rate] in base units of that dimension
+      def rate(food_id, dimension) = rates.fetch([food_id, dimension]) { said(food_id) }
+
+      private
+
+      def rates
+        @rates ||= @room.house.usage.daily(@room.today).group_by { |row| row.values_at(:food_id, :dimension) }.transform_values { |rows| reckon(rows) }
+      end
+
+      def reckon(rows)
+        uses = rows.map { |row| Core::Weeks::Use.new(on: row[:occurred_on], since: row[:since], amount: row[:used].to_r) }
+        Core::Rate.of(Core::Weeks.of(uses, today: @room.today, first_on: first_on), said: weekly_said[rows.first[:food_id]])
+      end
+
+      def said(food_id) = weekly_said[food_id] ? Core::Rate.of([], said: weekly_said[food_id]) : NONE
+
+      def weekly_said = @weekly_said ||= @room.house.foods.weekly_said
+
+      def first_on = @first_on ||= @room.house.usage.first_day || @room.today
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Desk
+    # What a pack is wrapped in: what somebody said, else the usual wrapping of such food.
+    module Wrapping
+      AISLES = { "Tins and cans" => "tin", "Jars and sauces" => "glass", "Grains and pasta" => "thin_plastic", "Baking" => "paper", "Breakfast and spreads" => "card", "Snacks" => "thin_plastic", "Frozen" => "thin_plastic",
+                 "Dried and trail foods" => "thin_plastic", "Fresh fruit" => "loose", "Fresh vegetables" => "loose", "Dairy and eggs" => "plastic", "Meat and fish" => "plastic", "Drinks" => "carton", "Home leftovers" => "plastic" }.freeze
+
+      module_function
+
+      # @param row [Hash] with :wrapping
+      # @param food [Core::Food]
+      # @return [String]
+      def of(row, food)
+        return row[:wrapping] if row[:wrapping]
+        return "glass" if food.fragile_glass_common
+        return "card" if food.dimension == :count && food.pest_risk
+
+        AISLES.fetch(food.aisle, "thin_plastic")
+      end
+    end
+  end
+end

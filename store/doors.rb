@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require "digest"
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Ways in for those who hold a secret link: invitations and calendar feeds. Only the hash of a link is kept.
+    class Doors < Table
+      def self.hash(token) = Digest::SHA256.hexdigest(token)
+
+      # Outside the wall: what an unused invitation is for.
+      # SELECT * FROM invitation_for('...')
+      # @return [Hash, nil]
+      def self.invitation(db, token) = db.from(Sequel.function(:invitation_for, hash(token))).first
+
+      # @return [Integer, nil] household of a calendar feed that was not revoked
+      def self.calendar(db, token) = db.get(Sequel.function(:calendar_for, hash(token)))
+
+      def invite(token:, account_id:, name:, role:) = insert(:invitations, token_hash: Doors.hash(token), account_id: account_id, name: name, role: role)
+
+      # SELECT ... FROM invitations WHERE used_at IS NULL AND revoked_at IS NULL AND expires_at > now()
+      def invitations = rows(:invitations).where(used_at: nil, revoked_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }.order(:id).all
+
+      # @return [Integer] 1 when this call used it up, 0 when somebody was faster
+      def use_invitation(id) = rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(used_at: Sequel::CURRENT_TIMESTAMP)
+
+      def revoke_invitation(id) = rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+
+      def open_feed(token:, account_id:) = insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
+
+      def feeds = rows(:calendar_feeds).where(revoked_at: nil).order(:id).all
+
+      def revoke_feeds(id = nil) = rows(:calendar_feeds).where({ revoked_at: nil, id: id }.compact).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+
+      # Who belongs to the household.
+      # SELECT account_id, role, name, email FROM memberships JOIN accounts ... ORDER BY account_id
+      def members
+        db[:memberships].join(:accounts, id: :account_id).where(household_id: household_id).select(:account_id, :role, Sequel[:accounts][:name], Sequel[:accounts][:email]).order(:account_id).all
+      end
+
+      def set_role(account_id, role) = db[:memberships].where(household_id: household_id, account_id: account_id).update(role: role)
+
+      def leave(account_id) = db[:memberships].where(household_id: household_id, account_id: account_id).delete
+    end
+  end
+end

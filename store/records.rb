@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # What acts change besides stacks: places, people, jars, care, counts, settings. One way to read, change and put
+    # back any of them, so that every act can be undone. The words on the left are the desk's.
+    class Records < Table
+      TABLES = { "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules, "count" => :counts, "food" => :foods, "keeping" => :keeping_rules,
+                 "photo" => :place_photos, "count_line" => :count_lines, "household" => :households }.freeze
+      ARRAYS = { excludes: :text, nicknames: :text, inner_mm: :integer }.freeze
+      JSONB = %i[settings].freeze
+
+      # Locked, so that two keepers changing one record come one after the other.
+      # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
+      def lock(kind, id) = found(scope(kind).where(id: id).for_update.first, kind)
+
+      # @return [Integer] id
+      def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(facts))
+
+      def update(kind, id, changes)
+        changes = { **changes, version: Sequel[:version] + 1 } if versioned?(kind)
+        scope(kind).where(id: id).update(wrapped(changes))
+      end
+
+      # Puts a record an act made out of sight; nothing is deleted.
+      def retire(kind, id)
+        case kind
+        when "keeping" then scope(kind).where(id: id).update(removed: true)
+        when "count" then scope(kind).where(id: id).update(status: "thrown")
+        else scope(kind).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP)
+        end
+      end
+
+      def event(act_id:, record:, record_id:, before:, after:)
+        insert(:record_events, act_id: act_id, record: record, record_id: record_id, before: json(before), after: json(after))
+      end
+
+      def events(act_id) = rows(:record_events).where(act_id: act_id).order(:id).all
+
+      private
+
+      def versioned?(kind) = !%w[count count_line keeping photo].include?(kind)
+
+      def scope(kind) = kind == "household" ? db[:households].where(id: household_id) : rows(TABLES.fetch(kind))
+
+      def wrapped(facts)
+        facts.to_h do |name, value|
+          next [name, Sequel.pg_array(value, ARRAYS[name])] if ARRAYS.key?(name) && value
+          next [name, json(value)] if JSONB.include?(name)
+
+          [name, value]
+        end
+      end
+    end
+  end
+end
