@@ -12,7 +12,9 @@ module NutShelf
     # The whole web application: shield, throttle, sign-in, one app per resource, and the interface's files.
     module App
       RESOURCES = { "/api/stacks" => Stacks, "/api/foods" => Foods, "/api/places" => Places, "/api/acts" => Acts, "/api/label-line" => LabelLines, "/api/dishes" => Dishes,
-                    "/api/meals" => Meals, "/api/missing" => Missing, "/api/today" => Today, "/api/import" => Import, "/api/export.csv" => Export, "/api" => Session }.freeze
+                    "/api/meals" => Meals, "/api/missing" => Missing, "/api/today" => Today, "/api/import" => Import, "/api/export.csv" => Export, "/api/counts" => Counts, "/api/bring-forward" => BringForward,
+                    "/api/containers" => Containers, "/api/care" => Care, "/api/scan" => Scans, "/api/barcodes" => Barcodes, "/api/recall" => Recall, "/api/keeping" => Keeping, "/api/people" => People, "/api/ways" => Ways,
+                    "/api/members" => Members, "/api/join" => Join, "/api/calendar" => Calendar, "/api/feeds" => Feeds, "/api/backup.json" => Backup, "/api/scale" => Scale, "/api/labels" => Labels, "/api" => Session }.freeze
 
       module_function
 

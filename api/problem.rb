@@ -34,7 +34,7 @@ module NutShelf
 
       def desk(error)
         errors = error.details[:errors] || (error.details[:pointer] ? [{ pointer: error.details[:pointer], detail: error.message }] : [])
-        document(error.code, error.message, error.remedy, errors: errors, **error.details.slice(:act_id))
+        document(error.code, error.message, error.remedy, errors: errors, **error.details.slice(:act_id, :current))
       end
 
       def store(error)

@@ -1,20 +1,64 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/place_view"
+require_relative "../../core/fitting/boxes"
+require_relative "../../desk/acts/add_photo"
 require_relative "../../desk/acts/add_place"
+require_relative "../../desk/acts/change_place"
+require_relative "../../desk/acts/remove_place"
 
 module NutShelf
   module Api
-    # Where things stand.
+    # Where things stand: what each place is like, what is wrong there, what fits.
     class Places < Base
+      PHOTO_LIMIT = 4_200_000
+
       get("/") do
         view do |room|
           counts = room.house.lots.count_by_place
-          { places: room.places.values.map { |row| { **row.slice(:id, :kind, :tier, :low_c, :high_c, :parent_id), name: row[:name].to_s, stacks: counts.fetch(row[:id], 0) } } }
+          photos = room.house.places.photo_ids
+          { places: room.places.values.map { |row| PlaceView.row(row, counts.fetch(row[:id], 0), photos.key?(row[:id])) } }
         end
       end
 
       post("/") { act(Desk::AddPlace, body_as("AddPlace")) }
+
+      get("/:id") { view { |room| PlaceView.new(room, id_param).call } }
+
+      post("/:id/change") { act(Desk::ChangePlace, { place_id: id_param, **body_as("ChangePlace") }) }
+
+      post("/:id/remove") do
+        body_as("Nothing")
+        act(Desk::RemovePlace, { place_id: id_param })
+      end
+
+      post("/:id/photo") { act(Desk::AddPhoto, { place_id: id_param, **body_as("AddPhoto", limit: PHOTO_LIMIT) }) }
+
+      get("/:id/photo") do
+        caller = caller!
+        office.database.within(caller.household_id) do |db|
+          photo = Store::House.new(db, caller.household_id).places.photo(id_param) or refuse("not_found", "There is no picture of it.", "Take one.")
+          content_type photo[:media_type]
+          headers "cache-control" => "private, max-age=60", "x-content-type-options" => "nosniff"
+          photo[:bytes].to_s
+        end
+      end
+
+      post("/:id/fit") do
+        input = body_as("Fit")
+        caller = caller!
+        office.database.within(caller.household_id) { |db| json fit(Desk::Room.new(office, caller, db), input) }
+      end
+
+      helpers do
+        def fit(room, input)
+          place = room.house.places.find(id_param)
+          shelf = input[:shelf_mm] || place[:inner_mm]&.to_a or refuse("unknown_figure", "Nobody has measured #{place[:name]} yet.", "Measure its inside once: width, depth, height.")
+          boxes = Core::Boxes.new(shelf: shelf, box: input[:box_mm], upright: input.fetch(:upright, true))
+          { count: boxes.count, steps: boxes.steps }
+        end
+      end
     end
   end
 end

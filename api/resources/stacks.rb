@@ -1,30 +1,37 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../views/act_view"
+require_relative "../views/stack_detail"
 require_relative "../views/stack_view"
 require_relative "../views/shelf_page"
-require_relative "../../desk/acts/look"
-require_relative "../../desk/acts/move"
-require_relative "../../desk/acts/open"
-require_relative "../../desk/acts/put_away"
-require_relative "../../desk/acts/set_level"
-require_relative "../../desk/acts/take"
-require_relative "../../desk/acts/throw"
+%w[amend clear correct decant look move open portion prepare put_away quarantine seen set_level store_as take throw top_up].each { |name| require_relative "../../desk/acts/#{name}" }
 
 module NutShelf
   module Api
     # The shelf, one stack, and what is done with it.
     class Stacks < Base
+      # What hands do to one stack: the word of the address, the act, and what it is told.
+      DOINGS = { take: [Desk::Take, "Take"], open: [Desk::Open, "Nothing"], move: [Desk::Move, "Move"], throw: [Desk::Throw, "Throw"], look: [Desk::Look, "Look"], level: [Desk::SetLevel, "Level"],
+                 prepare: [Desk::Prepare, "Prepare"], store: [Desk::StoreAs, "StoreAs"], portion: [Desk::Portion, "Portion"], decant: [Desk::Decant, "Decant"], "top-up": [Desk::TopUp, "TopUp"],
+                 correct: [Desk::Correct, "Correct"], amend: [Desk::Amend, "Amend"], clear: [Desk::Clear, "Nothing"], seen: [Desk::Seen, "Seen"] }.freeze
+
       get("/") { view { |room| ShelfPage.new(room, shelf_filters).call } }
 
       post("/") { act(Desk::PutAway, body_as("PutAway")) }
 
-      get("/:id") { view { |room| detail(room, id_param) } }
+      get("/:id") { view { |room| StackDetail.new(room, id_param).call } }
 
-      { take: [Desk::Take, "Take"], open: [Desk::Open, "Nothing"], move: [Desk::Move, "Move"], throw: [Desk::Throw, "Throw"], look: [Desk::Look, "Look"],
-        level: [Desk::SetLevel, "Level"] }.each do |name, (klass, schema)|
-        post("/:id/#{name}") { act(klass, { lot_id: id_param, **body_as(schema) }) }
+      DOINGS.each { |name, (klass, schema)| post("/:id/#{name}") { act(klass, { lot_id: id_param, **body_as(schema) }) } }
+
+      post("/:id/quarantine") { act(Desk::Quarantine, { lot_ids: [id_param], **body_as("Apart") }) }
+
+      # What one of the above would do to the dates, without doing it.
+      post("/:id/foresee") do
+        asked = body_as("Foresee")
+        klass, schema = DOINGS.fetch(asked[:act].to_sym)
+        faults = Contract.faults(schema, JSON.parse(JSON.generate(asked.fetch(:input, {}))))
+        refuse_faults(faults) if faults.any?
+        json klass.new(office, caller!).foresee({ lot_id: id_param, **asked.fetch(:input, {}) })
       end
 
       helpers do
@@ -37,32 +44,6 @@ module NutShelf
           text = params[:q].to_s
           refuse("invalid", "The search words cannot be used.", "Use up to 200 letters.") if text.length > 200 || text.include?("\u0000") || !text.valid_encoding?
           text.strip.empty? ? nil : text.strip
-        end
-
-        def detail(room, id)
-          lot = room.house.lots.one(id)
-          row = room.house.lots.shelf_row(id)
-          food = room.food(lot[:food_id])
-          { stack: StackView.new(room).call(row), place: room.place(lot[:place_id])[:name].to_s, **days(lot), basis: lot[:basis], school: room.policy.school_words,
-            steps: lot[:steps].to_a, warnings: lot[:flags].map { |flag| flag["text"] }, cautions: cautions(food), history: history(room, lot) }
-        end
-
-        def days(lot) = %i[quality_until safety_until ready_on].to_h { |name| [name, lot[name]&.iso8601] }
-
-        # The stack's own history, before it that of the stack it was split off from.
-        def history(room, lot)
-          own = room.house.ledger.history(lot[:id])
-          earlier = lot[:parent_lot_id] ? history(room, room.house.lots.one(lot[:parent_lot_id])) : []
-          earlier.select { |row| row[:act_id] < own.first[:id] } + own.map { |act| ActView.history(act, ->(amount) { room.wording(lot, amount: amount) }) }
-        end
-
-        # Short and plain, where the decision is made.
-        def cautions(food)
-          list = []
-          list << "Bulging, leaking, spurting or rusted through: do not taste it, throw it out." if food.aisle == "Tins and cans"
-          list << "#{food.vulnerable_avoid}." unless food.vulnerable_avoid.to_s.empty?
-          list << "Two hours out of the cold at most, one when it is very hot." if food.high_risk && food.aisle != "Tins and cans"
-          list.empty? ? list : [*list, "When in doubt, throw it out. Follow your local food-safety authority."]
         end
       end
     end

@@ -3,6 +3,10 @@
 require_relative "../base"
 require_relative "../views/plan_view"
 require_relative "../views/stack_view"
+require_relative "../../desk/doubts"
+require_relative "../../desk/places_due"
+require_relative "../../desk/thawing"
+require_relative "shelf_work"
 
 module NutShelf
   module Api
@@ -19,11 +23,26 @@ module NutShelf
           rows = room.house.lots.shelf.all
           meals = room.house.meals.between(room.today, room.today + 6)
           needs = needs(rows)
-          { today: room.today.iso8601, front: front(rows), needs: needs.first(40), needs_count: needs.size, meals: meals.map { |row| @plan.meal(row) } }
+          { today: room.today.iso8601, front: front(rows), needs: needs.first(40), needs_count: needs.size, meals: meals.map { |row| @plan.meal(row) }, questions: questions, care: care,
+            counts_due: counts_due, thaw: thaw }
         end
       end
 
       helpers do
+        def questions
+          meals = @plan.planned.to_h { |meal| [meal.id, meal.recipe.name] }
+          Desk::Doubts.new(@room).questions(@plan.all_missing.last, @plan.pantry_of).map do |one|
+            row = @room.house.lots.shelf_row(one.lot[:id])
+            { stack: @view.call(row), place: place(row), needed: @room.wording(one.lot, amount: one.needed.ceil(1)), meals: one.meals.map { |id| meals.fetch(id) }, steps: one.doubt.steps }
+          end
+        end
+
+        def care = @room.house.care.due(@room.today).map { |row| Care.row(row, @room) }
+
+        def counts_due = Desk::PlacesDue.new(@room).by_rhythm.first(3).map { |row, due| { place_id: row[:id], place: row[:name].to_s, reason: due.reason } }
+
+        def thaw = Desk::Thawing.new(@room, @plan.pantry_of).tasks(@plan.planned, @plan.all_missing.last).select { |task| task[:on] <= @room.today }.map { |task| { **task, on: task[:on].iso8601 } }
+
         def front(rows)
           ties = @plan.ties.group_by { |tie| tie[:stack_id] }
           turning = rows.select { |row| @view.state(row) == :front && !set_apart?(row) }.first(FRONT)

@@ -16,6 +16,8 @@ module NutShelf
         @pantry_of = Desk::PantryOf.new(room)
       end
 
+      attr_reader :pantry_of
+
       def pantry = @pantry_of.pantry
 
       def prices = @prices ||= @pantry_of.prices

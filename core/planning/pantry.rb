@@ -24,7 +24,7 @@ module NutShelf
         @taken = Hash.new(0r)
       end
 
-      attr_reader :foods
+      attr_reader :foods, :holdings
 
       def copy = self.class.new(holdings: @holdings, foods: @foods, free: @free, allow_look: @allow_look)
 

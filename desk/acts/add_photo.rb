@@ -14,7 +14,7 @@ module NutShelf
 
       # @param input [Hash] :place_id, :content in base64
       def perform(input)
-        place = room.place(input[:place_id])
+        place = house.places.find(input[:place_id])
         bytes = Base64.strict_decode64(input[:content])
         refuse("The picture is larger than 3 MB.", "Take a smaller one.") if bytes.bytesize > MAX
         kind = KINDS.find { |_, start| bytes.b.match?(start) }&.first or refuse("That is no JPEG, PNG or WebP picture.", "Choose a photograph.")

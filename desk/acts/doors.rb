@@ -27,7 +27,7 @@ module NutShelf
 
       # @param input [Hash] :invitation_id
       def perform(input)
-        raise Conflict.new("It was used or taken back already.", code: "nothing_changed", remedy: "Look at the list again.") if house.doors.revoke_invitation(input[:invitation_id]).zero?
+        raise Store::Missing, "There is no such invitation here; it may be used already." if house.doors.revoke_invitation(input[:invitation_id]).zero?
 
         { invitation_id: input[:invitation_id] }
       end

@@ -7,7 +7,6 @@ module NutShelf
     # Somebody who eats here: how much, what never, and whether by the date only.
     class AddPerson < Act
       keeper_only
-      ALLERGENS = %w[gluten milk egg fish crustacean mollusc soya peanut nuts celery mustard sesame lupin sulphite].freeze
       FIELDS = %i[name portion_factor strict eats excludes note].freeze
 
       private

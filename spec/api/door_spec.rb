@@ -5,7 +5,7 @@ require_relative "../support/api"
 # The door and everybody who should not get through it.
 RSpec.describe "The door", :api do
   paths = ApiSupport::Contract::DOCUMENT["paths"]
-  outside = %w[/api/session /api/login /api/first-start /api/demo-sign-in /api/logout /api/change-password /api/close-account]
+  outside = %w[/api/session /api/login /api/first-start /api/demo-sign-in /api/logout /api/change-password /api/close-account /api/join /api/join/look /api/calendar/{token}.ics]
   inside = paths.flat_map { |path, item| item.keys.map { |verb| [verb, path] } }.reject { |_, path| outside.include?(path) }
 
   def call_route(verb, path, id: 1, body: {}, **more)
@@ -27,13 +27,24 @@ RSpec.describe "The door", :api do
     let!(:stack) { put_away(theirs, "canned-chickpeas", "cupboard") }
     let!(:meal) { act(:PlanMeal, theirs, { recipe_id: inside(theirs) { |house| house.recipes.values.keys.first }, on: "2026-11-25" }) }
 
-    bodies = { "take" => {}, "open" => {}, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "undo" => {}, "cook" => {}, "drop" => {} }
+    let!(:count) { act(:StartCount, theirs, { place_id: place_id(theirs, "cupboard") }) }
+    let!(:jar) { act(:AddContainer, theirs, { name: "Jar", kind: "jar", capacity_ml: 500 }) }
+    let!(:care) { act(:AddCare, theirs, { title: "Turn it", first_on: "2026-11-24" }) }
+    let!(:person) { act(:AddPerson, theirs, { name: "Guest", portion_factor: "1" }) }
+    let!(:feed) { act(:OpenFeed, theirs, {}) }
+    let!(:invitation) { act(:Invite, theirs, { name: "Guest", role: "helper" }) }
+
+    bodies = { "move" => { place_id: 1 }, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "prepare" => { how: "cut" }, "store" => { method: "jar" },
+               "portion" => { count: 2 }, "decant" => { container_id: 1 }, "top-up" => { from_lot_id: 1 }, "correct" => { amount: "1" }, "quarantine" => { reason: "pest" }, "foresee" => { act: "open" },
+               "lines" => { lot_id: 1, found: "gone" }, "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [1, 1, 1] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
+               "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {}, "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 } }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
         sign_in(household!)
-        id = path.include?("/meals/") ? meal["meal_id"] : path.include?("/acts/") ? stack["act_id"] : stack["lot_id"]
-        body = path.end_with?("/move") ? { place_id: 1 } : bodies.fetch(path.split("/").last, {})
-        call_route(verb, path, id: id, body: body)
+        room, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
+        id = { "meals" => meal["meal_id"], "acts" => stack["act_id"], "counts" => count["count_id"], "places" => place_id(theirs, "cupboard"), "containers" => jar["container_id"], "care" => care["care_id"], "people" => person["person_id"],
+               "keeping" => food_id(theirs, "honey"), "feeds" => feed["feed_id"], "members" => word == "role" ? theirs.account_id : invitation["invitation_id"] }.fetch(room, stack["lot_id"])
+        call_route(verb, word == "fill" ? "#{path}?food_id=1" : path, id: id, body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) })
         expect(status).to eq(404)
       end
     end

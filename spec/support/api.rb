@@ -17,8 +17,8 @@ module ApiSupport
 
     def operation(verb, path)
       Contract::DOCUMENT["paths"].each do |template, item|
-        pattern = /\A#{Regexp.escape(template).gsub('\{id\}', '[^/]+')}\z/
-        return [template, item[verb]] if item[verb] && path.match?(pattern) && (template.include?("{id}") || template == path)
+        pattern = /\A#{Regexp.escape(template).gsub(/\\\{\w+\\\}/, '[^/]+')}\z/
+        return [template, item[verb]] if item[verb] && path.match?(pattern) && (template.include?("{") || template == path)
       end
       nil
     end

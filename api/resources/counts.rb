@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/count_view"
+require_relative "../../desk/places_due"
+require_relative "../../desk/acts/enter_line"
+require_relative "../../desk/acts/finish_count"
+require_relative "../../desk/acts/start_count"
+
+module NutShelf
+  module Api
+    # Counting places: which are due, counts under way, what was found, and the end.
+    class Counts < Base
+      get("/") { view { |room| overview(room) } }
+
+      post("/") { act(Desk::StartCount, body_as("StartCount")) }
+
+      get("/:id") { view { |room| CountView.new(room, room.house.counts.find(id_param)).call } }
+
+      get("/:id/differences") { view { |room| { differences: CountView.new(room, room.house.counts.find(id_param)).differences } } }
+
+      post("/:id/lines") { act(Desk::EnterLine, { count_id: id_param, **body_as("CountLine") }) }
+
+      post("/:id/clear") { act(Desk::ClearLine, { count_id: id_param, **body_as("ClearLine") }) }
+
+      post("/:id/rest") { act(Desk::EnterRest, { count_id: id_param, **body_as("CountRest") }) }
+
+      post("/:id/finish") { act(Desk::FinishCount, { count_id: id_param, **body_as("FinishCount") }) }
+
+      post("/:id/throw") do
+        body_as("Nothing")
+        act(Desk::ThrowCount, { count_id: id_param })
+      end
+
+      helpers do
+        def overview(room)
+          due = Desk::PlacesDue.new(room).all
+          counts = room.house.lots.count_by_place
+          { places: room.places.values.map { |place| place(place, due.fetch(place[:id]), counts.fetch(place[:id], 0)) },
+            open: room.house.counts.open.map { |count| { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id])[:name].to_s, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size } } }
+        end
+
+        def place(place, due, stacks)
+          { id: place[:id], name: place[:name].to_s, kind: place[:kind], tier: place[:tier], parent_id: place[:parent_id], stacks: stacks, counted_on: place[:counted_on]&.iso8601, due: due.due, reason: due.reason }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../core/reference/guide"
+require_relative "../../desk/acts/set_food"
+require_relative "../../desk/acts/set_keeping"
+require_relative "../../desk/usage_of"
+
+module NutShelf
+  module Api
+    # How to keep each food, by the household's school and with its own times.
+    class Keeping < Base
+      get("/:id") { view { |room| page(room, id_param) } }
+
+      post("/:id/own") { act(Desk::SetKeeping, { food_id: id_param, **body_as("SetKeeping") }) }
+
+      post("/:id/drop") { act(Desk::DropKeeping, body_as("DropKeeping").merge(food_id: id_param)) }
+
+      post("/:id/figures") { act(Desk::SetFood, { food_id: id_param, **body_as("SetFood") }) }
+
+      helpers do
+        def page(room, id)
+          row = room.food_row(id)
+          food = room.food(id)
+          guide = Core::Guide.new(room.catalog, food, room.policy)
+          { food_id: id, food: row[:name].to_s, aisle: row[:aisle], school: room.policy.school_words, opened_where: food.opened_where, freezes: food.freezes, freeze_note: food.freeze_note.to_s,
+            thaw_hours_per_kg: food.thaw_hours_fridge && Core::Decimal.print(food.thaw_hours_fridge), tolerance_days: food.past_date_tolerance_days, high_risk: food.high_risk, no_opened_limit: food.no_opened_limit,
+            table: guide.table.map { |line| { situation: line[:situation], places: line[:places].map { |place, one| cell(place, one) } } },
+            methods: guide.methods_compared.map { |one| { place: one.place, state: one.state, storage: one.storage, words: one.storage_words, low: one.low, high: one.high, advice: one.method.to_s, own: !one.own_reason.nil? } },
+            signs: guide.signs, cautions: cautions(guide, food), care: guide.care, losses: guide.losses, own: own(room, food), figures: figures(room, row) }
+        end
+
+        def cell(place, one)
+          row = one[:row]
+          return { place: place, days: nil, span: nil, kind: nil, advice: "", reason: one[:reason].to_s, own_reason: nil, unsafe: one[:outcome] == :unsafe, state: nil } unless row
+
+          { place: place, days: one[:days], span: row.span, kind: row.kind.to_s, advice: row.method.to_s, reason: "", own_reason: row.own_reason, unsafe: false, state: row.place == place ? row.state : nil }
+        end
+
+        def cautions(guide, food)
+          list = guide.cautions
+          list += ["Two hours out of the cold at most, one when it is very hot."] if food.high_risk
+          list + ["When in doubt, throw it out. Follow your local food-safety authority."]
+        end
+
+        def own(room, food)
+          room.house.rules.all.select { |row| row[:scope] == food.key }.map { |row| { **row.slice(:id, :place, :state, :low, :high, :kind, :reason), storage: row[:storage].empty? ? nil : row[:storage] } }
+        end
+
+        def figures(room, row)
+          rate = Desk::UsageOf.new(room).rate(row[:id], row[:dimension])
+          { dimension: row[:dimension], weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil, steps: rate.steps, **%i[working_amount weekly_said g_per_ml g_per_piece].to_h { |name| [name, row[name] && Core::Decimal.print(row[name].to_r)] } }
+        end
+      end
+    end
+  end
+end

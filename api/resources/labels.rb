@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../desk/labels_of"
+require_relative "../../exchange/label_sheet"
+require_relative "../../exchange/pdf_picture"
+
+module NutShelf
+  module Api
+    # Labels to print: sheets as PDF, one label as PNG.
+    class Labels < Base
+      MOST = 2000
+
+      get("/grids") { json({ grids: Exchange::LabelGrid::ALL.values.map { |grid| { key: grid.key, name: grid.name, per_page: grid.per_page } } }) }
+
+      get("/sheet.pdf") do
+        grid = grid(params[:grid] || "3x8")
+        skip = number_param(:skip, 0, 0..200)
+        labels = labels(number_param(:copies, 1, 1..200))
+        content_type "application/pdf"
+        headers "content-disposition" => "inline; filename=\"labels.pdf\""
+        Exchange::LabelSheet.new(grid, skip: skip).render(labels)
+      end
+
+      get("/label.png") do
+        pdf = Exchange::LabelSheet.new(Exchange::LabelGrid::ALL.fetch("roll")).render(labels(1).first(1))
+        content_type "image/png"
+        Exchange::PdfPicture.page(pdf)
+      rescue Exchange::PdfPicture::Missing
+        refuse("not_here", "Pictures of labels cannot be made on this machine.", "Install poppler-utils, or print the PDF.")
+      end
+
+      helpers do
+        def grid(key) = Exchange::LabelGrid::ALL[key] || refuse("invalid", "There is no such sheet of labels.", "Use one of #{Exchange::LabelGrid::ALL.keys.join(', ')}.", errors: [{ pointer: "/grid", detail: "It is not known." }])
+
+        # Comma-separated stacks, each so many times.
+        def labels(copies)
+          ids = params[:stacks].to_s.split(",").map { |text| text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("invalid", "#{text} is no stack.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "Numbers, with commas between." }]) }
+          refuse("invalid", "It does not say which stacks.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "It is missing." }]) if ids.empty?
+          refuse("invalid", "That is more than #{MOST} labels.", "Print them in parts.", errors: [{ pointer: "/copies", detail: "Too many." }]) if ids.size * copies > MOST
+          caller = caller!
+          office.database.within(caller.household_id) { |db| Desk::LabelsOf.new(Desk::Room.new(office, caller, db), request.base_url).of(ids).flat_map { |label| [label] * copies } }
+        end
+      end
+    end
+  end
+end

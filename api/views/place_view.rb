@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require_relative "../../core/rotation/crossed"
+require_relative "../../desk/at_risk"
+require_relative "../../desk/pantry_of"
+require_relative "stack_view"
+
+module NutShelf
+  module Api
+    # A place as JSON: its facts, the room left, what stands wrong in it, what pests could reach.
+    class PlaceView
+      # @return [Hash] one row of the list
+      def self.row(row, stacks, photo)
+        { **row.slice(:id, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days, :note, :version), name: row[:name].to_s, stacks: stacks, photo: photo,
+          inner_mm: row[:inner_mm]&.to_a, fill_said_on: row[:fill_said_on]&.iso8601, counted_on: row[:counted_on]&.iso8601 }
+      end
+
+      # @param room [Desk::Room]
+      def initialize(room, id)
+        @room = room
+        @place = room.house.places.find(id)
+        @view = StackView.new(room)
+      end
+
+      # @return [Hash]
+      def call
+        rows = @room.house.lots.standing_in([@place[:id]]).all
+        { place: PlaceView.row(@place, rows.size, !@room.house.places.photo(@place[:id]).nil?), room_left: room_left, warnings: [*wrong(rows), *crossed], at_risk: Desk::AtRisk.new(@room).in_place(@place[:id]).map { |row| @view.call(row) } }
+      end
+
+      private
+
+      # Litres that are free, by what somebody last said about how full it is.
+      def room_left
+        return unless @place[:inner_mm] && @place[:fill_percent]
+
+        litres = @place[:inner_mm].to_a.reduce(1) { |product, size| product * size } / 1_000_000r
+        free = litres * (100 - @place[:fill_percent]) / 100
+        { litres: free.round.to_i, of: litres.round.to_i, steps: ["Inside it measures #{@place[:inner_mm].to_a.join(' x ')} mm, which is #{litres.round} litres.", "It was #{@place[:fill_percent]} % full on #{Core::Words.day(@place[:fill_said_on])}, so about #{free.round} litres are free."] }
+      end
+
+      def wrong(rows)
+        rows.select { |row| row[:flags].any? }.map { |row| { kind: row[:flags].first["code"], stack: @view.call(row), text: row[:flags].first["text"] } }
+      end
+
+      # The newer stands at hand while the older waits elsewhere.
+      def crossed
+        pantry_of = Desk::PantryOf.new(@room)
+        pantry_of.pantry.holdings.flat_map do |_, list|
+          pair = Core::Crossed.pair(list.map(&:stock), on: @room.today) or next []
+          near = pantry_of.lot(pair.near.id)
+          next [] unless [near[:place_id], pantry_of.lot(pair.far.id)[:place_id]].include?(@place[:id])
+
+          [{ kind: "crossed", stack: @view.call(@room.house.lots.shelf_row(pair.far.id)), text: "The newer stands in #{pair.near.place} (#{Core::Words.day(pair.near.usable_until)}), the older in #{pair.far.place} (#{Core::Words.day(pair.far.usable_until)}): swap them, or the older waits too long." }]
+        end
+      end
+    end
+  end
+end

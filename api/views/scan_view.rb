@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require_relative "../../core/scan/scan"
+require_relative "../../desk/lexicon_of"
+require_relative "stack_view"
+
+module NutShelf
+  module Api
+    # What a scan means in this household: a stack to open, a pack to put away or count, or a code to learn once.
+    class ScanView
+      # @param room [Desk::Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @param text [String]
+      # @return [Hash]
+      def call(text)
+        result = Core::Scan.read(text, today: @room.today)
+        case result.kind
+        when :stack then stack(result.id)
+        when :item then item(result.gtin, nil)
+        when :gs1 then item(result.reading.gtin, result.reading)
+        else blank.merge(kind: result.kind.to_s, words: result.kind == :wrong_digit ? "That number does not add up: scan it again." : "That is no code known here.")
+        end
+      rescue Core::Gs1::Unreadable => e
+        blank.merge(kind: "unreadable", words: "#{e.message} #{e.remedy}")
+      end
+
+      private
+
+      def blank = { kind: "text", words: "", stack: nil, code: nil, food: nil, pack: nil, draft: nil, stacks: [] }
+
+      def stack(id)
+        row = @room.house.lots.shelf_row(id) or return blank.merge(kind: "unknown_stack", words: "That label belongs to no stack here.")
+        blank.merge(kind: "stack", words: row[:on_hand].positive? ? "Found." : "Nothing of it is left.", stack: StackView.new(@room).call(row))
+      end
+
+      def item(gtin, reading)
+        pack = gtin && @room.house.packs.by_barcode(gtin)
+        return blank.merge(kind: "unknown_pack", words: gtin ? "This code is not known yet. Say once what it is." : "It does not say which food it is.", code: gtin, draft: draft(nil, reading)) unless pack
+
+        food = @room.food_row(pack[:food_id])
+        view = StackView.new(@room)
+        rows = @room.house.lots.filtered(food_id: food[:id]).all
+        blank.merge(kind: "pack", words: "", code: gtin, food: { id: food[:id], name: food[:name].to_s }, pack: words(pack), draft: draft(pack, reading), stacks: rows.map { |row| view.call(row) })
+      end
+
+      def words(pack) = Core::Wording.free(Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym))
+
+      # What the code says for putting it away; the place is still the person's to say.
+      def draft(pack, reading)
+        weight = reading&.net_g
+        amount = weight ? [Core::Decimal.print(weight), "g"] : pack && [Core::Decimal.print(pack[:amount].to_r), Core::Unit.base(pack[:dimension].to_sym)]
+        printed = reading&.use_by || reading&.best_before
+        { food_id: pack && pack[:food_id], count: (reading&.count || 1).to_s, amount: amount&.first, unit: amount&.last, printed_on: printed&.iso8601,
+          printed_kind: printed && (reading.use_by ? "use_by" : "best_before"), made_on: (reading&.made_on || reading&.packed_on)&.then { |day| day <= @room.today ? day.iso8601 : nil }, lot_text: reading&.lot }
+      end
+    end
+  end
+end

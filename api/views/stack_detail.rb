@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require_relative "../../core/dating/look_list"
+require_relative "../../core/dating/ripening"
+require_relative "../../desk/usage_of"
+require_relative "../../desk/wrapping"
+require_relative "../resources/shelf_work"
+require_relative "act_view"
+require_relative "stack_view"
+
+module NutShelf
+  module Api
+    # One stack as JSON: its date with the reasons, what is known of it, what to look for, its care, its history.
+    class StackDetail
+      # @param room [Desk::Room]
+      def initialize(room, id)
+        @room = room
+        @lot = room.house.lots.one(id)
+        @food = room.food(@lot[:food_id])
+      end
+
+      # @return [Hash]
+      def call
+        { stack: StackView.new(@room).call(@room.house.lots.shelf_row(@lot[:id])), place: place, **days, basis: @lot[:basis], school: @room.policy.school_words, steps: @lot[:steps].to_a,
+          warnings: @lot[:flags].map { |flag| flag["text"] }, cautions: cautions, history: history(@lot), facts: facts, look: look, storage: storage, care: care, ripening: ripening, parts: parts }
+      end
+
+      private
+
+      def place = @room.place(@lot[:place_id])[:name].to_s
+
+      def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot[name]&.iso8601] }
+
+      def facts
+        jar = @lot[:container_id] && @room.house.records.lock("container", @lot[:container_id])
+        { label: @lot[:label], printed_on: @lot[:printed_on]&.iso8601, printed_kind: @lot[:printed_kind], made_on: @lot[:made_on]&.iso8601, acquired_on: @lot[:acquired_on]&.iso8601, directions: @lot[:directions],
+          bought_for: @lot[:bought_for], lot_text: @lot[:lot_text], wrapping: Desk::Wrapping.of(@lot, @food), container: jar && jar[:name], container_id: @lot[:container_id], quarantined: @lot[:quarantined],
+          quarantine_reason: @lot[:quarantine_reason], situation: @lot[:situation], seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601 }
+      end
+
+      def look
+        kind = Core::LookList.kind(@food, situation: @lot[:situation], frozen: @lot[:frozen], wrapping: Desk::Wrapping.of(@lot, @food))
+        { kind: kind, signs: @room.office.catalog.signs.fetch(kind, []).map { |row| { sign: row[:sign], means: row[:means].to_s } } }
+      end
+
+      # How it is stored now, and the ways that have figures of their own.
+      def storage
+        now = @lot[:history].to_a.reverse.find { |event| event["kind"] == "stored" }&.fetch("method") || @lot[:method]
+        { now: now, ways: @room.catalog.rows_of(@food).filter_map(&:storage).uniq }
+      end
+
+      def care = @room.house.care.of_lot(@lot[:id]).map { |row| Care.row(row, @room) }
+
+      # How many of a batch to leave out and how many to move to the cold, and when.
+      def ripening
+        return [] unless @lot[:situation] == "ripening" && @lot[:ready_on] && @lot[:dimension] == "count" && @lot[:on_hand].positive?
+
+        ripe, cold = %w[cupboard fridge].map { |kind| @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0 }
+        per_day = @room.then { |room| Desk::UsageOf.new(room).rate(@lot[:food_id], "count").daily }
+        per_day = 1r unless per_day.positive?
+        Core::Ripening.new(count: @lot[:on_hand].to_i, ready_on: @lot[:ready_on], ripe_days: ripe, cold_days: cold, per_day: per_day).steps
+      end
+
+      def parts
+        @lot[:history].to_a.select { |event| event["kind"] == "topped_up" }.map { |event| { name: event["name"], on: event["on"], good_until: [event["quality_until"], event["safety_until"]].compact.min } }
+      end
+
+      # The stack's own history, before it that of the stack it was split off from.
+      def history(lot)
+        own = @room.house.ledger.history(lot[:id])
+        earlier = lot[:parent_lot_id] ? history(@room.house.lots.one(lot[:parent_lot_id])) : []
+        earlier.select { |row| own.empty? || row[:act_id] < own.first[:id] } + own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
+      end
+
+      # Short and plain, where the decision is made.
+      def cautions
+        list = []
+        list << "Bulging, leaking, spurting or rusted through: do not taste it, throw it out." if @food.aisle == "Tins and cans"
+        list << "Only by a tested procedure from an authority; one that nobody can name is thrown out." if @lot[:situation] == "home_canned"
+        list << "#{@food.vulnerable_avoid}." unless @food.vulnerable_avoid.to_s.empty?
+        list << "Two hours out of the cold at most, one when it is very hot." if @food.high_risk && @food.aisle != "Tins and cans"
+        list.empty? ? list : [*list, "When in doubt, throw it out. Follow your local food-safety authority."]
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    # Which short list a person goes through when looking at a stack, by its kind of pack.
+    module LookList
+      GRAIN_GROUPS = %w[grains].freeze
+
+      module_function
+
+      # @param food [Food]
+      # @param situation [String] how it came into the house
+      # @param frozen [Boolean]
+      # @param wrapping [String] see the desk's Wrapping
+      # @return [String] key of the list: "tin", "jar", "home_jar", "flour_grain", "frozen", "fresh" or "other"
+      def kind(food, situation:, frozen:, wrapping:)
+        return "frozen" if frozen
+        return "home_jar" if situation == "home_canned"
+        return "tin" if wrapping == "tin"
+        return "flour_grain" if dry_grain?(food)
+        return "fresh" if fresh?(food, situation)
+
+        wrapping == "glass" ? "jar" : "other"
+      end
+
+      # @param means [Array<Symbol>] of the signs that were seen
+      # @return [Symbol] what they come to: the worst of them, :good when there is none
+      def verdict(means) = %i[bad turning].find { |one| means.include?(one) } || :good
+
+      def dry_grain?(food) = food.pest_risk && (GRAIN_GROUPS.include?(food.food_group) || food.aisle == "Dried pulses")
+
+      def fresh?(food, situation) = food.aisle.start_with?("Fresh") || ["Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].include?(food.aisle) || %w[left_over cooked].include?(situation)
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "catalog"
+
+module NutShelf
+  module Core
+    # How to keep one food, as a page: each situation in each place, by the household's school; ways of storing
+    # compared; signs and cautions. Everything comes from the keeping tables by the same look-up as the dates do.
+    class Guide
+      PLACES = %w[cupboard cool_dark fridge freezer].freeze
+      SITUATIONS = %w[bought_sealed opened cut cooked ripening ripe frozen_at_home bought_frozen thawed].freeze
+
+      # @param catalog [Catalog]
+      # @param food [Food]
+      # @param policy [Policy]
+      def initialize(catalog, food, policy)
+        @catalog = catalog
+        @food = food
+        @policy = policy
+      end
+
+      # @return [Array<Hash>] :situation and :places, each place with its :row (KeepingRow) and :days, or a :reason;
+      #   situations that have no row anywhere are left out
+      def table
+        SITUATIONS.filter_map do |situation|
+          cells = PLACES.to_h { |place| [place, cell(situation, place)] }
+          { situation: situation, places: cells } if cells.values.any? { |one| one[:row] }
+        end
+      end
+
+      # Ways of storing side by side, the longest first.
+      # @return [Array<KeepingRow>]
+      def methods_compared
+        @catalog.rows_of(@food).select(&:storage).sort_by { |row| [row.place, row.state, -row.high] }
+      end
+
+      # @return [Array<String>] when not to eat it any more
+      def signs = rows.flat_map { |row| row.signs_to_discard.to_s.split(/, (?=[A-Z])|;/).map(&:strip) }.reject(&:empty?).uniq
+
+      def cautions = [*rows.map { |row| row.caution.to_s }, @food.vulnerable_avoid.to_s].reject(&:empty?).uniq
+
+      # @return [Array<Hash>] :every_days and :text
+      def care = rows.select(&:care_every_days).map { |row| { every_days: row.care_every_days, text: row.care_text, place: row.place, state: row.state } }.uniq
+
+      def losses = @catalog.losses.fetch(@food.food_group, [])
+
+      private
+
+      def rows = @rows ||= table.flat_map { |line| line[:places].values.filter_map { |one| one[:row] } }.uniq
+
+      def cell(situation, place)
+        answer = @catalog.keeping(@food, situation, place)
+        return { row: nil, reason: answer.reason, outcome: answer.outcome } unless answer.row?
+        return thawed(answer.row) if situation == "thawed"
+
+        { row: answer.row, days: answer.row.days(@policy.school) }
+      end
+
+      # Thawed food counts by the after-thaw figure of its freezer row.
+      def thawed(row) = row.after_thaw_days ? { row: row, days: row.after_thaw_days } : { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative "../core/rotation/bring_forward"
+require_relative "pantry_of"
+require_relative "usage_of"
+
+module NutShelf
+  module Desk
+    # What to bring from backstock to the working shelf, food by food, oldest first.
+    class BringForwardOf
+      # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
+      Item = Struct.new(:food_id, :name, :amount_g, :own, :list, :rate, :to_place, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+        @pantry_of = PantryOf.new(room)
+        @usage = UsageOf.new(room)
+      end
+
+      attr_reader :pantry_of
+
+      # @return [Array<Item>] foods that need something brought, the emptiest first
+      def items
+        pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| one.stock.set_apart }) }.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
+      end
+
+      # A pick in the stack's own units, whole packs.
+      # @return [Rational]
+      def own_units(key, pick) = pick.amount / pantry_of.pantry.holding(key, pick.stock.id).grams_per_unit
+
+      private
+
+      def item(key, holdings)
+        working, back = holdings.partition { |one| one.stock.working }
+        return if back.empty?
+
+        food_id = pantry_of.food_id(key)
+        amount, own, rate = wanted(food_id, holdings, back)
+        return unless amount.positive?
+
+        list = Core::BringForward.new(working: working.map(&:stock), backstock: back.map(&:stock), amount: amount, on: @room.today)
+        Item.new(food_id: food_id, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, rate: rate, to_place: to_place(working))
+      end
+
+      # The household's own figure, else what is eaten between two walks to where the backstock stands.
+      def wanted(food_id, holdings, back)
+        own = @room.food_row(food_id)[:working_amount]
+        lot = pantry_of.lot(holdings.first.stock.id)
+        rate = @usage.rate(food_id, lot[:dimension])
+        return [own.to_r, true, rate] if own
+
+        reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
+        pack = back.filter_map { |one| one.stock.pack }.min
+        [Core::BringForward.working_amount(daily: rate.daily * holdings.first.grams_per_unit, reach: reach, pack: pack), false, rate]
+      end
+
+      # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.
+      def to_place(working)
+        there = working.map { |one| pantry_of.lot(one.stock.id) }.find { |lot| !lot[:open] }
+        return @room.place(there[:place_id]) if there
+
+        @room.places.values.find { |place| place[:tier] == "working" && %w[cupboard cool_dark].include?(place[:kind]) } || @room.places.values.find { |place| place[:tier] == "working" }
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+require "icalendar"
+
+module NutShelf
+  module Exchange
+    # Whole-day entries as iCalendar (RFC 5545): last good days, thawing, care, checks.
+    class CalendarFeed
+      # One entry: a name that stays the same over time, a day, words. Frozen.
+      Entry = Struct.new(:uid, :on, :summary, :description, :category, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # @param name [String] of the calendar
+      # @param stamp [Time] when the stock last changed, UTC
+      def initialize(name, stamp)
+        @name = name
+        @stamp = stamp
+      end
+
+      # @param entries [Array<Entry>]
+      # @return [String]
+      def write(entries)
+        calendar = Icalendar::Calendar.new
+        calendar.prodid = "-//Nut Shelf//Shelf//EN"
+        calendar.append_custom_property("X-WR-CALNAME", @name)
+        calendar.append_custom_property("REFRESH-INTERVAL;VALUE=DURATION", "PT6H")
+        entries.each { |entry| calendar.add_event(event(entry)) }
+        calendar.to_ical
+      end
+
+      private
+
+      def event(entry)
+        event = Icalendar::Event.new
+        event.uid = "#{entry.uid}@nut-shelf.invalid"
+        event.dtstamp = Icalendar::Values::DateTime.new(@stamp.utc, "tzid" => "UTC")
+        event.dtstart = Icalendar::Values::Date.new(entry.on)
+        event.dtend = Icalendar::Values::Date.new(entry.on + 1)
+        event.summary = entry.summary
+        event.description = entry.description unless entry.description.to_s.empty?
+        event.categories = [entry.category]
+        event.transp = "TRANSPARENT"
+        event
+      end
+    end
+  end
+end

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require "base64"
+require "json"
+require_relative "errors"
+
+module NutShelf
+  module Store
+    # A whole household as one JSON document, and back. The same stock gives the same bytes: tables in a fixed order,
+    # rows by id, columns by name, nothing that depends on when it was written. Secrets (passwords, link hashes,
+    # sessions) and what the database derives (on hand, value) are left out.
+    module Backup
+      FORMAT = "nut-shelf-household"
+      VERSION = 1
+      # In the order they can be written back.
+      TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
+                  counts count_lines care_rules record_events].freeze
+      DERIVED = { lots: %i[on_hand value_minor] }.freeze
+      # Rows that point into their own table are written without that, then completed.
+      OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
+      KEYS = { pack_barcodes: [:code] }.freeze
+      ARRAYS = { nicknames: :text, excludes: :text, inner_mm: :integer, gear: :text, steps: :text, tags: :text }.freeze
+
+      # The document is no backup, or of another make.
+      class Unfit < Error; end
+
+      module_function
+
+      # @param db [Sequel::Database] inside the wall
+      # @return [String] JSON, ending with a line break
+      def write(db, household_id)
+        house = row(db[:households].where(id: household_id).first)
+        tables = TABLES.to_h { |table| [table, db[table].where(household_id: household_id).order(*KEYS.fetch(table, [:id])).map { |one| row(one, table) }] }
+        members = db[:memberships].where(household_id: household_id).order(:account_id).select(:account_id, :role).map { |one| row(one) }
+        ids = [*members.map { |one| one["account_id"] }, *tables.values_at(:acts, :counts, :count_lines).flatten.map { |one| one["account_id"] }].uniq.sort
+        accounts = db[:accounts].where(id: ids).order(:id).select(:id, :email, :name).map { |one| row(one) }
+        "#{JSON.pretty_generate({ format: FORMAT, version: VERSION, household: house, accounts: accounts, memberships: members, tables: tables })}\n"
+      end
+
+      # Writes a document into an empty instance, as its owner, all or nothing.
+      # @param db [Sequel::Database] the owner's connection
+      # @param text [String]
+      # @return [Integer] household id
+      # @raise [Unfit]
+      def restore(db, text)
+        document = parse(text)
+        db.transaction do
+          raise Unfit, "This instance holds a household already: restore into an empty one." unless db[:households].empty?
+
+          fill(db, document)
+          TABLES.each { |table| catch_up(db, table) unless KEYS.key?(table) }
+          %i[households accounts].each { |table| catch_up(db, table) }
+        end
+        document["household"]["id"]
+      end
+
+      def parse(text)
+        document = JSON.parse(text)
+        raise Unfit, "That is no backup of a household." unless document.is_a?(Hash) && document["format"] == FORMAT
+        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless document["version"] == VERSION
+
+        document
+      rescue JSON::ParserError
+        raise Unfit, "That is no JSON."
+      end
+
+      def fill(db, document)
+        id = document["household"]["id"]
+        insert(db, :accounts, document["accounts"])
+        insert(db, :households, [document["household"]])
+        document["memberships"].each { |one| db[:memberships].insert(household_id: id, **one.transform_keys(&:to_sym)) }
+        TABLES.each { |table| insert(db, table, document["tables"].fetch(table.to_s).map { |one| { "household_id" => id, **one } }) }
+      end
+
+      def insert(db, table, rows)
+        late = OWN_KIND[table]
+        rows.each_slice(500) { |slice| multi(db, table, slice.map { |one| late ? one.merge(late.to_s => nil) : one }) }
+        rows.select { |one| late && one[late.to_s] }.each { |one| db[table].where(id: one["id"]).update(late => one[late.to_s]) }
+      end
+
+      def multi(db, table, rows)
+        kinds = db.schema(table).to_h
+        data = db[table]
+        data = data.overriding_system_value if kinds.key?(:id)
+        data.multi_insert(rows.map { |one| one.to_h { |name, value| [name.to_sym, typed(name.to_sym, value, kinds.fetch(name.to_sym)[:db_type])] } })
+      end
+
+      def typed(name, value, type)
+        return value if value.nil?
+        return Sequel.pg_jsonb(value) if type == "jsonb"
+        return Sequel.blob(Base64.strict_decode64(value)) if type == "bytea"
+
+        type.end_with?("[]") ? Sequel.pg_array(value, ARRAYS.fetch(name)) : value
+      end
+
+      # The next number each table gives must lie beyond those that came in.
+      # SELECT setval(pg_get_serial_sequence('lots', 'id'), max(id)) FROM lots
+      def catch_up(db, table)
+        db.get(Sequel.function(:setval, Sequel.function(:pg_get_serial_sequence, table.to_s, "id"), db[table].max(:id))) if db[table].max(:id)
+      end
+
+      def row(row, table = nil)
+        row.reject { |name, _| name == :household_id || DERIVED.fetch(table, []).include?(name) }.sort.to_h { |name, value| [name.to_s, plain(value)] }
+      end
+
+      def plain(value)
+        case value
+        when BigDecimal then value.to_s("F").sub(/\.0\z/, "")
+        when Sequel::SQL::Blob then Base64.strict_encode64(value)
+        when Time then value.utc.iso8601(6)
+        when Date then value.iso8601
+        when Sequel::Postgres::PGArray then value.to_a
+        when Sequel::Postgres::JSONBArray, Sequel::Postgres::JSONBHash, Hash, Array then JSON.parse(JSON.generate(value))
+        else value
+        end
+      end
+    end
+  end
+end
