@@ -4,14 +4,14 @@
 source(Gem.sources.first.then { |place| place.respond_to?(:uri) ? place.uri.to_s : place.to_s })
 
 gem "argon2", "~> 2.3"
-gem "json_schemer", "~> 2.4"
 gem "icalendar", "~> 2.11"
-gem "prawn", "~> 2.5"
-gem "rqrcode", "~> 3.0"
+gem "json_schemer", "~> 2.4"
 gem "pg", "~> 1.5"
+gem "prawn", "~> 2.5"
 gem "puma", "~> 8.0"
 gem "rack-attack", "~> 6.7"
 gem "rodauth", "~> 2.39"
+gem "rqrcode", "~> 3.0"
 gem "sequel", "~> 5.90"
 gem "sequel_pg", "~> 1.17"
 gem "sinatra", "~> 4.1"

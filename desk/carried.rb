@@ -45,7 +45,7 @@ module NutShelf
       # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is there.
       def bring_back(lot, amount)
         lost = house.ledger.lost_of(lot[:id])
-        back = [[lost[:quantity].to_r, 0r].max, amount].min
+        back = lost[:quantity].to_r.clamp(0r, amount)
         raise Conflict.new("There is not that much of it to carry.", code: "not_enough", remedy: "Enter it as a new stack.") if lot[:on_hand].to_r + back < amount
         return if back.zero?
 

@@ -67,7 +67,9 @@ module NutShelf
       end
 
       def small(pdf, label, box, room, from)
-        text = [[label.amount, *label.dates, label.place].reject { |part| part.to_s.empty? }.join(", "), label.directions, label.bought_for.to_s.empty? ? nil : "For: #{label.bought_for}"].reject { |part| part.to_s.empty? }.join("\n")
+        text = [[label.amount, *label.dates, label.place].reject do |part|
+          part.to_s.empty?
+        end.join(", "), label.directions, label.bought_for.to_s.empty? ? nil : "For: #{label.bought_for}"].reject { |part| part.to_s.empty? }.join("\n")
         pdf.text_box(clean(text), at: [0, box.top - from], width: room, height: box.height - from, size: @grid.height * 0.22, overflow: :shrink_to_fit, min_font_size: 5, leading: 0.5)
       end
 

@@ -26,8 +26,10 @@ module NutShelf
       end
 
       # @return [Array<String>] codes known for these packs
-      def barcodes = rows(:pack_barcodes).join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
-                                         .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all
+      def barcodes
+        rows(:pack_barcodes).join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
+                            .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all
+      end
 
       def add_price(**facts) = insert(:price_observations, facts)
 

@@ -3,9 +3,12 @@
 require_relative "../base"
 require_relative "../views/count_view"
 require_relative "../../desk/places_due"
+require_relative "../../desk/acts/clear_line"
 require_relative "../../desk/acts/enter_line"
+require_relative "../../desk/acts/enter_rest"
 require_relative "../../desk/acts/finish_count"
 require_relative "../../desk/acts/start_count"
+require_relative "../../desk/acts/throw_count"
 
 module NutShelf
   module Api
@@ -37,7 +40,9 @@ module NutShelf
           due = Desk::PlacesDue.new(room).all
           counts = room.house.lots.count_by_place
           { places: room.places.values.map { |place| place(place, due.fetch(place[:id]), counts.fetch(place[:id], 0)) },
-            open: room.house.counts.open.map { |count| { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id])[:name].to_s, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size } } }
+            open: room.house.counts.open.map do |count|
+              { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id])[:name].to_s, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size }
+            end }
         end
 
         def place(place, due, stacks)

@@ -2,6 +2,7 @@
 
 require_relative "../base"
 require_relative "../../core/reference/guide"
+require_relative "../../desk/acts/drop_keeping"
 require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
 require_relative "../../desk/usage_of"

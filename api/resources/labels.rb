@@ -35,7 +35,9 @@ module NutShelf
 
         # Comma-separated stacks, each so many times.
         def labels(copies)
-          ids = params[:stacks].to_s.split(",").map { |text| text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("invalid", "#{text} is no stack.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "Numbers, with commas between." }]) }
+          ids = params[:stacks].to_s.split(",").map do |text|
+            text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("invalid", "#{text} is no stack.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "Numbers, with commas between." }])
+          end
           refuse("invalid", "It does not say which stacks.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "It is missing." }]) if ids.empty?
           refuse("invalid", "That is more than #{MOST} labels.", "Print them in parts.", errors: [{ pointer: "/copies", detail: "Too many." }]) if ids.size * copies > MOST
           caller = caller!

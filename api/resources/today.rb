@@ -6,7 +6,7 @@ require_relative "../views/stack_view"
 require_relative "../../desk/doubts"
 require_relative "../../desk/places_due"
 require_relative "../../desk/thawing"
-require_relative "shelf_work"
+require_relative "care"
 
 module NutShelf
   module Api

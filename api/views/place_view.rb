@@ -11,7 +11,8 @@ module NutShelf
     class PlaceView
       # @return [Hash] one row of the list
       def self.row(row, stacks, photo)
-        { **row.slice(:id, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days, :note, :version), name: row[:name].to_s, stacks: stacks, photo: photo,
+        { **row.slice(:id, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days, :note, :version),
+          name: row[:name].to_s, stacks: stacks, photo: photo,
           inner_mm: row[:inner_mm]&.to_a, fill_said_on: row[:fill_said_on]&.iso8601, counted_on: row[:counted_on]&.iso8601 }
       end
 
@@ -34,7 +35,7 @@ module NutShelf
       def room_left
         return unless @place[:inner_mm] && @place[:fill_percent]
 
-        litres = @place[:inner_mm].to_a.reduce(1) { |product, size| product * size } / 1_000_000r
+        litres = @place[:inner_mm].to_a.reduce(1) { |product, size| product * size }/1_000_000r
         free = litres * (100 - @place[:fill_percent]) / 100
         { litres: free.round.to_i, of: litres.round.to_i, steps: ["Inside it measures #{@place[:inner_mm].to_a.join(' x ')} mm, which is #{litres.round} litres.", "It was #{@place[:fill_percent]} % full on #{Core::Words.day(@place[:fill_said_on])}, so about #{free.round} litres are free."] }
       end
@@ -51,7 +52,8 @@ module NutShelf
           near = pantry_of.lot(pair.near.id)
           next [] unless [near[:place_id], pantry_of.lot(pair.far.id)[:place_id]].include?(@place[:id])
 
-          [{ kind: "crossed", stack: @view.call(@room.house.lots.shelf_row(pair.far.id)), text: "The newer stands in #{pair.near.place} (#{Core::Words.day(pair.near.usable_until)}), the older in #{pair.far.place} (#{Core::Words.day(pair.far.usable_until)}): swap them, or the older waits too long." }]
+          [{ kind: "crossed", stack: @view.call(@room.house.lots.shelf_row(pair.far.id)),
+             text: "The newer stands in #{pair.near.place} (#{Core::Words.day(pair.near.usable_until)}), the older in #{pair.far.place} (#{Core::Words.day(pair.far.usable_until)}): swap them, or the older waits too long." }]
         end
       end
     end

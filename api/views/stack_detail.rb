@@ -4,7 +4,7 @@ require_relative "../../core/dating/look_list"
 require_relative "../../core/dating/ripening"
 require_relative "../../desk/usage_of"
 require_relative "../../desk/wrapping"
-require_relative "../resources/shelf_work"
+require_relative "../resources/care"
 require_relative "act_view"
 require_relative "stack_view"
 

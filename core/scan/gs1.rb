@@ -98,7 +98,7 @@ module NutShelf
 
       # Day 00 stands for the last day of the month.
       def date(id, value)
-        year, month, day = value.match(/\A(\d\d)(\d\d)(\d\d)\z/)&.captures&.map { |part| part.to_i }
+        year, month, day = value.match(/\A(\d\d)(\d\d)(\d\d)\z/)&.captures&.map(&:to_i)
         raise Unreadable.new("(#{id}) needs a day as six digits, not #{value.inspect}.", remedy: "Scan it again, or type the date.") unless year
 
         Date.new(full(year), month, day.zero? ? -1 : day)

@@ -63,45 +63,5 @@ module NutShelf
 
       def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
     end
-
-    # Everything nobody has said a word about is as expected, or gone.
-    class EnterRest < EnterLine
-      private
-
-      # @param input [Hash] :count_id, :found "as_expected" or "gone"
-      def perform(input)
-        count = open_count(input[:count_id])
-        counting = Counting.new(room, count)
-        said = counting.lines.filter_map { |line| line[:lot_id] }
-        rest = counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }
-        house.counts.enter_many(rest.map { |row| { count_id: count[:id], account_id: room.caller.account_id, lot_id: row[:id], **found(row, input) } })
-        { count_id: count[:id], lines: rest.size }
-      end
-    end
-
-    # Takes a line back, as if nothing had been said.
-    class ClearLine < EnterLine
-      private
-
-      # @param input [Hash] :count_id, :line_id
-      def perform(input)
-        count = open_count(input[:count_id])
-        raise Store::Missing, "There is no such line here." if house.counts.clear(count[:id], input[:line_id]).zero?
-
-        { count_id: count[:id], line_id: input[:line_id] }
-      end
-    end
-
-    # The count is not wanted: the stock stays as it is.
-    class ThrowCount < EnterLine
-      private
-
-      # @param input [Hash] :count_id
-      def perform(input)
-        count = open_count(input[:count_id])
-        house.counts.set_status(count[:id], "thrown")
-        { count_id: count[:id] }
-      end
-    end
   end
 end

@@ -11,9 +11,7 @@ module NutShelf
 
       # @param input [Hash] :code, :food_id, :amount and :unit of one pack
       def perform(input)
-        unless Core::CheckDigit.valid?(input[:code])
-          raise Invalid.new("#{input[:code]} does not add up: its check digit is wrong.", code: "invalid", pointer: "/code", remedy: "Scan it again.")
-        end
+        raise Invalid.new("#{input[:code]} does not add up: its check digit is wrong.", code: "invalid", pointer: "/code", remedy: "Scan it again.") unless Core::CheckDigit.valid?(input[:code])
 
         food = room.food_row(input[:food_id])
         raise Invalid.new("A pack holds more than nothing.", code: "invalid", pointer: "/amount", remedy: "Say how much one pack holds.") unless input[:amount].to_r.positive?

@@ -13,7 +13,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
-        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount] && input[:amount].to_r.negative?
+        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount].to_r.negative?
 
         seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.wording(lot, amount: lot[:on_hand].to_r + delta)} #{room.food(lot[:food_id]).name}")
         house.ledger.seen_many(seen.act_id, [lot], room.today, house.usage.seen_on([lot[:id]]))

@@ -32,9 +32,7 @@ module NutShelf
 
       def refuse_unsafe(food, input, shipped)
         refuse("/low", "The short time is longer than the long one.", "Swap them.") if input[:low] > input[:high]
-        if shipped&.kind == :safety && input[:high] > shipped.high
-          refuse("/high", "#{food.name}: #{shipped.span} is a matter of safety there. An own time may be shorter, never longer.", "Say #{shipped.high} days at most.")
-        end
+        refuse("/high", "#{food.name}: #{shipped.span} is a matter of safety there. An own time may be shorter, never longer.", "Say #{shipped.high} days at most.") if shipped&.kind == :safety && input[:high] > shipped.high
         return if shipped
 
         answer = room.office.catalog.keeping(food, situation(input[:state]), input[:place])
@@ -44,23 +42,6 @@ module NutShelf
       def situation(state) = { "unopened" => "bought_sealed", "whole" => "bought_sealed", "unripe" => "ripening" }.fetch(state, state)
 
       def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
-    end
-
-    # Back to the guide's figure.
-    class DropKeeping < Act
-      keeper_only
-
-      private
-
-      # @param input [Hash] :rule_id
-      def perform(input)
-        rule = house.records.lock("keeping", input[:rule_id])
-        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:removed]
-
-        dropped = entry("drop_keeping", "No own keeping time any more for #{room.catalog.foods[rule[:scope]]&.name || rule[:scope]}")
-        dropped.alter("keeping", rule, { removed: true })
-        done(dropped, redated: After.new(room, dropped).redate(house.lots.all_with_food))
-      end
     end
   end
 end

@@ -36,13 +36,16 @@ RSpec.describe "The door", :api do
 
     bodies = { "move" => { place_id: 1 }, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "prepare" => { how: "cut" }, "store" => { method: "jar" },
                "portion" => { count: 2 }, "decant" => { container_id: 1 }, "top-up" => { from_lot_id: 1 }, "correct" => { amount: "1" }, "quarantine" => { reason: "pest" }, "foresee" => { act: "open" },
-               "lines" => { lot_id: 1, found: "gone" }, "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [1, 1, 1] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
-               "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {}, "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 } }
+               "lines" => { lot_id: 1, found: "gone" },
+               "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [1, 1, 1] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
+               "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {},
+               "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 } }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
         sign_in(household!)
         room, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
-        id = { "meals" => meal["meal_id"], "acts" => stack["act_id"], "counts" => count["count_id"], "places" => place_id(theirs, "cupboard"), "containers" => jar["container_id"], "care" => care["care_id"], "people" => person["person_id"],
+        id = { "meals" => meal["meal_id"], "acts" => stack["act_id"], "counts" => count["count_id"], "places" => place_id(theirs, "cupboard"), "containers" => jar["container_id"], "care" => care["care_id"],
+               "people" => person["person_id"],
                "keeping" => food_id(theirs, "honey"), "feeds" => feed["feed_id"], "members" => word == "role" ? theirs.account_id : invitation["invitation_id"] }.fetch(room, stack["lot_id"])
         call_route(verb, word == "fill" ? "#{path}?food_id=1" : path, id: id, body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) })
         expect(status).to eq(404)

@@ -24,7 +24,9 @@ RSpec.describe "Counting" do
   def draft(count, key: "canned-chickpeas", place: fridge, **more) = { food_id: food_id(ines, key), place_id: place, count: count.to_s, amount: "400", unit: "g", **more }
 
   it "changes nothing before it is finished, then everything in one act that an undo takes back" do
-    less, same, gone = tins(5), tins(2, key: "canned-kidney-beans"), tins(3, key: "canned-sardines")
+    less = tins(5)
+    same = tins(2, key: "canned-kidney-beans")
+    gone = tins(3, key: "canned-sardines")
     count = start
     enter(count, lot_id: less, found: "amount", packs: "3")
     enter(count, lot_id: same, found: "as_expected")
@@ -122,7 +124,8 @@ RSpec.describe "Counting" do
 
   it "does not take the same tins away twice when two places are counted at once" do
     id = tins(5)
-    here, there = start, start(fridge)
+    here = start
+    there = start(fridge)
     enter(here, lot_id: id, found: "amount", packs: "3")
     line = enter(there, draft: draft(2))
     finish(there, moves: { line.to_s => id })
@@ -146,7 +149,8 @@ RSpec.describe "Counting" do
   end
 
   it "leaves what nobody spoke of as it is, and does not call the place counted" do
-    one, other = tins(2), tins(2, key: "canned-sardines")
+    one = tins(2)
+    other = tins(2, key: "canned-sardines")
     count = start
     enter(count, lot_id: one, found: "gone")
     finish(count)

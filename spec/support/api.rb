@@ -86,7 +86,7 @@ module ApiSupport
   end
 
   def checked(verb, path)
-    faults = Checker.faults(verb, path, last_response)
+    faults = Checker.faults(verb, path.split("?").first, last_response)
     raise "The answer to #{verb} #{path} breaks the contract: #{faults.first(3).join('; ')}\n#{last_response.body[0, 400]}" if faults.any?
 
     last_response.headers["content-type"].to_s.include?("json") ? JSON.parse(last_response.body) : last_response.body

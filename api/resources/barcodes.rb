@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../desk/acts/learn_barcode"
+
+module NutShelf
+  module Api
+    # Codes that were learnt.
+    class Barcodes < Base
+      get("/") do
+        view do |room|
+          { barcodes: room.house.packs.barcodes.map { |row| { code: row[:code], food_id: row[:food_id], food: room.food_row(row[:food_id])[:name].to_s, pack: words(row) } } }
+        end
+      end
+
+      post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
+
+      helpers do
+        def words(row) = Core::Wording.free(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym))
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../desk/calendar_of"
+require_relative "../../desk/thawing"
+require_relative "../views/plan_view"
+require_relative "../../store/doors"
+
+module NutShelf
+  module Api
+    # The private calendar feed: making, ending, and reading it without a sign-in.
+    class Calendar < Base
+      set :open_door, true
+
+      get("/:token.ics") do
+        token = params[:token].to_s
+        household = token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Doors.calendar(db, token) }
+        household or refuse("not_found", "There is no such calendar.", "Ask for a new address.")
+        office.database.within(household) do |db|
+          content_type "text/calendar", charset: "utf-8"
+          headers "cache-control" => "private, no-cache"
+          feed(Desk::Room.new(office, Desk::Caller.new(account_id: 0, household_id: household, role: "helper"), db))
+        end
+      end
+
+      helpers do
+        def feed(room)
+          plan = PlanView.new(room)
+          thawing = Desk::Thawing.new(room, plan.pantry_of).tasks(plan.planned, plan.all_missing.last)
+          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc).write(Desk::CalendarOf.new(room, thawing).entries)
+        end
+      end
+    end
+  end
+end

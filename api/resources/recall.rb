@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../desk/acts/quarantine"
+require_relative "../views/stack_view"
+
+module NutShelf
+  module Api
+    # Which stacks a recall means, and setting them apart.
+    class Recall < Base
+      get("/") do
+        wanted = { food_id: params[:food_id] && id_param(:food_id), pack_id: params[:pack_id] && id_param(:pack_id), lot_text: words(:lot) }.compact
+        view do |room|
+          rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
+          stacks = StackView.new(room)
+          { stacks: rows.map { |row| { stack: stacks.call(row), lot_text: row[:lot_text], place: room.place(row[:place_id])[:name].to_s } } }
+        end
+      end
+
+      post("/") { act(Desk::Quarantine, body_as("Quarantine")) }
+
+      helpers do
+        def words(name)
+          text = params[name].to_s.strip
+          refuse("invalid", "The lot cannot be used.", "Use up to 60 letters.") if text.length > 60 || text.include?("\u0000") || !text.valid_encoding?
+          text.empty? ? nil : text
+        end
+      end
+    end
+  end
+end

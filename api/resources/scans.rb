@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/scan_view"
+
+module NutShelf
+  module Api
+    # What a scanner read.
+    class Scans < Base
+      post("/") do
+        text = body_as("Scan", limit: 4000)[:text]
+        caller = caller!
+        office.database.within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(office, caller, db)).call(text) }
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../after"
+
+module NutShelf
+  module Desk
+    # Back to the guide's figure.
+    class DropKeeping < Act
+      keeper_only
+
+      private
+
+      # @param input [Hash] :rule_id
+      def perform(input)
+        rule = house.records.lock("keeping", input[:rule_id])
+        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:removed]
+
+        dropped = entry("drop_keeping", "No own keeping time any more for #{room.catalog.foods[rule[:scope]]&.name || rule[:scope]}")
+        dropped.alter("keeping", rule, { removed: true })
+        done(dropped, redated: After.new(room, dropped).redate(house.lots.all_with_food))
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "enter_line"
+
+module NutShelf
+  module Desk
+    # Everything nobody has said a word about is as expected, or gone.
+    class EnterRest < EnterLine
+      private
+
+      # @param input [Hash] :count_id, :found "as_expected" or "gone"
+      def perform(input)
+        count = open_count(input[:count_id])
+        counting = Counting.new(room, count)
+        said = counting.lines.filter_map { |line| line[:lot_id] }
+        rest = counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }
+        house.counts.enter_many(rest.map { |row| { count_id: count[:id], account_id: room.caller.account_id, lot_id: row[:id], **found(row, input) } })
+        { count_id: count[:id], lines: rest.size }
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+require "securerandom"
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # A private calendar feed. Its address is shown once; a new one ends the old ones of this account.
+    class OpenFeed < Act
+      private
+
+      # @param input [Hash] nothing
+      def perform(_input)
+        token = SecureRandom.urlsafe_base64(24)
+        id = house.doors.open_feed(token: token, account_id: room.caller.account_id)
+        { feed_id: id, path: "/api/calendar/#{token}.ics" }
+      end
+    end
+  end
+end

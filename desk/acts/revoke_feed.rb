@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # The feed's address leads nowhere any more.
+    class RevokeFeed < Act
+      private
+
+      # @param input [Hash] :feed_id
+      def perform(input)
+        own = house.doors.feeds.find { |row| row[:id] == input[:feed_id] }
+        raise Store::Missing, "There is no such feed here." unless own
+        raise Forbidden.new("That is somebody else's feed.", code: "keeper_only", remedy: "Ask a keeper of the household.") unless room.caller.keeper? || own[:account_id] == room.caller.account_id
+
+        house.doors.revoke_feeds(input[:feed_id])
+        { feed_id: input[:feed_id] }
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+
+module NutShelf
+  module Desk
+    # The link leads nowhere any more.
+    class RevokeInvitation < Act
+      keeper_only
+
+      private
+
+      # @param input [Hash] :invitation_id
+      def perform(input)
+        raise Store::Missing, "There is no such invitation here; it may be used already." if house.doors.revoke_invitation(input[:invitation_id]).zero?
+
+        { invitation_id: input[:invitation_id] }
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+require "open3"
+
+RSpec.describe "The household", :api do
+  let!(:ines) { sign_in(household!) }
+
+  # Another library, in another language, reads what ours wrote.
+  def parsed(text)
+    script = "const I=require('ical.js').default||require('ical.js');let t='';process.stdin.on('data',d=>t+=d).on('end',()=>{const c=new I.Component(I.parse(t));" \
+             "console.log(JSON.stringify(c.getAllSubcomponents('vevent').map(v=>{const e=new I.Event(v);return {uid:e.uid,on:e.startDate.toString(),days:e.startDate.isDate,summary:e.summary,text:e.description}})))})"
+    output, error, status = Open3.capture3("node", "-e", script, stdin_data: text, chdir: File.expand_path("../../ui", __dir__))
+    raise error unless status.success?
+
+    JSON.parse(output)
+  end
+
+  it "invites by a link that works once, and lets a helper count but not change rules" do
+    path = tell("/api/members/invite", { name: "Juna", role: "helper" })["path"]
+    token = path.split("#").last
+    expect(ask("/api/people")["invitations"].map { |row| row["name"] }).to eq(["Juna"])
+    clear_cookies
+    @csrf = nil
+    expect(tell("/api/join/look", { token: token })).to include("name" => "Juna", "role" => "helper", "email" => nil)
+    tell("/api/join", { token: token, password: "a long password" })
+    expect(status).to eq(422)
+    tell("/api/join", { token: token, email: "juna-#{rand(10**9)}@example.test", password: "a long password" })
+    expect(status).to eq(200)
+    @csrf = nil
+    expect(ask("/api/session")["person"]).to eq("name" => "Juna", "role" => "helper")
+    place = ask("/api/places")["places"].first["id"]
+    expect(tell("/api/counts", { place_id: place })["count_id"]).to be_positive
+    refused = [["/api/ways", { school: "by_the_date" }], ["/api/places/#{place}/change", { reach: "away" }], ["/api/members/invite", { name: "X", role: "keeper" }],
+               ["/api/keeping/#{food_id(ines, 'honey')}/own", { place: "cupboard", state: "opened", low: 1, high: 2, reason: "because" }], ["/api/people", { name: "X", portion_factor: "1" }]]
+    refused.each { |route, body| expect([tell(route, body)["code"], status]).to eq(["keeper_only", 403]) }
+    ask("/api/backup.json")
+    expect(status).to eq(403)
+    expect(ask("/api/people")).to include("members" => [], "invitations" => [])
+    tell("/api/join", { token: token, email: "again@example.test", password: "a long password" })
+    expect(status).to eq(404)
+  end
+
+  it "takes an invitation back, and changes and ends a membership" do
+    made = tell("/api/members/invite", { name: "Guest", role: "helper" })
+    tell("/api/members/#{made['invitation_id']}/revoke")
+    expect(tell("/api/join/look", { token: made["path"].split("#").last })["code"]).to eq("not_found")
+    other = office.database.outside { |db| db[:accounts].insert(email: "tomas-#{rand(10**9)}@example.test", name: "Tomas").tap { |id| db[:memberships].insert(account_id: id, household_id: ines.household_id, role: "helper") } }
+    tell("/api/members/#{other}/role", { role: "keeper" })
+    expect(ask("/api/people")["members"].map { |row| row["role"] }).to eq(%w[keeper keeper])
+    tell("/api/members/#{other}/role", { role: nil })
+    expect(ask("/api/people")["members"].size).to eq(1)
+    expect(tell("/api/members/#{ines.account_id}/role", { role: nil })["code"]).to eq("last_keeper")
+  end
+
+  it "gives a private calendar that an independent reader understands, until it is revoked" do
+    id = put_away(ines, "plain-yoghurt", "fridge", amount: "500", printed_on: "2026-12-03", printed_kind: "use_by", label: "Yoghurt; plain, \"thick\"")["lot_id"]
+    tell("/api/care", { title: "Refresh the water", first_on: "2026-11-30", every_months: 6 })
+    feed = tell("/api/feeds")
+    clear_cookies
+    get(feed["path"])
+    expect([status, last_response.headers["content-type"]]).to eq([200, "text/calendar;charset=utf-8"])
+    events = parsed(last_response.body)
+    expect(events).to contain_exactly(include("uid" => "stack-#{id}@nut-shelf.invalid", "on" => "2026-12-03", "days" => true, "summary" => "Last good day: Yoghurt; plain, \"thick\"", "text" => "500 g in Fridge"),
+                                      include("on" => "2026-11-30", "summary" => "Refresh the water"))
+    @csrf = nil
+    sign_in(ines)
+    tell("/api/feeds/#{feed['feed_id']}/revoke")
+    get(feed["path"])
+    expect(status).to eq(404)
+    get("/api/calendar/#{'x' * 32}.ics")
+    expect(status).to eq(404)
+  end
+
+  it "takes a frozen stack out to thaw for a planned meal" do
+    recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.lines.any? { |line| line.food_key == "chicken-thighs" } }.first }
+    put_away(ines, "chicken-thighs", "freezer", amount: "2000", frozen_on: "2026-11-20", printed_on: "2026-11-21", printed_kind: "use_by")
+    tell("/api/meals", { recipe_id: recipe, on: "2026-11-27" })
+    feed = tell("/api/feeds")
+    get(feed["path"])
+    expect(parsed(last_response.body)).to include(include("on" => "2026-11-26", "summary" => "Take out to thaw: #{office.catalog.food("chicken-thighs").name}"))
+    clock.day = Date.new(2026, 11, 26)
+    expect(ask("/api/today")["thaw"].first).to include("place" => "Freezer", "hours" => 12)
+  end
+
+  it "changes its ways with a version, so that two keepers do not overwrite each other" do
+    version = ask("/api/people")["ways"]["version"]
+    tell("/api/ways", { version: version, settings: { front_days: 5 } })
+    expect(ask("/api/people")["ways"]["front_days"]).to eq(5)
+    expect(tell("/api/ways", { version: version, name: "Other" })["code"]).to eq("stale")
+  end
+
+  it "goes out whole as one document" do
+    document = ask("/api/backup.json")
+    expect(document).to include("format" => "nut-shelf-household", "version" => 1)
+  end
+end
