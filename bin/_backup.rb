@@ -41,9 +41,10 @@ def restore(db, file)
   exit(same ? 0 : 1)
 end
 
+demo = ARGV.delete("--demo")
 command, file, id = ARGV
 begin
-  db = owner("nut_shelf")
+  db = owner(demo ? "nut_shelf_demo" : "nut_shelf_house")
   command == "write" ? write(db, file, id) : restore(db, file)
 rescue NutShelf::Store::Error, Errno::ENOENT, Errno::EACCES => e
   abort(e.message)

@@ -4,6 +4,7 @@ require "argon2"
 require "json"
 require_relative "household"
 require_relative "routine"
+require_relative "shelf_work"
 require_relative "../boot/office"
 require_relative "../desk/household_maker"
 require_relative "../desk/lexicon_of"
@@ -61,8 +62,12 @@ module NutShelf
       end
 
       def furnish(house)
-        Household::PEOPLE.each { |person| house.household.add_person(**person, portion_factor: BigDecimal(person[:portion_factor])) }
+        Household::PEOPLE.each { |person| house.records.add("person", { **person, portion_factor: BigDecimal(person[:portion_factor]) }) }
         Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
+      end
+
+      def shelf_work
+        @shelf_work ||= ShelfWork.new(act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, front: method(:front), within: method(:within))
       end
 
       def within = @office.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
@@ -75,6 +80,7 @@ module NutShelf
         cook(day)
         clear_out if day.sunday? && day < Routine::CLEAR_OUT_UNTIL
         Routine::ON_DAYS.fetch(day.iso8601, []).each { |kind, *rest| public_send_act(kind, rest) }
+        shelf_work.on(day)
       end
 
       def stock

@@ -3,6 +3,7 @@
 require_relative "../../desk/lexicon_of"
 require_relative "../../desk/new_stack"
 require_relative "../../desk/redate"
+require_relative "scan_view"
 
 module NutShelf
   module Api
@@ -20,6 +21,12 @@ module NutShelf
       # @param text [String]
       # @return [Hash]
       def call(text)
+        scanned(text) || read(text)
+      end
+
+      private
+
+      def read(text)
         draft = @words.reader.read(text, today: @room.today)
         food = @words.rows[draft.food]
         place = @words.place(draft.place)
@@ -29,7 +36,18 @@ module NutShelf
           questions: draft.questions.map { |question| question(question) }, unread: draft.unread, spans: draft.spans, effect: effect(draft, food, place) }
       end
 
-      private
+      # A scanner that types sends a code where a person types words.
+      def scanned(text)
+        scan = ScanView.new(@room).call(text)
+        return if %w[text stack unknown_stack].include?(scan[:kind])
+
+        draft = scan[:draft] || {}
+        known = scan[:food]
+        trouble = known ? [] : [{ field: "code", text: scan[:words], answers: [] }]
+        amount = draft[:amount]
+        { count: draft[:count] || "1", amount: amount, unit: draft[:unit], amount_text: amount ? "#{"#{draft[:count]} x " unless draft[:count] == '1'}#{Core::Wording.free(Core::Quantity.of(amount, draft[:unit]))}" : "a pack", food: known, label: nil,
+          date: draft[:printed_on] || draft[:made_on], date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
+      end
 
       # Answers that are foods or places are sent as ids.
       def question(question)

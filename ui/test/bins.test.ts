@@ -39,7 +39,8 @@ describe("piles", () => {
 });
 
 describe("filters", () => {
-  const places = [{ id: 1, name: "Cupboard", kind: "cupboard", tier: "working", low_c: null, high_c: null, parent_id: null, stacks: 1 }, { id: 2, name: "Box", kind: "cupboard", tier: "set_apart", low_c: null, high_c: null, parent_id: null, stacks: 1 }] as const;
+  const base = { kind: "cupboard", low_c: null, high_c: null, parent_id: null, stacks: 1, dark: false, reach: "steps", inner_mm: null, fill_percent: null, fill_said_on: null, count_every_days: null, counted_on: null, note: "", version: 1, photo: false } as const;
+  const places = [{ ...base, id: 1, name: "Cupboard", tier: "working" }, { ...base, id: 2, name: "Box", tier: "set_apart" }] as const;
   const stacks = [stack({ id: 1 }), stack({ id: 2, place_id: 2, name: "Oat bars", food: "Cereal bars", group: "sweets", state: "front" })];
   const pick = (query: string) => filtered(stacks, [...places], fromUrl(new URLSearchParams(query))).map((one) => one.id);
 

@@ -8,6 +8,8 @@ export interface Letter {
   words: string;
   /** A raw label line typed while nothing answered; it is read first and put away then. */
   line?: string;
+  /** Changes no stock, so it is not reported. */
+  quiet?: boolean;
 }
 
 const SHELF = "nut-shelf.outbox";

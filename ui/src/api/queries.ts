@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
-import type { ActRow, Dish, Food, Meal, MealDetail, Missing, Place, Session, Stack, StackDetail, Tie, Today } from "./types";
+import type { ActRow, Barcode, BringItem, CareRow, Container, Count, Counts, Difference, Dish, Food, Grid, KeepingPage, Meal, MealDetail, Missing, PeoplePage, Place, PlaceDetail, Session, Stack, StackDetail, Tie, Today } from "./types";
 
 // Key and fetcher stand together; every write makes all of "house" stale.
 const house = "house";
@@ -47,3 +47,15 @@ export const dishesQuery = (on: string) => queryOptions({ queryKey: [house, "dis
 export const missingQuery = (days: number) => queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });
 export const foodsQuery = (text: string) =>
   queryOptions({ queryKey: [house, "foods", text], queryFn: async () => (await get<{ foods: Food[] }>(`/api/foods?q=${encodeURIComponent(text)}`)).foods });
+export const countsQuery = queryOptions({ queryKey: [house, "count"], queryFn: () => get<Counts>("/api/counts") });
+export const countQuery = (id: number) => queryOptions({ queryKey: [house, "count", id], queryFn: () => get<Count>(`/api/counts/${id}`) });
+export const differencesQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "count", id, "differences"], queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences, staleTime: 0 });
+export const placeQuery = (id: number) => queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
+export const bringQuery = queryOptions({ queryKey: [house, "bring"], queryFn: async () => (await get<{ items: BringItem[] }>("/api/bring-forward")).items });
+export const jarsQuery = queryOptions({ queryKey: [house, "jars"], queryFn: async () => (await get<{ containers: Container[] }>("/api/containers")).containers });
+export const careQuery = queryOptions({ queryKey: [house, "care"], queryFn: async () => (await get<{ care: CareRow[] }>("/api/care")).care });
+export const barcodesQuery = queryOptions({ queryKey: [house, "barcodes"], queryFn: async () => (await get<{ barcodes: Barcode[] }>("/api/barcodes")).barcodes });
+export const keepingQuery = (id: number) => queryOptions({ queryKey: [house, "keeping", id], queryFn: () => get<KeepingPage>(`/api/keeping/${id}`) });
+export const peopleQuery = queryOptions({ queryKey: [house, "people"], queryFn: () => get<PeoplePage>("/api/people") });
+export const gridsQuery = queryOptions({ queryKey: ["grids"], queryFn: async () => (await get<{ grids: Grid[] }>("/api/labels/grids")).grids });

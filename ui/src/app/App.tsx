@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
-import { Navigate, Route, Routes } from "react-router";
+import { Navigate, Route, Routes, useLocation, useParams } from "react-router";
 import { sessionQuery } from "../api/queries";
 import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";
@@ -15,13 +15,28 @@ const ShelfView = lazy(() => import("../views/shelf/ShelfView"));
 const MealsView = lazy(() => import("../views/meals/MealsView"));
 const CookPage = lazy(() => import("../views/meals/CookPage"));
 const ShopView = lazy(() => import("../views/shop/ShopView"));
+const CountView = lazy(() => import("../views/count/CountView"));
+const CountPage = lazy(() => import("../views/count/CountPage"));
+const KeepingView = lazy(() => import("../views/keeping/KeepingView"));
+const PlacesView = lazy(() => import("../views/places/PlacesView"));
+const BringForward = lazy(() => import("../views/places/BringForward"));
+const JarsView = lazy(() => import("../views/places/JarsView"));
+const RecallView = lazy(() => import("../views/places/RecallView"));
+const LabelsView = lazy(() => import("../views/labels/LabelsView"));
+const PeopleView = lazy(() => import("../views/people/PeopleView"));
+const ScannerPage = lazy(() => import("../views/devices/ScannerPage"));
+const ScalePage = lazy(() => import("../views/devices/ScalePage"));
+const Join = lazy(() => import("../views/door/Join"));
+const ScanCatcher = lazy(() => import("../scan/ScanCatcher").then((module) => ({ default: module.ScanCatcher })));
 const BringIn = lazy(() => import("../views/bring-in/BringIn"));
 
 export function App() {
   const query = useQuery({ ...sessionQuery, refetchOnWindowFocus: true });
+  const joining = useLocation().pathname === "/join";
   return (
     <Loaded query={query} what="Opening the door">
       {(session) => {
+        if (joining) return <Suspense fallback={null}><Join /></Suspense>;
         if (session.first_start && !session.demo) return <Suspense fallback={null}><FirstStart /></Suspense>;
         if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
         return (
@@ -36,9 +51,22 @@ export function App() {
                     <Route path="/meals/:id" element={<CookPage />} />
                     <Route path="/shop" element={<ShopView />} />
                     <Route path="/bring-in" element={<BringIn />} />
+                    <Route path="/count" element={<CountView />} />
+                    <Route path="/count/:id" element={<CountPage />} />
+                    <Route path="/keeping" element={<KeepingView />} />
+                    <Route path="/places" element={<PlacesView />} />
+                    <Route path="/bring-forward" element={<BringForward />} />
+                    <Route path="/jars" element={<JarsView />} />
+                    <Route path="/recall" element={<RecallView />} />
+                    <Route path="/labels" element={<LabelsView />} />
+                    <Route path="/people" element={<PeopleView />} />
+                    <Route path="/scanner" element={<ScannerPage />} />
+                    <Route path="/scale" element={<ScalePage />} />
+                    <Route path="/s/:id" element={<ToStack />} />
                     <Route path="*" element={<Navigate to="/" replace />} />
                   </Routes>
                 </Suspense>
+                <Suspense fallback={null}><Catcher /></Suspense>
               </Frame>
             </ActsProvider>
           </SessionContext>
@@ -46,4 +74,14 @@ export function App() {
       }}
     </Loaded>
   );
+}
+
+/** Where the square code on a label leads. */
+function ToStack() {
+  return <Navigate to={`/shelf?stack=${useParams().id}`} replace />;
+}
+
+/** Scans are caught everywhere but on the page that sends them. */
+function Catcher() {
+  return useLocation().pathname === "/scanner" ? null : <ScanCatcher />;
 }

@@ -48,7 +48,7 @@ function BottomBar({ onMore }: { onMore: () => void }) {
       {TABS.filter((tab) => PHONE.includes(tab.path)).map((tab) => (
         <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `flex items-center justify-center border-t-[4px] ${isActive ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>{tab.name}</NavLink>
       ))}
-      <button type="button" onClick={onMore} className={`border-t-[4px] ${["/meals", "/bring-in"].some((path) => location.pathname.startsWith(path)) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>More</button>
+      <button type="button" onClick={onMore} className={`border-t-[4px] ${!PHONE.includes(location.pathname) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>More</button>
     </nav>
   );
 }

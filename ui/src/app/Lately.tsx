@@ -7,6 +7,7 @@ import { Sheet } from "../kit/Sheet";
 import { Loaded } from "../kit/state";
 import { useActs } from "./acts";
 import { useSignOut } from "./useSignOut";
+import { MORE, PHONE, TABS } from "./tabs";
 import { applyTheme, theme } from "./theme";
 
 const WHEN = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
@@ -32,7 +33,8 @@ export function Lately({ open, more, onPlace, onClose }: { open: boolean; more: 
     <Sheet open={open} onClose={onClose} title={more ? "More" : "Lately"}>
       {more && (
         <nav aria-label="More" className="grid grid-cols-2 gap-2 my-4">
-          <Link className="btn" to="/meals" onClick={onClose}>Meals</Link>
+          {TABS.filter((tab) => !PHONE.includes(tab.path)).map((tab) => <Link key={tab.path} className="btn" to={tab.path} onClick={onClose}>{tab.name}</Link>)}
+          {MORE.map(([path, name]) => <Link key={path} className="btn" to={path} onClick={onClose}>{name}</Link>)}
           <Link className="btn" to="/bring-in" onClick={onClose}>Bring in a list</Link>
           <Button onClick={onPlace}>New place</Button>
           <a className="btn" href="/api/export.csv">Take stock out</a>

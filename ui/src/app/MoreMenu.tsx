@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import { keysOff, setKeysOff } from "./keys";
 import { useSession } from "./session";
 import { useSignOut } from "./useSignOut";
+import { MORE } from "./tabs";
 import { applyTheme, theme, type Theme } from "./theme";
 
 const THEMES: [Theme, string][] = [["light", "Light"], ["dark", "Dark, for a night kitchen"], ["system", "As the device"]];
@@ -18,8 +19,9 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white phone:hidden">{session.person?.name} ▾</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={4} className="z-50 bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
+        <DropdownMenu.Content align="end" sideOffset={4} className="z-50 max-h-[86dvh] overflow-y-auto bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
           <DropdownMenu.Label className="px-3 py-1 text-soft text-[13px]">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
+          {MORE.map(([path, name]) => <DropdownMenu.Item key={path} className={item} onSelect={() => void go(path)}>{name}</DropdownMenu.Item>)}
           <DropdownMenu.Item className={item} onSelect={onPlace}>New place</DropdownMenu.Item>
           <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>Bring in a list (CSV)</DropdownMenu.Item>
           <DropdownMenu.Item className={item} onSelect={() => window.location.assign("/api/export.csv")}>Take the stock out (CSV)</DropdownMenu.Item>

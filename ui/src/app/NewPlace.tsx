@@ -4,7 +4,7 @@ import { Sheet } from "../kit/Sheet";
 import { useActs } from "./acts";
 
 export const KINDS: [string, string][] = [["cupboard", "cupboard or shelf, room temperature"], ["cool_dark", "cool and dark: cellar, larder"], ["fridge", "fridge"], ["freezer", "freezer"]];
-const TIERS: [string, string][] = [["working", "at hand, for every day"], ["backstock", "backstock, further off"], ["set_apart", "set apart, meals leave it alone"]];
+export const TIERS: [string, string][] = [["working", "at hand, for every day"], ["backstock", "backstock, further off"], ["set_apart", "set apart, meals leave it alone"]];
 
 function whole(value: FormDataEntryValue | null): number | undefined {
   const text = String(value ?? "").trim();

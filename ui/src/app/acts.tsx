@@ -14,7 +14,9 @@ export interface Report {
 
 interface Acts {
   /** Does something: sends it, reports it with its undo, keeps it while nobody answers. */
-  act: (path: string, body: unknown, words: string) => Promise<Done | null>;
+  act: <T = Done>(path: string, body: unknown, words: string) => Promise<T | null>;
+  /** The same for what changes no stock (a line of a count): not reported, and only its own view is read again. */
+  note: <T>(path: string, body: unknown, words: string) => Promise<T | null>;
   later: (line: string) => void;
   undo: (actId: number) => Promise<void>;
   report: Report | null;
@@ -78,8 +80,8 @@ export function ActsProvider({ children }: { children: ReactNode }) {
         const done = await deliver(entry);
         outbox.drop(entry.key);
         setAway(false);
-        say({ text: done.summary, actId: done.act_id });
-        void client.invalidateQueries({ queryKey: ["house"] });
+        if (!entry.quiet && done.summary) say({ text: done.summary, actId: done.act_id });
+        void client.invalidateQueries({ queryKey: entry.quiet ? ["house", "count"] : ["house"] });
         return done;
       } catch (error) {
         return failed(error, entry, { setAway, say, refresh: () => client.fetchQuery({ ...sessionQuery, staleTime: 0 }) });
@@ -92,22 +94,24 @@ export function ActsProvider({ children }: { children: ReactNode }) {
 
   useRetry(pending, sendLetter);
   const acts = useMemo<Acts>(() => {
-    const act = async (path: string, body: unknown, words: string) => {
+    const send = async (path: string, body: unknown, words: string, quiet: boolean) => {
       // A double click is one intent; a second touch a moment later is another.
       const intent = path + JSON.stringify(body);
       const now = performance.now();
       if (fresh.current.intent === intent && now - fresh.current.at < DOUBLE) return null;
       fresh.current = { intent, at: now };
-      const entry = outbox.letter(path, body, words);
+      const entry = { ...outbox.letter(path, body, words), ...(quiet ? { quiet } : {}) };
       outbox.store(entry);
       return sendLetter(entry);
     };
+    const act = async <T = Done,>(path: string, body: unknown, words: string) => (await send(path, body, words, false)) as T | null;
+    const note = async <T,>(path: string, body: unknown, words: string) => (await send(path, body, words, true)) as T | null;
     const later = (line: string) => {
       setAway(true);
       outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
     };
     const undo = async (actId: number) => void (await act(`/api/acts/${actId}/undo`, {}, "undo"));
-    return { act, later, undo, report, say, pending, away };
+    return { act, note, later, undo, report, say, pending, away };
   }, [sendLetter, report, pending, away]);
   return <Context value={acts}>{children}</Context>;
 }

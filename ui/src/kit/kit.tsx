@@ -15,17 +15,19 @@ interface ChipProps {
   pile?: number;
   onPick: () => void;
   expanded?: boolean;
+  /** The level is shown by something laid over it. */
+  bare?: boolean;
 }
 
 /** A stack on the shelf. Its state is told by edge, hatch, fill and words, never by colour alone. */
-export function StackChip({ stack, place, tied = false, pile = 1, onPick, expanded }: ChipProps) {
+export function StackChip({ stack, place, tied = false, pile = 1, onPick, expanded, bare = false }: ChipProps) {
   return (
     <button type="button" className="chip" data-state={stack.state} data-open={stack.open ? "yes" : "no"} data-frozen={stack.frozen ? "yes" : "no"} data-tied={tied ? "yes" : "no"}
       data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-expanded={expanded} title={`${stack.name}, ${stack.level ?? stack.amount}`} onClick={onPick}>
       <span className="chip-name">{shortName(stack.name)}</span>
       <span className="chip-line">
         <span className="tab-day">{dayTab(stack)}</span>
-        {stack.level ? <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : shortAmount(stack.amount)}</span>}
+        {stack.level ? !bare && <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : shortAmount(stack.amount)}</span>}
       </span>
       <span className="sr-only">{stackWords(stack, place, tied)}</span>
     </button>

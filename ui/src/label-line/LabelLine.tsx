@@ -1,12 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect, useState, type KeyboardEvent } from "react";
+import { useNavigate } from "react-router";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
 import { putAwayFrom, type Corrections } from "./model";
+import { isScan, readScan } from "../scan/readScan";
+import { ScanButton } from "../scan/ScanButton";
 import { readLine, usePreview } from "./usePreview";
 
 const Labels = lazy(() => import("./Labels").then((module) => ({ default: module.Labels })));
+const LearnCode = lazy(() => import("../scan/LearnCode").then((module) => ({ default: module.LearnCode })));
 const OneHand = lazy(() => import("./OneHand").then((module) => ({ default: module.OneHand })));
 
 const TEXT = "nut-shelf.line";
@@ -40,6 +44,22 @@ function useLine() {
   return { text, type, corrections, correct: (more: Corrections) => setCorrections((now) => ({ ...now, ...more })) };
 }
 
+/** A scanner that types: a stack's label leads to the stack, an unknown code asks once what it is. */
+function useScanned(empty: () => void) {
+  const go = useNavigate();
+  const [unknown, setUnknown] = useState<string | null>(null);
+  const take = async (text: string): Promise<boolean> => {
+    const known = await readScan(text).catch(() => null);
+    if (known?.unknown) setUnknown(known.unknown);
+    if (known?.stack) {
+      empty();
+      void go(`/shelf?stack=${known.stack}`);
+    }
+    return Boolean(known?.unknown ?? known?.stack);
+  };
+  return { unknown, take, close: () => setUnknown(null) };
+}
+
 /** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
 export function LabelLine({ onClose }: { onClose?: () => void }) {
   const line = useLine();
@@ -49,12 +69,14 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
   const [place, setPlace] = useState(keptPlace);
   const [hand, setHand] = useState(false);
   const [nudge, setNudge] = useState("");
+  const scan = useScanned(() => line.type(""));
   const fallback = preview.draft?.place ? {} : { place_id: place };
   const corrections = { ...fallback, ...line.corrections };
 
   const putAway = async () => {
     const text = line.text.trim();
     if (text === "") return;
+    if (isScan(text) && (await scan.take(text))) return;
     const fresh = preview.read === line.text && preview.draft ? preview : await readLine(line.text);
     if (fresh.away || (away && !fresh.draft)) {
       later(text);
@@ -86,6 +108,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
         <span className="flex items-center gap-2 text-soft text-[13.5px]">
           <span className="phone:hidden">Type a line, Enter puts it away.</span>
           <Button onClick={() => setHand(true)}>With one hand</Button>
+          <ScanButton onScan={(code) => line.type(code)} />
         </span>
       ) : (
         <>
@@ -94,6 +117,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
         </>
       )}
       {nudge && line.text.trim() !== "" && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
+      <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={scan.close} onLearnt={() => scan.unknown && line.type(scan.unknown)} />}</Suspense>
       <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />}</Suspense>
     </section>
   );

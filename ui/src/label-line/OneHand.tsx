@@ -15,6 +15,8 @@ interface Props {
   places: Place[];
   place: number | undefined;
   onPlace: (place: number) => void;
+  /** Where the entry goes instead of being put away: into a count. */
+  send?: (body: PutAway) => Promise<void>;
 }
 
 interface Hand {
@@ -44,7 +46,7 @@ function body(hand: Hand, place: number): PutAway {
 }
 
 /** With a phone in one hand and a tin in the other: every step is a touch. */
-export function OneHand({ open, onClose, places, place, onPlace }: Props) {
+export function OneHand({ open, onClose, places, place, onPlace, send: instead }: Props) {
   const { act } = useActs();
   const { today } = useSession();
   const [hand, setHand] = useState<Hand>(EMPTY);
@@ -53,7 +55,7 @@ export function OneHand({ open, onClose, places, place, onPlace }: Props) {
   const send = async (write: PutAway, words: string) => {
     setLast({ body: write, words });
     setHand(EMPTY);
-    await act("/api/stacks", write, words);
+    await (instead ? instead(write) : act("/api/stacks", write, words));
   };
   const words = `${hand.count} ${hand.pack ? `x ${packWords(hand.pack)} ` : ""}${hand.food?.name ?? ""}`;
   return (

@@ -1,9 +1,9 @@
 import { useState, type KeyboardEvent } from "react";
 import { Link } from "react-router";
 import type { Place, Stack, Tie } from "../../api/types";
-import { StackChip } from "../../kit/kit";
 import { placeWords } from "../../kit/words";
 import { bins, COLUMNS, piles, template } from "./bins";
+import { ShelfChip } from "./ShelfChip";
 import { walk } from "./walk";
 
 const CAP = 5;
@@ -58,7 +58,7 @@ function Cell({ cell, index, place, tied, spread, onSpread, onPick }: CellProps)
         const first = pile.stacks[0];
         if (!first) return null;
         const many = pile.stacks.length;
-        return <StackChip key={first.id} stack={first} place={place.name} tied={pile.stacks.some((stack) => tied.has(stack.id))} pile={many} expanded={many > 1 ? false : undefined} onPick={() => (many > 1 ? onSpread(pile.key) : onPick(first.id))} />;
+        return <ShelfChip key={first.id} stack={first} place={place.name} tied={pile.stacks.some((stack) => tied.has(stack.id))} pile={many} expanded={many > 1 ? false : undefined} onPick={() => (many > 1 ? onSpread(pile.key) : onPick(first.id))} />;
       })}
       {all.length > shown.length && <Link className="text-[13px] text-rim font-semibold px-1" to={`/shelf?place=${place.id}&as=table`}>+{all.length - shown.length} more</Link>}
     </div>

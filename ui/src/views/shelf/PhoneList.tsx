@@ -1,8 +1,8 @@
 import { useVirtualizer, useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useRef } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
-import { StackChip } from "../../kit/kit";
 import { column, COLUMNS } from "./bins";
+import { ShelfChip } from "./ShelfChip";
 
 type Row = { heading: string } | { stack: Stack };
 
@@ -33,7 +33,7 @@ export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; p
           <div key={entry.key} data-index={entry.index} ref={virtual.measureElement} className="absolute inset-x-0 pb-[6px]" style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
             {"heading" in row ? <h2 className="text-soft text-[14px] pt-2">{row.heading}</h2> : (
               <div className="grid grid-cols-[1fr_auto] items-center gap-2">
-                <StackChip stack={row.stack} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
+                <ShelfChip stack={row.stack} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
                 <span className="text-[13px] text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
               </div>
             )}

@@ -45,7 +45,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   }, { replace: name === "q" });
   const open = (id: number) => set("stack", String(id));
   const table = params.get("as") === "table";
-  useChipKeys(places, params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
+  useChipKeys(params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
@@ -64,19 +64,18 @@ function focused(): number | null {
   return chip === undefined ? null : Number(chip);
 }
 
-/** Keys that act on the chip in hand, without opening it; what needs an answer opens its sheet. */
-function useChipKeys(places: Place[], active: boolean, ask: (id: number, panel: string) => void): void {
+/** Keys that act on the chip in hand. Taking is at once; what changes a date opens its sheet, which shows the date first. */
+function useChipKeys(active: boolean, ask: (id: number, panel: string) => void): void {
   const { act } = useActs();
-  const freezer = places.find((place) => place.kind === "freezer");
   const on = (what: (id: number) => void) => () => {
     const id = focused();
     if (id !== null) what(id);
   };
   useKeys({
     t: on((id) => void act(`/api/stacks/${id}/take`, {}, "take")),
-    o: on((id) => void act(`/api/stacks/${id}/open`, {}, "open")),
-    l: on((id) => void act(`/api/stacks/${id}/look`, { result: "good" }, "look")),
-    f: on((id) => freezer && void act(`/api/stacks/${id}/move`, { place_id: freezer.id }, "freeze")),
+    o: on((id) => ask(id, "open")),
+    l: on((id) => ask(id, "look")),
+    f: on((id) => ask(id, "freeze")),
     m: on((id) => ask(id, "move")),
     x: on((id) => ask(id, "throw")),
   }, active);

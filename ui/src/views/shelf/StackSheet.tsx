@@ -9,9 +9,11 @@ import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
 import { dayTab, dayWords, shortDay, stateWords } from "../../kit/words";
-import { LevelAct, MoveAct, TakeAct, ThrowAct } from "./StackActs";
-
-type Panel = "take" | "move" | "throw" | null;
+import { ActPanel } from "./ActPanel";
+import { DOINGS, type Input } from "./doings";
+import { LevelAct } from "./LevelAct";
+import { About } from "./StackAbout";
+import { StackCare } from "./StackCare";
 
 interface Props {
   id: number | null;
@@ -28,25 +30,36 @@ export function StackSheet({ id, places, tied, panel, onClose, onPick }: Props) 
   const query = useQuery({ ...stackQuery(id ?? 0), enabled: id !== null });
   return (
     <Sheet open={id !== null} onClose={onClose} title={query.data?.stack.name ?? "Stack"}>
-      {id !== null && <Loaded query={query} what="Fetching the stack">{(detail) => <Body key={detail.stack.id} panel={panel === "move" || panel === "throw" ? panel : null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
+      {id !== null && <Loaded query={query} what="Fetching the stack">{(detail) => <Body key={detail.stack.id} panel={panel ?? null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
     </Sheet>
   );
 }
 
-function Body({ detail, panel, places, tie, onClose, onPick }: { detail: StackDetail; panel: Panel; places: Place[]; tie: Tie | undefined; onClose: () => void; onPick: (id: number) => void }) {
+interface BodyProps {
+  detail: StackDetail;
+  panel: string | null;
+  places: Place[];
+  tie: Tie | undefined;
+  onClose: () => void;
+  onPick: (id: number) => void;
+}
+
+function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
   const money = useMoney();
   const stack = detail.stack;
   const gone = Number(stack.on_hand) === 0;
   return (
     <div className="grid gap-4 mt-1">
       <p className="text-soft">
-        <b className="text-ink">{gone ? "nothing left" : stack.amount}</b> in {detail.place}, {money(stack.value_minor)}{stack.value_estimated ? " (estimated)" : ""}
+        <b className="text-ink">{gone ? "nothing left" : stack.amount}</b> in {detail.place}{detail.facts.container ? `, in ${detail.facts.container}` : ""}, {money(stack.value_minor)}{stack.value_estimated ? " (estimated)" : ""}
         {stack.name !== stack.food && <><br />kept like: {stack.food}</>}
         {tie && <><br /><span className="text-pea font-semibold">{tie.amount} set aside for {tie.name}, {shortDay(tie.on)}</span></>}
       </p>
       <Reasons detail={detail} />
-      {!gone && <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />}
+      <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />
       {detail.cautions.length > 0 && <ul className="text-[13.5px] border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
+      <About detail={detail} />
+      <StackCare detail={detail} />
       <History detail={detail} />
     </div>
   );
@@ -60,46 +73,67 @@ function Reasons({ detail }: { detail: StackDetail }) {
       <span className="tab-day !text-[15px]">{dayTab(stack)}</span>
       <h3 className="mt-2">{stack.usable_until ? `Last good day: ${dayWords(stack.usable_until, today)}` : "No date"}</h3>
       <p className="text-soft text-[13.5px]">{stateWords(stack.state)}{detail.safety_until ? ", a matter of safety" : ""}; school: {detail.school}</p>
-      <ol aria-label="Why" className="list-decimal pl-5 mt-2 grid gap-1 text-[14px]">{detail.steps.map((step) => <li key={step}>{step}</li>)}</ol>
+      <ol aria-label="Why" className="list-decimal pl-5 mt-2 grid gap-1 text-[14px]">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
+      {detail.ripening.length > 0 && <ul className="mt-2 text-[14px] border-l-4 border-pea pl-3">{detail.ripening.map((line) => <li key={line}>{line}</li>)}</ul>}
       {detail.warnings.map((line) => <p key={line} className="mt-2 font-semibold text-beet">{line}</p>)}
     </section>
   );
 }
 
-function Doings({ first, detail, places, onClose, onPick }: { first: Panel; detail: StackDetail; places: Place[]; onClose: () => void; onPick: (id: number) => void }) {
+const FIRST = ["take", "open", "move", "freeze", "thaw", "look", "throw"];
+
+/** The open form, and its keys. */
+function usePanel(first: string | null, detail: StackDetail, places: Place[]) {
+  const possible = DOINGS.filter((doing) => doing.when(detail, places));
+  const [key, setKey] = useState<string | null>(first);
+  const toggle = (next: string) => setKey((now) => (now === next ? null : next));
+  return { possible, doing: possible.find((one) => one.key === key) ?? null, toggle, close: () => setKey(null), show: setKey };
+}
+
+function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {
   const { act } = useActs();
-  const [panel, setPanel] = useState<Panel>(first);
   const stack = detail.stack;
-  const freezer = places.find((place) => place.kind === "freezer" && place.id !== stack.place_id);
-  const path = `/api/stacks/${stack.id}`;
-  const go = async (verb: string, body: unknown) => {
-    setPanel(null);
-    const done = await act(`${path}/${verb}`, body, `${verb} ${stack.name}`);
+  const { possible, doing, toggle, close, show } = usePanel(first, detail, places);
+  const [more, setMore] = useState(false);
+  const go = async (verb: string, body: Input) => {
+    close();
+    const done = await act(`/api/stacks/${stack.id}/${verb}`, body, `${verb} ${stack.name}`);
+    if (done && verb === "throw") onClose();
     if (done?.lot_id && done.lot_id !== stack.id) onPick(done.lot_id);
-    return done;
   };
-  const one = () => void go("take", {});
-  const look = () => void go("look", { result: "good" });
-  const open = () => void go("open", {});
-  const freeze = () => freezer && void go("move", { place_id: freezer.id });
-  useKeys({ t: one, o: () => !stack.open && open(), m: () => setPanel("move"), f: freeze ? () => freeze() : () => undefined, l: look, x: () => setPanel("throw") });
+  const there = Number(stack.on_hand) > 0;
+  const one = () => void (there && go("take", {}));
+  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw") });
+  const button = (key: string) => {
+    const found = possible.find((candidate) => candidate.key === key);
+    return found && <Button key={key} look={found.look === "grave" ? "grave" : "quiet"} aria-expanded={doing?.key === key} onClick={() => toggle(key)}>{found.name}</Button>;
+  };
+  const rest = possible.filter((candidate) => !FIRST.includes(candidate.key));
   return (
     <section aria-label="What to do" className="grid gap-3">
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={one}>{stack.open ? "Finish it" : "Take one"}</Button>
-        <Button aria-expanded={panel === "take"} onClick={() => setPanel(panel === "take" ? null : "take")}>Take some</Button>
-        {!stack.open && <Button onClick={open}>Open</Button>}
-        <Button aria-expanded={panel === "move"} onClick={() => setPanel(panel === "move" ? null : "move")}>Move</Button>
-        {freezer && !stack.frozen && <Button onClick={freeze}>Freeze</Button>}
-        <Button onClick={look}>Looked: good</Button>
-        <Button look="grave" onClick={() => void go("look", { result: "bad" })}>Looked: bad</Button>
-        <Button look="grave" aria-expanded={panel === "throw"} onClick={() => setPanel(panel === "throw" ? null : "throw")}>Throw</Button>
+        {there && <Button look="main" onClick={one}>{stack.open ? "Finish it" : "Take one"}</Button>}
+        {FIRST.map(button)}
+        <Button aria-expanded={more} onClick={() => setMore(!more)}>{more ? "Less" : "More"}</Button>
       </div>
-      {panel === "take" && <TakeAct stack={stack} onDo={(body) => void go("take", body)} />}
-      {panel === "move" && <MoveAct stack={stack} places={places} onDo={(body) => void go("move", body)} />}
-      {panel === "throw" && <ThrowAct stack={stack} onDo={(body) => void go("throw", body).then((done) => done && onClose())} />}
-      <LevelAct stack={stack} onDo={(body) => void go("level", body)} />
+      {more && <div className="flex flex-wrap gap-2" role="group" aria-label="More to do">{rest.map((candidate) => button(candidate.key))}<Apart detail={detail} /></div>}
+      {doing && <ActPanel key={doing.key} doing={doing} detail={detail} places={places} onDo={(verb, input) => void go(verb, input)} />}
+      {there && <LevelAct stack={stack} onDo={(body) => void go("level", body)} />}
     </section>
+  );
+}
+
+/** Pests or a recall: it is set apart as not to eat, until a keeper lets it back. */
+function Apart({ detail }: { detail: StackDetail }) {
+  const { act } = useActs();
+  const keeper = useSession().person?.role === "keeper";
+  const path = `/api/stacks/${detail.stack.id}`;
+  if (detail.facts.quarantined) return keeper ? <Button onClick={() => void act(`${path}/clear`, {}, "back on the shelf")}>Back on the shelf</Button> : <span className="text-soft">A keeper can let it back onto the shelf.</span>;
+  return (
+    <>
+      <Button look="grave" onClick={() => void act(`${path}/quarantine`, { reason: "pest" }, "pests")}>Pests in it</Button>
+      <Button look="grave" onClick={() => void act(`${path}/quarantine`, { reason: "recall" }, "recalled")}>Recalled</Button>
+    </>
   );
 }
 

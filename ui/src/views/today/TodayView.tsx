@@ -4,9 +4,12 @@ import { placesQuery, todayQuery } from "../../api/queries";
 import type { Meal, Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
-import { Board, Button, Empty, StackChip } from "../../kit/kit";
+import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords, shortDay } from "../../kit/words";
+import { ShelfChip } from "../shelf/ShelfChip";
+import { Chores } from "./Chores";
+import { StillThere } from "./StillThere";
 import { useStackSheet } from "./useStackSheet";
 
 export function TodayView() {
@@ -28,6 +31,8 @@ function TodayPage({ today }: { today: Today }) {
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] items-start">
           <Front today={today} onPick={open} />
           <div className="grid gap-4">
+            <Chores today={today} />
+            <StillThere today={today} onPick={open} />
             <Coming meals={today.meals} today={today.today} />
             <Needs today={today} onPick={open} />
           </div>
@@ -54,7 +59,7 @@ function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }
       <ul className="mt-2 grid gap-1">
         {today.front.map((row) => (
           <li key={row.stack.id} className="grid grid-cols-[190px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 py-1.5 border-t border-zinc2 items-center">
-            <StackChip stack={row.stack} place={row.place} tied={row.ties.length > 0} onPick={() => onPick(row.stack.id)} />
+            <ShelfChip stack={row.stack} place={row.place} tied={row.ties.length > 0} onPick={() => onPick(row.stack.id)} />
             <div className="text-[14px] min-w-0">
               <span className="text-soft">{row.place}</span>
               {row.ties.map((tie) => <div key={tie.meal_id} className="text-pea font-semibold">{tie.amount} for <Link className="underline" to={`/meals/${tie.meal_id}`}>{tie.name}</Link>, {shortDay(tie.on)}</div>)}
@@ -98,16 +103,18 @@ function Coming({ meals, today }: { meals: Meal[]; today: string }) {
   );
 }
 
-function Needs({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
+function Needs({ today, onPick }: { today: Today; onPick: (id: number, panel?: string) => void }) {
   const { act } = useActs();
   return (
     <Board tone="mustard" title="Needs you" note={today.needs_count > today.needs.length ? `the first ${today.needs.length} of ${today.needs_count}` : undefined}>
       {today.needs.length === 0 && <p className="mt-2 text-soft">Nothing needs you.</p>}
       <ul className="mt-1 grid">
         {today.needs.map((need) => (
-          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-3 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
-            <StackChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
-            <span className="leading-snug phone:col-span-2 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
+          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto_auto] phone:grid-cols-[minmax(0,1fr)_auto_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
+            <ShelfChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
+            <span className="leading-snug phone:col-span-3 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
+            {need.kind === "undated" && <Button onClick={() => onPick(need.stack.id, "amend")} aria-label={`Put a date on ${need.stack.name}`}>Put a date</Button>}
+            {need.kind === "look" && <Button onClick={() => onPick(need.stack.id, "look")} aria-label={`Look at ${need.stack.name}`}>Look</Button>}
             {need.kind === "look" && <Button onClick={() => void act(`/api/stacks/${need.stack.id}/look`, { result: "good" }, "look")} aria-label={`${need.stack.name}: looked, it is good`}>It is good</Button>}
             {need.kind === "stop" && <Button look="grave" onClick={() => void act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
           </li>

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require "date"
+
+module NutShelf
+  module Demo
+    # What the family does at the shelf besides cooking: measuring places, jars, counts, care, labels, codes.
+    class ShelfWork
+      FIRST = Date.new(2026, 9, 15)
+      COUNTED = Date.new(2026, 10, 25)
+      CARE = Date.new(2026, 11, 1)
+      LATELY = Date.new(2026, 11, 22)
+
+      # @param act [#call] name of the act, who, input
+      # @param front [#call] food key to the stack in front
+      # @param within [#call] takes a block with the household's store
+      def initialize(act:, front:, within:)
+        @act = act
+        @front = front
+        @within = within
+      end
+
+      # @param day [Date]
+      def on(day)
+        case day
+        when FIRST then measure
+        when Date.new(2026, 9, 20) then jars
+        when COUNTED then counted
+        when CARE then care
+        when LATELY then lately
+        when Household::TODAY then under_way
+        end
+      end
+
+      private
+
+      def act(name, who, **input) = @act.call(name, who, input)
+
+      def place(name) = @within.call { |house| house.places.all.find { |row| row[:name].to_s == name }[:id] }
+
+      def food(key) = @within.call { |house| house.foods.by_key([key]).fetch(key)[:id] }
+
+      def measure
+        { "Kitchen cupboard" => { reach: "hand", inner_mm: [760, 320, 380], fill_percent: 70, count_every_days: 30 }, "Cellar rack" => { reach: "away", dark: true, inner_mm: [1800, 400, 420], fill_percent: 55, count_every_days: 60, note: "Down the steps; the torch hangs by the door." },
+          "Chest freezer" => { reach: "steps", inner_mm: [900, 480, 620], fill_percent: 60, count_every_days: 45 }, "Fridge" => { reach: "hand", inner_mm: [520, 420, 1100], fill_percent: 75, count_every_days: 14 },
+          "Ferry box" => { reach: "steps", inner_mm: [780, 560, 420], fill_percent: 85, count_every_days: 180, note: "Two weeks for when no ferry comes. Left alone until refresh day." }, "Bicycle shed" => { reach: "away", dark: true } }
+          .each { |name, facts| act(:ChangePlace, "ines", place_id: place(name), **facts) }
+        act(:AddPlace, "ines", name: "Baking box", kind: "cupboard", tier: "working", low_c: 17, high_c: 23, parent_id: place("Kitchen cupboard"))
+        { "4006381333931" => ["canned-chickpeas", "400", "g"], "96385074" => ["canned-sardines", "85", "g"], "5901234123457" => ["dry-pasta", "500", "g"], "0012345678905" => ["uht-milk", "1000", "ml"] }
+          .each { |code, (key, amount, unit)| learn(code, key, amount, unit) }
+      end
+
+      def learn(code, key, amount, unit)
+        there = @within.call { |house| house.foods.by_key([key])[key] }
+        act(:LearnBarcode, "tomas", code: code, food_id: there[:id], amount: amount, unit: unit) if there
+      end
+
+      def jars
+        act(:AddContainer, "ines", name: "Swing-top jar 1.5 l", kind: "jar", capacity_ml: 1500, owned: 4, tare_g: "720", place_id: place("Kitchen cupboard"))
+        act(:AddContainer, "ines", name: "Jam jar 370 ml", kind: "jar", capacity_ml: 370, owned: 18, tare_g: "195", shape: "shouldered", place_id: place("Cellar rack"))
+        act(:AddContainer, "ines", name: "Broth tub", kind: "tub", capacity_ml: 2000, owned: 1, full_at: "1500", place_id: place("Chest freezer"))
+        oats = @front.call("rolled-oats") or return
+        jar = @within.call { |house| house.containers.all.find { |row| row[:capacity_ml] == 1500 }[:id] }
+        act(:Decant, "piet", lot_id: oats[:id], container_id: jar) unless oats[:open]
+      end
+
+      # Juna counts the kitchen cupboard: a few things are not as noted.
+      def counted
+        count = act(:StartCount, "juna", place_id: place("Kitchen cupboard"))["count_id"]
+        honey = @front.call("honey")
+        act(:EnterLine, "juna", count_id: count, lot_id: honey[:id], found: "amount", amount: "380") if honey
+        pasta = @front.call("dry-pasta") || @front.call("spaghetti")
+        act(:EnterLine, "juna", count_id: count, lot_id: pasta[:id], found: "amount", amount: ((pasta[:on_hand].to_r - (pasta[:pack_amount] || 1).to_r).to_i).to_s) if pasta
+        act(:EnterRest, "juna", count_id: count, found: "as_expected")
+        act(:FinishCount, "juna", count_id: count)
+      end
+
+      def care
+        water = @front.call("bottled-water") || @front.call("tap-water")
+        act(:AddCare, "ines", title: "Turn the jam jars and check the lids", place_id: place("Cellar rack"), first_on: "2026-11-20", every_days: 90)
+        act(:AddCare, "ines", title: "Check the ferry box: dates, torch, opener", place_id: place("Ferry box"), first_on: "2026-12-01", every_months: 6)
+        act(:AddCare, "tomas", title: "Look the potatoes over for sprouts", lot_id: potatoes[:id], first_on: "2026-11-23", every_days: 14) if potatoes
+        act(:AddCare, "ines", title: "Swap the water in the ferry box", lot_id: water[:id], first_on: "2026-12-15", every_months: 6) if water
+      end
+
+      def potatoes = @potatoes ||= @front.call("potatoes")
+
+      def lately
+        pasta = @front.call("dry-pasta") || @front.call("spaghetti")
+        act(:Amend, "ines", lot_id: pasta[:id], directions: "11 minutes in plenty of boiling water") if pasta
+        bars = @front.call("cereal-bars")
+        act(:Amend, "juna", lot_id: bars[:id], bought_for: "the cycle-camping trip") if bars
+        carrots = @front.call("carrots")
+        act(:StoreAs, "wren", lot_id: carrots[:id], method: "water") if carrots
+      end
+
+      # Tomas has begun in the cellar and went for the post.
+      def under_way
+        count = act(:StartCount, "tomas", place_id: place("Cellar rack"))["count_id"]
+        stacks = @within.call { |house| house.lots.standing_in([place("Cellar rack")]).limit(9).all }.reject { |row| row[:level] }
+        stacks.each_with_index do |row, index|
+          pack = (row[:pack_amount] || 1).to_r
+          less = index == 3 && row[:on_hand].to_r > pack ? { found: "amount", amount: Core::Decimal.print(row[:on_hand].to_r - pack) } : { found: "as_expected" }
+          act(:EnterLine, "tomas", count_id: count, lot_id: row[:id], **less)
+        end
+      end
+    end
+  end
+end

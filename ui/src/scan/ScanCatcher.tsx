@@ -1,0 +1,25 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useActs } from "../app/acts";
+import { LearnCode } from "./LearnCode";
+import { readScan } from "./readScan";
+import { typeInto, useScanner } from "./useScanner";
+
+/** A scan anywhere: a stack's label opens the stack, a known pack waits in the label line, an unknown code is learnt. */
+export function ScanCatcher() {
+  const go = useNavigate();
+  const { say } = useActs();
+  const [unknown, setUnknown] = useState<string | null>(null);
+  const take = async (code: string) => {
+    const field = document.querySelector<HTMLInputElement>("[data-unexpected], [data-count-box]");
+    if (field) return typeInto(field, code);
+    const known = await readScan(code);
+    if (known.stack !== null) return void go(`/shelf?stack=${known.stack}`);
+    if (known.unknown) return setUnknown(known.unknown);
+    if (!known.draft) return say({ text: known.words });
+    void go("/shelf");
+    requestAnimationFrame(() => window.dispatchEvent(new CustomEvent("line-back", { detail: code })));
+  };
+  useScanner((code) => void take(code));
+  return unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />;
+}

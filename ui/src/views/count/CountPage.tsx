@@ -1,0 +1,101 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { countQuery } from "../../api/queries";
+import type { Count, ExpectedStack } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { plural } from "../../kit/words";
+import { CurrentStack } from "./CurrentStack";
+import { Differences } from "./Differences";
+import { Sheetful } from "./Sheetful";
+import { nextOpen, progress, stepFrom, type Found } from "./model";
+import { Unexpected } from "./Unexpected";
+
+export default function CountPage() {
+  const id = Number(useParams().id);
+  const query = useQuery({ ...countQuery(id), refetchInterval: 15_000 });
+  return <Loaded query={query} what="Fetching the count">{(count) => <Page key={count.id} count={count} />}</Loaded>;
+}
+
+function Page({ count }: { count: Count }) {
+  const [finishing, setFinishing] = useState(false);
+  if (count.status !== "open") return <Empty title={`That count is ${count.status === "finished" ? "finished" : "thrown away"}`}><Link className="btn mt-3" to="/count">To the places</Link></Empty>;
+  return finishing ? <Differences count={count} onBack={() => setFinishing(false)} /> : <Counting count={count} onFinish={() => setFinishing(true)} />;
+}
+
+/** What was entered a moment ago and is still under way to the house. */
+function useEntering(count: Count) {
+  const { note } = useActs();
+  const [said, setSaid] = useState<ReadonlySet<number>>(new Set());
+  const enter = async (row: ExpectedStack, found: Found) => {
+    setSaid((now) => new Set([...now, row.stack.id]));
+    await note(`/api/counts/${count.id}/lines`, { lot_id: row.stack.id, ...found }, `${row.stack.name} counted`);
+  };
+  const clear = async (row: ExpectedStack) => {
+    if (!row.line) return;
+    setSaid((now) => new Set([...now].filter((one) => one !== row.stack.id)));
+    await note(`/api/counts/${count.id}/clear`, { line_id: row.line.id }, "line taken back");
+  };
+  return { said, enter, clear };
+}
+
+function Counting({ count, onFinish }: { count: Count; onFinish: () => void }) {
+  const { said, enter, clear } = useEntering(count);
+  const [at, setAt] = useState<number | null>(() => nextOpen(count, null));
+  const [more, setMore] = useState(count.expected.length === 0);
+  const row = count.expected.find((one) => one.stack.id === at) ?? null;
+  const answer = (found: Found) => {
+    if (!row) return;
+    void enter(row, found);
+    setAt(nextOpen(count, row.stack.id, new Set([...said, row.stack.id])));
+  };
+  return (
+    <div className="grid gap-3 wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-start">
+      <div className="wide:sticky wide:top-3 grid gap-3">
+        <Head count={count} said={said} onFinish={onFinish} />
+        {row ? <CurrentStack key={row.stack.id} row={row} count={count} onAnswer={answer} onStep={(by) => setAt(stepFrom(count, at, by))} onJump={setAt} />
+          : <AllSaid count={count} onFinish={onFinish} />}
+        {more ? <Unexpected count={count} place={row?.stack.place_id ?? count.place_id} onClose={() => setMore(false)} />
+          : <Button onClick={() => setMore(true)}>Something that is not on the list</Button>}
+      </div>
+      <Sheetful count={count} at={at} said={said} onPick={setAt} onClear={(one) => void clear(one)} />
+    </div>
+  );
+}
+
+function Head({ count, said, onFinish }: { count: Count; said: ReadonlySet<number>; onFinish: () => void }) {
+  const { act, note } = useActs();
+  const go = useNavigate();
+  const { done, of } = progress(count, said);
+  const throwAway = async () => {
+    if (await act(`/api/counts/${count.id}/throw`, {}, "throw the count away")) void go("/count");
+  };
+  return (
+    <div>
+      <div className="flex items-baseline gap-3 flex-wrap">
+        <h1>{count.place}</h1>
+        <span className="text-soft" role="status">{done} of {of} said{count.unexpected.length > 0 ? `, ${count.unexpected.length} more found` : ""}</span>
+      </div>
+      <div className="h-[8px] rounded-full bg-zinc2 mt-2 overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${of === 0 ? 0 : (done / of) * 100}%` }} /></div>
+      <div className="flex flex-wrap gap-2 mt-3">
+        <Button look="main" onClick={onFinish}>Finish</Button>
+        <Link className="btn" to="/count" title="What you said is kept; anybody can go on, on any device">Pause</Link>
+        {done < of && <Button onClick={() => void note(`/api/counts/${count.id}/rest`, { found: "as_expected" }, "the rest is as expected")}>The rest is as expected</Button>}
+        <Button look="plain" onClick={() => void throwAway()}>Throw this count away</Button>
+      </div>
+      {count.moved_away > 0 && <p className="text-soft text-[13.5px] mt-2">{plural(count.moved_away, "stack")} you had counted went elsewhere meanwhile; that is reckoned in.</p>}
+    </div>
+  );
+}
+
+function AllSaid({ count, onFinish }: { count: Count; onFinish: () => void }) {
+  return (
+    <div className="board p-6 text-center">
+      <h2>{count.expected.length === 0 ? "Nothing is expected here" : "A word was said about everything"}</h2>
+      <p className="text-soft my-2">{count.expected.length === 0 ? "Clear the place, sort by group, and enter each thing: dates can wait." : "Is there anything that is not on the list? Else finish."}</p>
+      {count.expected.length > 0 && <Button look="main" autoFocus onClick={onFinish}>Finish</Button>}
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useNavigate } from "react-router";
+import { countsQuery } from "../../api/queries";
+import type { CountPlace, Counts } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { dayWords, plural } from "../../kit/words";
+
+/** Which place to count: counts under way first, then what is due, then the rest. */
+export default function CountView() {
+  const query = useQuery(countsQuery);
+  return <Loaded query={query} what="Looking at the places">{(counts) => <Start counts={counts} />}</Loaded>;
+}
+
+function Start({ counts }: { counts: Counts }) {
+  const due = counts.places.filter((place) => place.due);
+  const rest = counts.places.filter((place) => !place.due);
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">
+        <h1>Count</h1>
+        <span className="text-soft">One place at a time. Nothing changes before you finish.</span>
+      </div>
+      {counts.open.length > 0 && (
+        <Board tone="mustard" title="Under way" className="mb-4">
+          <ul className="mt-2 grid gap-2">
+            {counts.open.map((one) => (
+              <li key={one.id} className="flex items-center gap-3 border-t border-zinc2 pt-2">
+                <span className="grow min-w-0"><b>{one.place}</b><span className="block text-soft text-[13.5px]">{one.person} began; {plural(one.lines, "line")} so far</span></span>
+                <Link className="btn" data-look="main" to={`/count/${one.id}`}>Go on</Link>
+              </li>
+            ))}
+          </ul>
+        </Board>
+      )}
+      {counts.places.length === 0 ? <Empty title="There is no place yet">Make a place first: in the menu with your name, or under More.</Empty> : (
+        <div className="grid gap-4 wide:grid-cols-2 items-start">
+          <Board title="Due for a look" note="By the household's rhythm, or because much there is in doubt">
+            {due.length === 0 && <p className="mt-2 text-soft">No place is due.</p>}
+            <List places={due} all={counts.places} />
+          </Board>
+          {rest.length > 0 && <Board title="Every other place"><List places={rest} all={counts.places} /></Board>}
+        </div>
+      )}
+    </>
+  );
+}
+
+function List({ places, all }: { places: CountPlace[]; all: CountPlace[] }) {
+  const { act } = useActs();
+  const go = useNavigate();
+  const { today } = useSession();
+  const begin = async (place: CountPlace) => {
+    const made = await act<{ count_id: number }>("/api/counts", { place_id: place.id }, `count ${place.name}`);
+    if (made) void go(`/count/${made.count_id}`);
+  };
+  return (
+    <ul className="mt-2 grid gap-1">
+      {places.map((place) => (
+        <li key={place.id} className="flex items-center gap-3 border-t border-zinc2 py-2">
+          <span className="grow min-w-0">
+            <b>{place.name}</b>
+            {place.parent_id !== null && <span className="text-soft"> in {all.find((one) => one.id === place.parent_id)?.name}</span>}
+            <span className="block text-soft text-[13.5px]">{plural(place.stacks, "stack")}{place.reason ? `; ${place.reason}` : place.counted_on ? `; counted ${dayWords(place.counted_on, today)}` : ""}</span>
+          </span>
+          <Button onClick={() => void begin(place)} aria-label={`Count ${place.name}`}>{place.stacks === 0 ? "First count" : "Count"}</Button>
+        </li>
+      ))}
+    </ul>
+  );
+}

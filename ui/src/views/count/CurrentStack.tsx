@@ -1,0 +1,104 @@
+import { useState, type FormEvent, type KeyboardEvent } from "react";
+import { get, post } from "../../api/client";
+import type { Count, ExpectedStack, Scanned, Weight } from "../../api/types";
+import { Button, Notches } from "../../kit/kit";
+import { dayTab } from "../../kit/words";
+import { askWords, readFound, type Found } from "./model";
+
+interface Props {
+  row: ExpectedStack;
+  count: Count;
+  onAnswer: (found: Found) => void;
+  onStep: (by: 1 | -1) => void;
+  onJump: (id: number) => void;
+}
+
+const LEVELS = ["plenty", "half", "low", "out"];
+const QUARTERS: [number, string][] = [[4, "full"], [3, "¾"], [2, "½"], [1, "¼"]];
+
+/** A scan while counting leads to the stack it belongs to, if that stands here. */
+async function scanned(text: string, count: Count): Promise<number | string> {
+  const result = await post<Scanned>("/api/scan", { text });
+  const ids = result.stack ? [result.stack.id] : result.stacks.map((stack) => stack.id);
+  const here = count.expected.filter((row) => ids.includes(row.stack.id));
+  const next = here.find((row) => row.line === null) ?? here[0];
+  return next ? next.stack.id : (result.words || `${result.food?.name ?? "That"} is not on the list here: add it below.`);
+}
+
+/** The stack in hand, in big type: type a number and press Enter, or touch. */
+export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
+  const [text, setText] = useState("");
+  const [nudge, setNudge] = useState("");
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (/^[\d()\]A-Za-z/:.]{8,}$/.test(text.trim())) {
+      const found = await scanned(text.trim(), count);
+      setText("");
+      return typeof found === "number" ? onJump(found) : setNudge(found);
+    }
+    const found = readFound(text, row);
+    if (!found) return setNudge(`That cannot be read. Say ${askWords(row)}, or nothing when it is as expected.`);
+    onAnswer(found);
+  };
+  const press = (event: KeyboardEvent) => {
+    if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+    event.preventDefault();
+    onStep(event.key === "ArrowDown" ? 1 : -1);
+  };
+  return (
+    <section aria-label="The stack in hand" className="board p-4 grid gap-3">
+      <div>
+        <p className="text-soft text-[13.5px]">{row.place}{row.stack.group ? `, ${row.stack.group}` : ""}</p>
+        <h2 className="!text-[26px] leading-tight">{row.stack.name}</h2>
+        <p className="flex items-center gap-2 mt-1" data-state={row.stack.state}>
+          <span className="tab-day">{dayTab(row.stack)}</span>
+          <span className="text-soft">expected</span>
+          <b className="font-head text-[24px]">{row.stack.level ? <span className="inline-flex items-center gap-2">{row.stack.level} <Notches level={row.stack.level} /></span> : row.stack.amount}</b>
+        </p>
+        {row.line && <p className="text-pea font-semibold">said: {row.line.words} ({row.line.person})</p>}
+      </div>
+      <Touch row={row} onAnswer={onAnswer} />
+      <form onSubmit={(event) => void submit(event)} className="flex gap-2 items-end flex-wrap">
+        <label className="grid gap-1 grow"><span className="text-soft text-[13.5px]">{askWords(row)}; Enter alone means as expected, 0 gone; a scan leads to its stack</span>
+          <input data-count-box autoFocus className="field !text-[22px] !min-h-[52px] !border-2 !border-rim" value={text} inputMode={row.stack.level ? "text" : "decimal"} autoComplete="off" enterKeyHint="next" aria-label={`${row.stack.name}: ${askWords(row)}`}
+            onChange={(event) => { setText(event.target.value); setNudge(""); }} onKeyDown={press} />
+        </label>
+        <Button type="submit" look="main" className="!min-h-[52px]">{text.trim() === "" ? "As expected" : "Next"}</Button>
+      </form>
+      {nudge && <p role="status" className="text-beet font-semibold">{nudge}</p>}
+    </section>
+  );
+}
+
+function Touch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Found) => void }) {
+  if (row.stack.level) {
+    return <div role="group" aria-label="Level" className="grid grid-cols-4 gap-2">{LEVELS.map((level) => <Button key={level} className="!min-h-[52px]" onClick={() => onAnswer({ found: "level", level })}>{level}</Button>)}</div>;
+  }
+  if (row.stack.open) return <OpenTouch row={row} onAnswer={onAnswer} />;
+  const packs = row.packs ?? 0;
+  const near = [...new Set([packs - 2, packs - 1, packs + 1].filter((number) => number > 0))];
+  return (
+    <div role="group" aria-label="How many" className="grid grid-cols-4 gap-2">
+      <Button className="!min-h-[52px] phone:!min-h-[60px]" look="grave" onClick={() => onAnswer({ found: "gone" })}>gone</Button>
+      {near.map((number) => <Button key={number} className="!min-h-[52px] phone:!min-h-[60px] !text-[19px]" onClick={() => onAnswer({ found: "amount", packs: String(number) })}>{number}</Button>)}
+    </div>
+  );
+}
+
+function OpenTouch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Found) => void }) {
+  const [weighing, setWeighing] = useState("");
+  const weigh = async () => {
+    const weight = await get<Weight>("/api/scale");
+    if (weight.net_g === null) return setWeighing("Nothing lies on the scale.");
+    if (!weight.steady) return setWeighing("The scale has not settled yet.");
+    onAnswer({ found: "amount", amount: weight.net_g });
+  };
+  return (
+    <div role="group" aria-label="How full" className="grid grid-cols-3 gap-2">
+      {row.quarters && QUARTERS.map(([quarters, words]) => <Button key={words} className="!min-h-[52px] !text-[18px]" onClick={() => onAnswer({ found: "amount", quarters })}>{words}</Button>)}
+      <Button look="grave" className="!min-h-[52px]" onClick={() => onAnswer({ found: "gone" })}>gone</Button>
+      {row.stack.unit === "g" && <Button className="!min-h-[52px]" onClick={() => void weigh()}>by the scale</Button>}
+      {weighing && <p role="status" className="col-span-3 text-beet font-semibold">{weighing}</p>}
+    </div>
+  );
+}

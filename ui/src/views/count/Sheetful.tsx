@@ -1,0 +1,72 @@
+import { useEffect, useRef } from "react";
+import type { Count, ExpectedStack } from "../../api/types";
+import { Button } from "../../kit/kit";
+import { dayTab } from "../../kit/words";
+import { useActs } from "../../app/acts";
+
+interface Props {
+  count: Count;
+  at: number | null;
+  said: ReadonlySet<number>;
+  onPick: (id: number) => void;
+  onClear: (row: ExpectedStack) => void;
+}
+
+/** The whole list, place by place, group by group: expected beside found. */
+export function Sheetful({ count, at, said, onPick, onClear }: Props) {
+  const list = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    list.current?.querySelector("[data-now]")?.scrollIntoView({ block: "nearest" });
+  }, [at]);
+  return (
+    <div ref={list} className="board p-3 wide:max-h-[calc(100dvh-90px)] wide:overflow-y-auto" tabIndex={0} role="region" aria-label="Expected and found">
+      {count.places.map((place) => {
+        const rows = count.expected.filter((row) => row.stack.place_id === place.id);
+        if (rows.length === 0 && count.places.length > 1) return null;
+        return (
+          <section key={place.id} className="mb-3">
+            <h2>{place.name}</h2>
+            {rows.length === 0 && <p className="text-soft mt-1">Nothing is expected here.</p>}
+            <ul className="mt-1">{rows.map((row, index) => <Row key={row.stack.id} row={row} group={rows[index - 1]?.stack.group !== row.stack.group} now={row.stack.id === at} pending={said.has(row.stack.id) && row.line === null} onPick={onPick} onClear={onClear} />)}</ul>
+          </section>
+        );
+      })}
+      <More count={count} />
+    </div>
+  );
+}
+
+function Row({ row, group, now, pending, onPick, onClear }: { row: ExpectedStack; group: boolean; now: boolean; pending: boolean; onPick: (id: number) => void; onClear: (row: ExpectedStack) => void }) {
+  const differs = row.line !== null && row.line.found !== "as_expected" && row.line.delta !== "0";
+  return (
+    <>
+      {group && <li className="text-soft text-[12.5px] uppercase tracking-wide pt-2" aria-hidden="true">{row.stack.group}</li>}
+      <li data-now={now ? "" : undefined} className={`flex items-center gap-2 border-t border-zinc2 ${now ? "bg-rim2" : ""}`}>
+        <button type="button" aria-current={now} className="grow min-w-0 grid grid-cols-[minmax(0,1fr)_auto_92px] gap-2 items-center text-left py-1.5 px-1 phone:min-h-[44px]" onClick={() => onPick(row.stack.id)}>
+          <span className="truncate"><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-[12.5px]">{dayTab(row.stack)}</span></span>
+          <span className="text-soft text-[13.5px] whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
+          <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as said" : row.line.words) : pending ? "…" : ""}</span>
+        </button>
+        {row.line ? <Button look="plain" aria-label={`Take back what was said of ${row.stack.name}`} onClick={() => onClear(row)}>✕</Button> : <span className="w-[34px] shrink-0" />}
+      </li>
+    </>
+  );
+}
+
+function More({ count }: { count: Count }) {
+  const { note } = useActs();
+  if (count.unexpected.length === 0) return null;
+  return (
+    <section>
+      <h2>Found besides</h2>
+      <ul className="mt-1">
+        {count.unexpected.map((line) => (
+          <li key={line.id} className="flex items-center gap-2 border-t border-zinc2 py-1.5">
+            <span className="grow min-w-0"><b className="font-semibold">{line.words}</b> <span className="text-soft text-[13px]">{line.place}{line.printed_on ? "" : ", no date yet"}</span></span>
+            <Button look="plain" aria-label={`Take back ${line.words}`} onClick={() => void note(`/api/counts/${count.id}/clear`, { line_id: line.id }, "line taken back")}>✕</Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,62 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { placesQuery } from "../../api/queries";
+import type { Count, PutAway } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Button } from "../../kit/kit";
+import { Labels } from "../../label-line/Labels";
+import { putAwayFrom, type Corrections } from "../../label-line/model";
+import { OneHand } from "../../label-line/OneHand";
+import { readLine, usePreview } from "../../label-line/usePreview";
+import { isScan, readScan, type Known } from "../../scan/readScan";
+import { ScanButton } from "../../scan/ScanButton";
+import { LearnCode } from "../../scan/LearnCode";
+
+/** What stands here without being expected: a line of words, a scan, or a touch. A date can wait. */
+export function Unexpected({ count, place, onClose }: { count: Count; place: number; onClose: () => void }) {
+  const { note } = useActs();
+  const places = (useQuery(placesQuery).data ?? []).filter((one) => count.places.some((inner) => inner.id === one.id));
+  const [text, setText] = useState("");
+  const [corrections, setCorrections] = useState<Corrections>({});
+  const [nudge, setNudge] = useState("");
+  const [hand, setHand] = useState(false);
+  const [unknown, setUnknown] = useState<string | null>(null);
+  const preview = usePreview(isScan(text) ? "" : text);
+  const add = async (draft: PutAway) => {
+    setText("");
+    setCorrections({});
+    setNudge("");
+    await note(`/api/counts/${count.id}/lines`, { draft }, "found besides");
+  };
+  const scan = async (code: string) => {
+    const known: Known = await readScan(code);
+    if (known.unknown) return setUnknown(known.unknown);
+    if (!known.draft) return setNudge(known.words);
+    await add({ ...known.draft, place_id: place });
+  };
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim() === "") return;
+    if (isScan(text)) return scan(text.trim());
+    const fresh = preview.read === text && preview.draft ? preview : await readLine(text);
+    const here = fresh.draft?.place && places.some((one) => one.id === fresh.draft?.place?.id) ? {} : { place_id: place };
+    const body = fresh.draft && putAwayFrom(fresh.draft, { ...here, ...corrections });
+    if (!body) return setNudge("Answer the dashed labels first.");
+    await add(body);
+  };
+  return (
+    <form className="board p-3 grid gap-2" aria-label="Something that is not on the list" onSubmit={(event) => void submit(event)}>
+      <div className="flex items-center gap-2"><h2 className="grow">Not on the list</h2><Button look="plain" aria-label="Close" onClick={onClose}>✕</Button></div>
+      <input className="field !text-[16px] !border-2 !border-rim" data-unexpected aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => { setText(event.target.value); setNudge(""); }} />
+      {text.trim() !== "" && !isScan(text) && <div className="flex flex-wrap gap-2"><Labels preview={preview} corrections={{ place_id: place, ...corrections }} places={places} correct={(more) => setCorrections((now) => ({ ...now, ...more }))} /></div>}
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" look="main">Add it</Button>
+        <Button onClick={() => setHand(true)}>By touch, recent foods first</Button>
+        <ScanButton onScan={(code) => void scan(code)} />
+      </div>
+      {nudge && <p role="status" className="text-beet font-semibold">{nudge}</p>}
+      {hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={() => undefined} send={(body) => add(body)} />}
+      {unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void scan(unknown)} />}
+    </form>
+  );
+}

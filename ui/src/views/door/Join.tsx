@@ -1,0 +1,46 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState, type FormEvent } from "react";
+import { useNavigate } from "react-router";
+import { newKey, post, Problem } from "../../api/client";
+import { sessionQuery } from "../../api/queries";
+import type { Invitation } from "../../api/types";
+import { Button } from "../../kit/kit";
+import { Door } from "./Door";
+
+/** Behind a one-time link: choose a password and come in. The secret stays in the part of the address that is never sent. */
+export default function Join() {
+  const token = window.location.hash.slice(1);
+  const client = useQueryClient();
+  const go = useNavigate();
+  const [found, setFound] = useState<Invitation | null>(null);
+  const [trouble, setTrouble] = useState("");
+  useEffect(() => {
+    post<Invitation>("/api/join/look", { token }).then(setFound, (error: unknown) => setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again."));
+  }, [token]);
+  const submit = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const more = found?.email ? {} : { name: String(form.get("name")).trim(), email: String(form.get("email")).trim() };
+    try {
+      await post("/api/join", { token, password: form.get("password"), ...more }, newKey());
+      await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
+      void go("/", { replace: true });
+    } catch (error) {
+      setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again.");
+    }
+  };
+  return (
+    <Door title={found ? `Come in to ${found.household}` : "A link to come in"} note="Such a link works once.">
+      {found && (
+        <form className="grid gap-3" onSubmit={(event) => void submit(event)}>
+          <p>{found.email ? `Choose a new password for ${found.email}.` : `You are invited as ${found.role}.`}</p>
+          {!found.email && <label className="grid gap-1"><span className="font-semibold">Your name</span><input className="field" name="name" required maxLength={80} defaultValue={found.name} autoComplete="name" /></label>}
+          {!found.email && <label className="grid gap-1"><span className="font-semibold">E-mail address</span><input className="field" name="email" type="email" required maxLength={200} autoComplete="email" /></label>}
+          <label className="grid gap-1"><span className="font-semibold">Password, ten letters or more</span><input className="field" name="password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" /></label>
+          <Button type="submit" look="main">Come in</Button>
+        </form>
+      )}
+      {trouble && <p role="alert" className="text-beet font-semibold mt-3">{trouble}</p>}
+    </Door>
+  );
+}

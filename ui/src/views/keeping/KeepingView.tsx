@@ -1,0 +1,147 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import { foodsQuery, keepingQuery, shelfQuery } from "../../api/queries";
+import type { KeepingCell, KeepingPage } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { Figures } from "./Figures";
+import { OwnTime } from "./OwnTime";
+
+const PLACES: Record<string, string> = { cupboard: "Cupboard", cool_dark: "Cool and dark", fridge: "Fridge", freezer: "Freezer" };
+const SITUATIONS: Record<string, string> = {
+  bought_sealed: "as bought", opened: "opened", cut: "cut", cooked: "cooked", ripening: "unripe", ripe: "ripe", frozen_at_home: "frozen at home", bought_frozen: "bought frozen", thawed: "thawed",
+};
+
+/** How to keep each food. */
+export default function KeepingView() {
+  const [params, setParams] = useSearchParams();
+  const [find, setFind] = useState("");
+  const id = params.get("food");
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
+        <h1>Keeping</h1>
+        <input data-find className="field !w-[280px] phone:!w-full" aria-label="Find a food" placeholder="Find a food" value={find} onChange={(event) => setFind(event.target.value)} />
+        {id && <span className="text-soft">figures are planning aids; the pack and your food-safety authority come first</span>}
+      </div>
+      <div className="grid gap-4 wide:grid-cols-[250px_minmax(0,1fr)] items-start">
+        <Foods find={find} chosen={id} onPick={(food) => { setFind(""); setParams({ food: String(food) }); }} />
+        {id ? <Page id={Number(id)} /> : <Empty title="Which food?">Find one, or choose one that stands on the shelf. From any stack, its sheet leads here.</Empty>}
+      </div>
+    </>
+  );
+}
+
+function Foods({ find, chosen, onPick }: { find: string; chosen: string | null; onPick: (id: number) => void }) {
+  const shelf = useQuery(shelfQuery).data?.stacks ?? [];
+  const found = useQuery({ ...foodsQuery(find), enabled: find.trim() !== "" }).data ?? [];
+  const here = [...new Map(shelf.map((stack) => [stack.food_id, stack.food])).entries()].sort((a, b) => a[1].localeCompare(b[1]));
+  const list: [number, string][] = find.trim() === "" ? here : found.map((food) => [food.id, food.name]);
+  return (
+    <nav aria-label="Foods" className={`board p-2 wide:max-h-[calc(100dvh-130px)] overflow-y-auto ${chosen && find.trim() === "" ? "phone:hidden" : "phone:max-h-[60dvh]"}`}>
+      {list.length === 0 && <p className="text-soft p-2">{find.trim() === "" ? "Nothing is on the shelf yet." : "No food is called so."}</p>}
+      <ul>{list.map(([id, name]) => <li key={id}><button type="button" aria-current={chosen === String(id)} className={`w-full text-left px-2 py-1 rounded-md phone:min-h-[44px] hover:bg-rim2 ${chosen === String(id) ? "bg-rim2 font-semibold" : ""}`} onClick={() => onPick(id)}>{name}</button></li>)}</ul>
+    </nav>
+  );
+}
+
+function Page({ id }: { id: number }) {
+  const query = useQuery(keepingQuery(id));
+  return <Loaded query={query} what="Looking it up">{(page) => <Guide key={page.food_id} page={page} />}</Loaded>;
+}
+
+function Guide({ page }: { page: KeepingPage }) {
+  const keeper = useSession().person?.role === "keeper";
+  const [own, setOwn] = useState(false);
+  return (
+    <article className="grid gap-4 min-w-0">
+      <header>
+        <h2 className="!text-[24px]">{page.food}</h2>
+        <p className="text-soft">{page.aisle}; by “{page.school}”{page.no_opened_limit ? "; opening does not shorten its life" : page.opened_where ? `; once open: ${PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where}` : ""}</p>
+      </header>
+      <ul className="border-l-4 border-mustard pl-3 text-[14px]" aria-label="Cautions">{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
+      <Times page={page} />
+      <div className="grid gap-4 wide:grid-cols-2 items-start">
+        {page.methods.length > 0 && <Methods page={page} />}
+        <Board title="Throw it out when"><ul className="mt-2 list-disc pl-5">{page.signs.map((line) => <li key={line}>{line}</li>)}{page.signs.length === 0 && <li>it smells, looks or feels wrong</li>}</ul></Board>
+        <Board title="Freezing and thawing">
+          <p className="mt-2">{{ yes: "It freezes well.", no: "It is not for the freezer.", changed: "It freezes, but changes." }[page.freezes] ?? page.freezes} {page.freeze_note}</p>
+          {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">In the fridge a kilogram takes about {page.thaw_hours_per_kg} hours to thaw; a small pack a night.</p>}
+          <ul className="mt-2 grid gap-1 text-[14px]">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
+        </Board>
+        {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, every {care.every_days} days ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
+        <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
+        <Figures page={page} />
+      </div>
+      {own && <OwnTime page={page} onClose={() => setOwn(false)} />}
+    </article>
+  );
+}
+
+function Times({ page }: { page: KeepingPage }) {
+  return (
+    <div className="board p-3 overflow-x-auto" tabIndex={0} role="region" aria-label="How long it keeps">
+      <table className="w-full border-collapse text-[14px]">
+        <thead><tr><th scope="col" className="text-left p-2">How long it keeps</th>{Object.entries(PLACES).map(([key, name]) => <th key={key} scope="col" className="text-left p-2 min-w-[120px]">{name}</th>)}</tr></thead>
+        <tbody>
+          {page.table.map((line) => (
+            <tr key={line.situation} className="border-t border-zinc2 align-top">
+              <th scope="row" className="text-left p-2 font-semibold whitespace-nowrap">{SITUATIONS[line.situation] ?? line.situation}</th>
+              {line.places.map((cell) => <td key={cell.place} className="p-2"><Cell cell={cell} /></td>)}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Cell({ cell }: { cell: KeepingCell }) {
+  if (cell.days === null) return <span className={`text-[12.5px] ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
+  return (
+    <>
+      <b className="font-head text-[17px]">{cell.span}</b>{" "}
+      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : `counted ${cell.days}`}</span>
+      {cell.own_reason && <span className="block text-pea text-[12.5px] font-semibold">your own: {cell.own_reason}</span>}
+      {cell.advice && <span className="block text-soft text-[12.5px]">{cell.advice}</span>}
+    </>
+  );
+}
+
+function Methods({ page }: { page: KeepingPage }) {
+  const longest = Math.max(...page.methods.map((one) => one.high));
+  return (
+    <Board title="Ways of storing, compared">
+      <ul className="mt-2 grid gap-2">
+        {page.methods.map((one) => (
+          <li key={one.place + one.state + one.storage}>
+            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? " (your own time)" : ""}</b><span className="whitespace-nowrap">{one.low} to {one.high} days</span></div>
+            <div className="h-[7px] bg-zinc2 rounded-full overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${(one.high / longest) * 100}%` }} /></div>
+            <div className="text-soft text-[13px]">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
+
+function Own({ page, keeper, onNew }: { page: KeepingPage; keeper: boolean; onNew: () => void }) {
+  const { act } = useActs();
+  return (
+    <Board title="Your own times" note="With a reason, and never past a safety rule">
+      <ul className="mt-2 grid gap-2">
+        {page.own.map((rule) => (
+          <li key={rule.id} className="flex items-center gap-2 border-t border-zinc2 pt-2">
+            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{rule.low} to {rule.high} days</b><span className="block text-soft text-[13px]">{rule.reason}</span></span>
+            {keeper && <Button onClick={() => void act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, "back to the guide")}>Back to the guide</Button>}
+          </li>
+        ))}
+        {page.own.length === 0 && <li className="text-soft">None: the guide counts.</li>}
+      </ul>
+      {keeper ? <Button className="mt-3" onClick={onNew}>An own time</Button> : <p className="text-soft text-[13.5px] mt-2">A keeper can set one.</p>}
+    </Board>
+  );
+}

@@ -1,0 +1,76 @@
+import { useQuery } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
+import { gridsQuery, placesQuery, shelfQuery } from "../../api/queries";
+import type { Place, Stack } from "../../api/types";
+import { Board, Button } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { dayTab, plural } from "../../kit/words";
+
+/** Labels for many stacks at once: which, on which sheet, how many, from which cell on. */
+export default function LabelsView() {
+  const shelf = useQuery(shelfQuery);
+  const places = useQuery(placesQuery).data ?? [];
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-6 mb-3"><h1>Labels</h1><span className="text-soft">name, amount, dates, place, directions, and a square code that opens the stack</span></div>
+      <Loaded query={shelf} what="Looking along the shelf">{(data) => <Chooser stacks={data.stacks} places={places} />}</Loaded>
+    </>
+  );
+}
+
+function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
+  const [params] = useSearchParams();
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(() => new Set((params.get("stacks") ?? "").split(",").map(Number).filter((id) => id > 0)));
+  const [find, setFind] = useState("");
+  const [place, setPlace] = useState("");
+  const shown = useMemo(() => stacks.filter((stack) => stack.name.toLowerCase().includes(find.toLowerCase()) && (place === "" || String(stack.place_id) === place)), [stacks, find, place]);
+  const toggle = (ids: number[], on: boolean) => setChosen((now) => new Set(on ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id))));
+  return (
+    <div className="grid gap-4 wide:grid-cols-[minmax(0,1fr)_340px] items-start">
+      <Board title={`${plural(chosen.size, "stack")} chosen`} className="phone:order-2">
+        <div className="flex flex-wrap gap-2 mt-2">
+          <input data-find className="field !w-[200px]" aria-label="Find a stack" placeholder="Find" value={find} onChange={(event) => setFind(event.target.value)} />
+          <select className="field !w-auto" aria-label="Place" value={place} onChange={(event) => setPlace(event.target.value)}><option value="">Every place</option>{places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
+          <Button onClick={() => toggle(shown.map((stack) => stack.id), true)}>Choose these {shown.length}</Button>
+          {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>Choose none</Button>}
+        </div>
+        <ul className="mt-2 max-h-[62dvh] overflow-y-auto" tabIndex={0} aria-label="Stacks">
+          {shown.map((stack) => (
+            <li key={stack.id} className="border-t border-zinc2">
+              <label className="flex items-center gap-3 py-1 phone:min-h-[44px]">
+                <input type="checkbox" className="size-5" checked={chosen.has(stack.id)} onChange={(event) => toggle([stack.id], event.target.checked)} />
+                <span className="grow truncate">{stack.name}</span><span className="text-soft text-[13px] whitespace-nowrap">{stack.amount}, {dayTab(stack)}</span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </Board>
+      <Sheets ids={[...chosen]} />
+    </div>
+  );
+}
+
+function Sheets({ ids }: { ids: number[] }) {
+  const grids = useQuery(gridsQuery).data ?? [];
+  const [key, setKey] = useState("3x8");
+  const [copies, setCopies] = useState(1);
+  const [skip, setSkip] = useState(0);
+  const grid = grids.find((one) => one.key === key);
+  const cells = ids.length * copies + skip;
+  const href = `/api/labels/sheet.pdf?stacks=${ids.join(",")}&grid=${key}&copies=${copies}&skip=${skip}`;
+  return (
+    <Board title="Print" className="phone:order-1">
+      <div className="grid gap-3 mt-2">
+        <label className="grid gap-1"><span className="font-semibold">Sheet</span><select className="field" value={key} onChange={(event) => setKey(event.target.value)}>{grids.map((one) => <option key={one.key} value={one.key}>{one.name}</option>)}</select></label>
+        <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span>Of each, how many</span><input className="field" type="number" min={1} max={200} value={copies} onChange={(event) => setCopies(Math.max(1, Number(event.target.value)))} /></label>
+        {key !== "roll" && <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span>Cells already used on the first sheet</span><input className="field" type="number" min={0} max={(grid?.per_page ?? 1) - 1} value={skip} onChange={(event) => setSkip(Math.max(0, Number(event.target.value)))} /></label>}
+        {ids.length === 0 ? <p className="text-soft">Choose stacks first.</p> : <>
+          <p className="text-soft">{plural(ids.length * copies, "label")}, {plural(Math.ceil(cells / (grid?.per_page ?? 1)), key === "roll" ? "piece" : "sheet")}</p>
+          <a className="btn" data-look="main" href={href} target="_blank" rel="noreferrer">Open the PDF</a>
+          {ids.length === 1 && <a className="btn" href={`/api/labels/label.png?stacks=${ids[0]}`} target="_blank" rel="noreferrer">As a picture (PNG)</a>}
+        </>}
+      </div>
+    </Board>
+  );
+}

@@ -1,0 +1,63 @@
+import { useState, type FormEvent } from "react";
+import type { DoorDone, PeoplePage } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Board, Button } from "../../kit/kit";
+
+/** Who may sign in, and invitations by one-time link. */
+export function Members({ page }: { page: PeoplePage }) {
+  const { act } = useActs();
+  return (
+    <Board title="Who may sign in">
+      <ul className="mt-2">
+        {page.members.map((member) => (
+          <li key={member.account_id} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
+            <span className="grow min-w-0"><b>{member.name}</b>{member.you ? " (you)" : ""}<span className="block text-soft text-[13.5px]">{member.email}</span></span>
+            <select className="field !w-auto" aria-label={`Role of ${member.name}`} value={member.role} onChange={(event) => void act(`/api/members/${member.account_id}/role`, { role: event.target.value }, `role of ${member.name}`)}>
+              <option value="keeper">keeper</option><option value="helper">helper</option>
+            </select>
+            {!member.you && <Button look="plain" aria-label={`${member.name} may not sign in any more`} onClick={() => void act(`/api/members/${member.account_id}/role`, { role: null }, `let ${member.name} go`)}>✕</Button>}
+          </li>
+        ))}
+        {page.invitations.map((one) => (
+          <li key={one.id} className="flex items-center gap-2 border-t border-zinc2 py-2">
+            <span className="grow"><b>{one.name}</b> <span className="text-soft">invited as {one.role}, until {new Date(one.expires_at).toLocaleDateString("en-GB", { day: "numeric", month: "short" })}</span></span>
+            <Button onClick={() => void act(`/api/members/${one.id}/revoke`, {}, `invitation of ${one.name}`)}>Take back</Button>
+          </li>
+        ))}
+      </ul>
+      <Invite />
+    </Board>
+  );
+}
+
+function Invite() {
+  const { act } = useActs();
+  const [link, setLink] = useState("");
+  const submit = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const done = await act<DoorDone>("/api/members/invite", { name: String(form.get("name")).trim(), role: form.get("role") }, "invite");
+    if (done?.path) setLink(window.location.origin + done.path);
+  };
+  return (
+    <>
+      <form className="flex flex-wrap gap-2 items-end mt-3" onSubmit={(event) => void submit(event)}>
+        <label className="grid gap-1 grow"><span className="font-semibold">Invite</span><input className="field" name="name" required maxLength={80} placeholder="Name" /></label>
+        <select className="field !w-auto" name="role" aria-label="As what"><option value="helper">as helper</option><option value="keeper">as keeper</option></select>
+        <Button type="submit">Make a link</Button>
+      </form>
+      {link && <Secret link={link} words="Give this link to them alone. It works once, and is shown only now." />}
+    </>
+  );
+}
+
+/** An address that is shown this one time. */
+export function Secret({ link, words }: { link: string; words: string }) {
+  const [copied, setCopied] = useState(false);
+  return (
+    <div className="mt-3 border-l-4 border-mustard pl-3" role="status">
+      <p className="text-[13.5px]">{words}</p>
+      <div className="flex gap-2 mt-1"><input className="field" readOnly value={link} aria-label="The link" onFocus={(event) => event.target.select()} /><Button onClick={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>{copied ? "Copied" : "Copy"}</Button></div>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { bringQuery } from "../../api/queries";
+import type { BringItem } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { dayWords } from "../../kit/words";
+
+/** What to carry from backstock to the working shelf, oldest first, one touch each. */
+export default function BringForward() {
+  const query = useQuery(bringQuery);
+  return (
+    <div className="max-w-[900px]">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
+        <h1>Bring forward</h1>
+        <span className="text-soft">what the working shelf lacks and the backstock has, oldest first</span>
+        <Button className="no-print ml-auto phone:ml-0" onClick={() => window.print()}>Print the list</Button>
+      </div>
+      <Loaded query={query} what="Holding the shelf against the backstock">
+        {(items) => items.length === 0 ? (
+          <Empty title="Nothing to bring">Every food that is used has its working amount at hand. How much that is can be set for each food under <Link className="underline text-rim font-semibold" to="/keeping">Keeping</Link>.</Empty>
+        ) : <Board title={`${items.length} to bring`}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}
+      </Loaded>
+    </div>
+  );
+}
+
+function Item({ item }: { item: BringItem }) {
+  const { act } = useActs();
+  const { today } = useSession();
+  return (
+    <li className="border-t border-zinc2 py-3 grid gap-1">
+      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-[13.5px]" title={item.steps.join(" ")}>{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span></div>
+      {item.picks.map((pick) => (
+        <div key={pick.lot_id} className="flex items-center gap-3">
+          <span className="inline-block w-5 h-5 border-2 border-edge rounded-sm print:inline-block hidden" aria-hidden="true" />
+          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}</span>
+          {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => void act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
+        </div>
+      ))}
+    </li>
+  );
+}

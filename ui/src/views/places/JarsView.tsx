@@ -1,0 +1,117 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { get, Problem } from "../../api/client";
+import { foodsQuery, jarsQuery, placesQuery, shelfQuery } from "../../api/queries";
+import type { Container } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Board, Button } from "../../kit/kit";
+import { Sheet } from "../../kit/Sheet";
+import { Loaded } from "../../kit/state";
+
+const KINDS: [string, string][] = [["jar", "jar"], ["tub", "tub"], ["box", "box"], ["bottle", "bottle"], ["bag", "bag"]];
+const SHAPES: [string, string][] = [["straight", "straight sides"], ["shouldered", "with shoulders"]];
+
+/** Jars, tubs and boxes by size; how many stand empty; how much goes into one. */
+export default function JarsView() {
+  const query = useQuery(jarsQuery);
+  const [sheet, setSheet] = useState<Container | "new" | null>(null);
+  return (
+    <div className="max-w-[900px]">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3"><h1>Jars and boxes</h1><span className="text-soft">counted by size; the empty ones stay out of the way</span><Button className="ml-auto phone:ml-0" onClick={() => setSheet("new")}>New size</Button></div>
+      <Loaded query={query} what="Counting the jars">
+        {(jars) => (
+          <Board title={jars.length === 0 ? "No jar yet" : `${jars.reduce((sum, jar) => sum + jar.empty, 0)} stand empty`}>
+            {jars.length === 0 && <p className="text-soft mt-2">Say once which sizes you have and how many: the app counts what is in use.</p>}
+            <ul className="mt-2 grid gap-1">
+              {jars.map((jar) => (
+                <li key={jar.id} className="flex flex-wrap items-center gap-3 border-t border-zinc2 py-2">
+                  <span className="grow"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} ml{jar.tare_g ? `, ${jar.tare_g} g empty` : ""}{jar.place ? `, kept in ${jar.place}` : ""}</span></span>
+                  <span className="whitespace-nowrap"><b className="font-head text-[19px]">{jar.empty}</b> <span className="text-soft">of {jar.owned} empty</span></span>
+                  <Button onClick={() => setSheet(jar)}>Change or fill</Button>
+                </li>
+              ))}
+            </ul>
+          </Board>
+        )}
+      </Loaded>
+      {sheet && <JarSheet key={sheet === "new" ? "new" : sheet.version} jar={sheet === "new" ? null : sheet} onClose={() => setSheet(null)} />}
+    </div>
+  );
+}
+
+function JarSheet({ jar, onClose }: { jar: Container | null; onClose: () => void }) {
+  const { act } = useActs();
+  const places = useQuery(placesQuery).data ?? [];
+  const submit = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const read = (name: string) => String(form.get(name) ?? "").trim().replace(",", ".");
+    const all: Record<string, unknown> = { name: read("name"), kind: read("kind"), shape: read("shape"), capacity_ml: Number(read("capacity_ml")), owned: Number(read("owned")), tare_g: read("tare_g"), full_at: read("full_at"), place_id: Number(read("place_id")) };
+    const body = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== "" && value !== 0));
+    const done = await act(jar ? `/api/containers/${jar.id}/change` : "/api/containers", jar ? { version: jar.version, ...body } : body, String(body.name));
+    if (done) onClose();
+  };
+  const field = (name: keyof Container, label: string, more: Record<string, unknown> = {}) => <label className="grid gap-1"><span className="font-semibold">{label}</span><input className="field" name={name} defaultValue={jar?.[name] ?? ""} {...more} /></label>;
+  return (
+    <Sheet open onClose={onClose} title={jar?.name ?? "A size of jar or box"}>
+      {jar && <FillIt jar={jar} />}
+      <form className="grid gap-3 mt-3" onSubmit={(event) => void submit(event)}>
+        {field("name", "Name", { required: true, maxLength: 80, placeholder: "Swing-top jar 1 l" })}
+        <div className="grid grid-cols-2 gap-3">
+          <Pick name="kind" label="Kind" value={jar?.kind ?? "jar"} options={KINDS} />
+          <Pick name="shape" label="Shape" value={jar?.shape ?? "straight"} options={SHAPES} />
+          {field("capacity_ml", "Holds, ml", { type: "number", min: 1, max: 200000, required: true })}
+          {field("owned", "How many there are", { type: "number", min: 1, max: 10000, required: true, defaultValue: jar?.owned ?? 1 })}
+          {field("tare_g", "Weighs empty, g", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
+          {field("full_at", "Full mark, in g or ml", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
+        </div>
+        <Pick name="place_id" label="Stands in" value={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
+        <Button type="submit" look="main">{jar ? "Keep it so" : "Note it"}</Button>
+        <p className="text-soft text-[13.5px]">A tub with a full mark raises a task when it gets there.</p>
+      </form>
+    </Sheet>
+  );
+}
+
+function Pick({ name, label, value, options }: { name: string; label: string; value: string; options: [string, string][] }) {
+  return <label className="grid gap-1"><span className="font-semibold">{label}</span><select className="field" name={name} defaultValue={value}>{options.map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select></label>;
+}
+
+interface Filling {
+  amount: string;
+  short: string | null;
+  steps: string[];
+  picks: { lot_id: number; words: string; place: string }[];
+}
+
+/** How much of a food goes in, and from which stack. */
+function FillIt({ jar }: { jar: Container }) {
+  const shelf = useQuery(shelfQuery).data?.stacks ?? [];
+  const foods = useQuery(foodsQuery("")).data ?? [];
+  const [answer, setAnswer] = useState<Filling | string | null>(null);
+  const here = [...new Set(shelf.map((stack) => stack.food_id))].map((id) => foods.find((food) => food.id === id)).filter((food) => food !== undefined);
+  const ask = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    try {
+      setAnswer(await get<Filling>(`/api/containers/${jar.id}/fill?food_id=${String(form.get("food"))}${form.get("freezing") === "on" ? "&freezing=yes" : ""}`));
+    } catch (error) {
+      setAnswer(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again.");
+    }
+  };
+  return (
+    <form className="board p-3 grid gap-2 mt-3" onSubmit={(event) => void ask(event)}>
+      <h3>How much goes in?</h3>
+      <select className="field" name="food" aria-label="Of which food">{here.sort((a, b) => a.name.localeCompare(b.name)).map((food) => <option key={food.id} value={food.id}>{food.name}</option>)}</select>
+      <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="freezing" className="size-5" /> for the freezer: leave headspace</label>
+      <Button type="submit">Work it out</Button>
+      <div role="status">
+        {typeof answer === "string" ? <p className="text-beet font-semibold">{answer}</p> : answer && (
+          <><p><b className="font-head text-[19px]">{answer.amount}</b>{answer.short ? `, ${answer.short} of it is not there` : ""}</p>
+            <ul className="text-[14px]">{answer.picks.map((pick) => <li key={pick.lot_id}>{pick.words} from {pick.place}</li>)}</ul>
+            <ul className="text-soft text-[13.5px]">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>
+        )}
+      </div>
+    </form>
+  );
+}

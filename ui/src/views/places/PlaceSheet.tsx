@@ -1,0 +1,87 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState, type ChangeEvent } from "react";
+import { Link, useNavigate } from "react-router";
+import { placeQuery } from "../../api/queries";
+import type { Place, PlaceDetail } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Button, StackChip } from "../../kit/kit";
+import { Sheet } from "../../kit/Sheet";
+import { Loaded } from "../../kit/state";
+import { plural } from "../../kit/words";
+import { BoxFit } from "./BoxFit";
+import { EditPlace } from "./EditPlace";
+
+/** One place: its picture, the room left, what stands wrong there, what fits. */
+export function PlaceSheet({ id, places, onClose }: { id: number; places: Place[]; onClose: () => void }) {
+  const query = useQuery(placeQuery(id));
+  return <Sheet open onClose={onClose} title={query.data?.place.name ?? "Place"}><Loaded query={query} what="Fetching the place">{(detail) => <Body key={detail.place.version} detail={detail} places={places} onClose={onClose} />}</Loaded></Sheet>;
+}
+
+function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[]; onClose: () => void }) {
+  const { act } = useActs();
+  const keeper = useSession().person?.role === "keeper";
+  const [panel, setPanel] = useState<"edit" | "fit" | null>(null);
+  const place = detail.place;
+  return (
+    <div className="grid gap-4 mt-2">
+      {place.note && <p>{place.note}</p>}
+      <Photo place={place} />
+      {detail.room_left && <section><h3>{detail.room_left.litres} of {detail.room_left.of} litres are free</h3><ul className="text-soft text-[13.5px]">{detail.room_left.steps.map((step) => <li key={step}>{step}</li>)}</ul></section>}
+      <div className="flex flex-wrap gap-2">
+        <Link className="btn" to={`/shelf?place=${place.id}`}>See its stacks</Link>
+        {keeper && <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>Change it</Button>}
+        <Button aria-expanded={panel === "fit"} onClick={() => setPanel(panel === "fit" ? null : "fit")}>Will a box fit?</Button>
+        {keeper && place.stacks === 0 && <Button look="grave" onClick={() => void act(`/api/places/${place.id}/remove`, {}, `take ${place.name} away`).then((done) => done && onClose())}>Take it away</Button>}
+      </div>
+      {panel === "edit" && <EditPlace place={place} places={places} onDone={() => setPanel(null)} />}
+      {panel === "fit" && <BoxFit place={place} />}
+      <Wrong detail={detail} />
+      <AtRisk detail={detail} />
+    </div>
+  );
+}
+
+function Photo({ place }: { place: Place }) {
+  const { act, say } = useActs();
+  const take = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = "";
+    if (!file) return;
+    if (file.size > 3_000_000) return say({ text: "The picture is larger than 3 MB. Take a smaller one." });
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    let text = "";
+    for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
+    await act(`/api/places/${place.id}/photo`, { content: btoa(text) }, `picture of ${place.name}`);
+  };
+  return (
+    <figure>
+      {place.photo && <img src={`/api/places/${place.id}/photo?v=${place.version}`} alt={`What ${place.name} looks like`} className="w-full max-h-[260px] object-cover rounded-xl" />}
+      <label className="btn mt-2 cursor-pointer focus-within:outline focus-within:outline-3">{place.photo ? "A new picture" : "Take a picture, to look at in the shop"}<input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" className="sr-only" onChange={(event) => void take(event)} /></label>
+    </figure>
+  );
+}
+
+function Wrong({ detail }: { detail: PlaceDetail }) {
+  if (detail.warnings.length === 0) return null;
+  return (
+    <section>
+      <h3>Wrong here</h3>
+      <ul className="grid gap-2 mt-2">
+        {detail.warnings.map((one) => <li key={one.kind + one.stack.id} className="border-l-4 border-beet pl-3"><Link className="font-semibold underline" to={`/shelf?stack=${one.stack.id}`}>{one.stack.name}</Link><div className="text-[14px]">{one.text}</div></li>)}
+      </ul>
+    </section>
+  );
+}
+
+function AtRisk({ detail }: { detail: PlaceDetail }) {
+  const [open, setOpen] = useState(false);
+  const go = useNavigate();
+  if (detail.at_risk.length === 0) return null;
+  return (
+    <section>
+      <Button look="plain" className="!px-0" aria-expanded={open} onClick={() => setOpen(!open)}>{plural(detail.at_risk.length, "pack")} in paper, card or thin plastic that pests could reach</Button>
+      {open && <ul className="grid grid-cols-2 gap-2 mt-2">{detail.at_risk.map((stack) => <li key={stack.id}><StackChip stack={stack} place={detail.place.name} onPick={() => void go(`/shelf?stack=${stack.id}`)} /></li>)}</ul>}
+    </section>
+  );
+}

@@ -1,0 +1,43 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { get } from "../../api/client";
+import { foodsQuery } from "../../api/queries";
+import type { RecallRow } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Board, Button } from "../../kit/kit";
+import { plural } from "../../kit/words";
+
+/** A recall came: which stacks does it mean? By food, by the lot that is printed on them, or both. */
+export default function RecallView() {
+  const [rows, setRows] = useState<RecallRow[] | null>(null);
+  const [find, setFind] = useState("");
+  const [food, setFood] = useState("");
+  const foods = useQuery(foodsQuery(find)).data ?? [];
+  const { act } = useActs();
+  const search = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const lot = String(new FormData(event.currentTarget).get("lot")).trim();
+    const query = new URLSearchParams({ ...(food ? { food_id: food } : {}), ...(lot ? { lot } : {}) });
+    setRows((await get<{ stacks: RecallRow[] }>(`/api/recall?${query.toString()}`)).stacks);
+  };
+  const apart = async () => {
+    if (await act("/api/recall", { lot_ids: (rows ?? []).map((row) => row.stack.id), reason: "recall" }, "recall")) setRows(null);
+  };
+  return (
+    <div className="max-w-[760px] grid gap-4">
+      <div><h1>Recall</h1><p className="text-soft">A maker calls something back: find it by food, by the lot printed on the pack, or both, and set it apart at one touch.</p></div>
+      <form className="board p-3 grid gap-3" onSubmit={(event) => void search(event)}>
+        <label className="grid gap-1"><span className="font-semibold">Food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} placeholder="Find a food" /></label>
+        <select className="field" aria-label="Which food" value={food} onChange={(event) => setFood(event.target.value)}><option value="">any food</option>{foods.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
+        <label className="grid gap-1"><span className="font-semibold">Lot, or a part of it</span><input className="field" name="lot" maxLength={60} placeholder="L7-B" /></label>
+        <Button type="submit" look="main">Find what it means</Button>
+      </form>
+      {rows && (
+        <Board tone="beet" title={rows.length === 0 ? "Nothing here is meant" : `${plural(rows.length, "stack")} may be meant`}>
+          <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">in {row.place}{row.lot_text ? `, lot ${row.lot_text}` : ", no lot noted"}</span></li>)}</ul>
+          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => void apart()}>Set all apart as not to eat</Button>}
+        </Board>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+import { useQuery } from "@tanstack/react-query";
+import { post, Problem } from "../../api/client";
+import type { Foresight } from "../../api/types";
+import { useSession } from "../../app/session";
+import { dayWords } from "../../kit/words";
+
+/** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */
+export function Effect({ id, act, input }: { id: number; act: string; input: Record<string, unknown> }) {
+  const { today } = useSession();
+  const query = useQuery({
+    queryKey: ["house", "foresee", id, act, JSON.stringify(input)], queryFn: () => post<Foresight>(`/api/stacks/${id}/foresee`, { act, input }), retry: false, placeholderData: (before) => before, gcTime: 5000,
+  });
+  if (query.error instanceof Problem) return <p role="status" className="text-beet font-semibold text-[14px]">{query.error.message} {query.error.document.remedy}</p>;
+  if (!query.data) return <p role="status" className="text-soft text-[14px]">Working out the date …</p>;
+  return (
+    <ul role="status" aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3 text-[14px]">
+      {query.data.stacks.map((stack, index) => (
+        <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
+          <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{stack.state === "stop" ? "not to eat" : stack.usable_until ? `good until ${dayWords(stack.usable_until, today)}` : "no date"}</b>
+          {stack.warnings.map((line) => <span key={line} className="block text-beet font-semibold">{line}</span>)}
+        </li>
+      ))}
+      {query.data.stacks.length === 0 && <li>Nothing of it is left then.</li>}
+    </ul>
+  );
+}

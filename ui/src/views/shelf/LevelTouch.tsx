@@ -1,0 +1,23 @@
+import { DropdownMenu } from "radix-ui";
+import type { Stack } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Notches } from "../../kit/kit";
+import { LEVELS } from "./LevelAct";
+
+const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2 items-center phone:min-h-[44px]";
+
+/** What is kept by level is set by a touch, from any list. */
+export function LevelTouch({ stack, className = "" }: { stack: Stack; className?: string }) {
+  const { act } = useActs();
+  if (!stack.level) return null;
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger aria-label={`${stack.name}: ${stack.level}. Set the level`} className={`inline-flex items-center justify-center min-w-[44px] min-h-[24px] rounded-md bg-board ${className}`}><Notches level={stack.level} /></DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content sideOffset={4} className="z-50 bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[140px] shadow-lg">
+          {LEVELS.map((level) => <DropdownMenu.Item key={level} className={item} onSelect={() => void act(`/api/stacks/${stack.id}/level`, { level }, `${stack.name}: ${level}`)}><Notches level={level} />{level}</DropdownMenu.Item>)}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

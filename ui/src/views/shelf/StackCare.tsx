@@ -1,0 +1,55 @@
+import { useState, type FormEvent } from "react";
+import type { StackDetail } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Button } from "../../kit/kit";
+import { addDays, dayWords } from "../../kit/words";
+
+/** What has to be done for a stack, once or again and again. */
+export function StackCare({ detail }: { detail: StackDetail }) {
+  const { act } = useActs();
+  const { today } = useSession();
+  const [open, setOpen] = useState(false);
+  if (Number(detail.stack.on_hand) === 0) return null;
+  return (
+    <section aria-label="Care">
+      <div className="flex items-center gap-2"><h3 className="grow">Care</h3><Button look="plain" aria-expanded={open} onClick={() => setOpen(!open)}>Something to do</Button></div>
+      <ul>
+        {detail.care.filter((row) => row.next_on !== null).map((row) => (
+          <li key={row.id} className="flex items-center gap-2 border-b border-zinc2 py-1.5 text-[14px]">
+            <span className="grow">{row.title}<span className="block text-soft text-[13px]">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, every ${row.every_days} days` : row.every_months ? `, every ${row.every_months} months` : ""}{row.holds_days ? `; its date holds ${row.holds_days} days` : ""}</span></span>
+            <Button onClick={() => void act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
+            <Button look="plain" aria-label={`No more: ${row.title}`} onClick={() => void act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
+          </li>
+        ))}
+      </ul>
+      {open && <NewCare target={{ lot_id: detail.stack.id }} today={today} onDone={() => setOpen(false)} holds />}
+    </section>
+  );
+}
+
+/** Care, a check or a follow-up. */
+export function NewCare({ target, today, onDone, holds = false }: { target: Record<string, number>; today: string; onDone: () => void; holds?: boolean }) {
+  const { act } = useActs();
+  const submit = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const every = String(form.get("every") ?? "");
+    const held = Number(form.get("holds_days") ?? 0);
+    const rhythm = every === "" ? {} : every.startsWith("m") ? { every_months: Number(every.slice(1)) } : { every_days: Number(every) };
+    const body = { title: String(form.get("title")).trim(), first_on: form.get("first_on"), ...rhythm, ...(held > 0 ? { holds_days: held } : {}), ...target };
+    if (await act("/api/care", body, body.title)) onDone();
+  };
+  return (
+    <form className="board p-3 grid gap-2 mt-2" onSubmit={(event) => void submit(event)}>
+      <label className="grid gap-1"><span className="font-semibold">What</span><input className="field" name="title" required maxLength={160} list="care-words" placeholder="Refresh the water" /></label>
+      <datalist id="care-words">{["Refresh the water", "Turn the jars", "Check for sprouting", "Tighten the lids", "Check the box"].map((words) => <option key={words} value={words} />)}</datalist>
+      <div className="grid grid-cols-2 gap-3">
+        <label className="grid gap-1"><span className="font-semibold">First on</span><input className="field" type="date" name="first_on" required defaultValue={addDays(today, 1)} /></label>
+        <label className="grid gap-1"><span className="font-semibold">Then</span><select className="field" name="every"><option value="">never again</option><option value="2">every 2 days</option><option value="7">every week</option><option value="14">every fortnight</option><option value="30">every 30 days</option><option value="m6">half-yearly</option><option value="m12">yearly</option></select></label>
+      </div>
+      {holds && <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span className="text-[14px]">Without it, it keeps only … days (empty: the date does not depend on it)</span><input className="field" type="number" name="holds_days" min={1} max={3650} /></label>}
+      <Button type="submit" look="main">Remember it</Button>
+    </form>
+  );
+}
