@@ -100,7 +100,7 @@ module NutShelf
         stacks = @within.call { |house| house.lots.standing_in([place("Cellar rack")]).limit(9).all }.reject { |row| row[:level] }
         stacks.each_with_index do |row, index|
           pack = (row[:pack_amount] || 1).to_r
-          less = index == 3 && row[:on_hand].to_r > pack ? { found: "amount", amount: Core::Decimal.print(row[:on_hand].to_r - pack) } : { found: "as_expected" }
+          less = index == 4 && row[:on_hand].to_r > pack ? { found: "amount", amount: Core::Decimal.print(row[:on_hand].to_r - pack) } : { found: "as_expected" }
           act(:EnterLine, "tomas", count_id: count, lot_id: row[:id], **less)
         end
       end

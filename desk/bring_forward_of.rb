@@ -27,7 +27,7 @@ module NutShelf
 
       # @return [Array<Item>] foods that need something brought, the emptiest first
       def items
-        pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| one.stock.set_apart }) }.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
+        pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| one.stock.set_apart || pantry_of.lot(one.stock.id)[:frozen] }) }.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
       end
 
       # A pick in the stack's own units, whole packs.
@@ -38,7 +38,8 @@ module NutShelf
 
       def item(key, holdings)
         working, back = holdings.partition { |one| one.stock.working }
-        return if back.empty?
+        # What lives in the cold or keeps best in the cellar stays there until it is cooked.
+        return if back.empty? || !pantry_of.foods.fetch(key).shelf_stable?
 
         food_id = pantry_of.food_id(key)
         amount, own, rate = wanted(food_id, holdings, back)

@@ -2,10 +2,11 @@
 
 module NutShelf
   module Exchange
-    # Sheets of sticky labels in common grids, and a roll. All sizes in millimetres. Frozen.
-    LabelGrid = Struct.new(:key, :name, :columns, :rows, :width, :height, :left, :top, :gap_x, :gap_y, :page, keyword_init: true) do
+    # Sheets of sticky labels in common grids, and a roll. All sizes in millimetres. `padding` is what stays white
+    # inside each cell: more where cells reach the paper's edge, which few printers can ink. Frozen.
+    LabelGrid = Struct.new(:key, :name, :columns, :rows, :width, :height, :left, :top, :gap_x, :gap_y, :page, :padding, keyword_init: true) do
       def initialize(**facts)
-        super
+        super(padding: 2.0, **facts)
         freeze
       end
 
@@ -21,7 +22,7 @@ module NutShelf
 
     LabelGrid::A4 = [210.0, 297.0].freeze
     LabelGrid::ALL = [
-      LabelGrid.new(key: "3x8", name: "24 on a sheet, 70 x 37 mm", columns: 3, rows: 8, width: 70.0, height: 37.0, left: 0.0, top: 0.5, gap_x: 0.0, gap_y: 0.0, page: LabelGrid::A4),
+      LabelGrid.new(key: "3x8", name: "24 on a sheet, 70 x 37 mm", columns: 3, rows: 8, width: 70.0, height: 37.0, left: 0.0, top: 0.5, gap_x: 0.0, gap_y: 0.0, page: LabelGrid::A4, padding: 4.5),
       LabelGrid.new(key: "2x7", name: "14 on a sheet, 99.1 x 38.1 mm", columns: 2, rows: 7, width: 99.1, height: 38.1, left: 4.65, top: 15.15, gap_x: 2.5, gap_y: 0.0, page: LabelGrid::A4),
       LabelGrid.new(key: "2x4", name: "8 on a sheet, 99.1 x 67.7 mm", columns: 2, rows: 4, width: 99.1, height: 67.7, left: 4.65, top: 13.1, gap_x: 2.5, gap_y: 0.0, page: LabelGrid::A4),
       LabelGrid.new(key: "4x10", name: "40 on a sheet, 48.5 x 25.4 mm", columns: 4, rows: 10, width: 48.5, height: 25.4, left: 8.0, top: 21.5, gap_x: 0.0, gap_y: 0.0, page: LabelGrid::A4),

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 require "prawn"
-require "rqrcode"
 require_relative "label_grid"
+require_relative "square_code"
 
 module NutShelf
   module Exchange
@@ -19,13 +19,15 @@ module NutShelf
 
       FONTS = File.expand_path("../data/fonts", __dir__)
       MM = 72 / 25.4
-      PADDING = 1.8
+      # White modules around a square code; the paper beside it does the rest.
+      QUIET = 2
 
       # @param grid [LabelGrid]
       # @param skip [Integer] cells of the first sheet that are used up already
       def initialize(grid, skip: 0)
         @grid = grid
         @skip = skip % grid.per_page
+        @codes = {}
       end
 
       # @param labels [Array<Label>]
@@ -52,7 +54,7 @@ module NutShelf
         page, cell = index.divmod(@grid.per_page)
         pdf.start_new_page while pdf.page_count <= page
         left, top = @grid.origin(cell)
-        pdf.bounding_box([(left + PADDING) * MM, (@grid.page[1] - top - PADDING) * MM], width: (@grid.width - (2 * PADDING)) * MM, height: (@grid.height - (2 * PADDING)) * MM) { write(pdf, label) }
+        pdf.bounding_box([(left + @grid.padding) * MM, (@grid.page[1] - top - @grid.padding) * MM], width: (@grid.width - (2 * @grid.padding)) * MM, height: (@grid.height - (2 * @grid.padding)) * MM) { write(pdf, label) }
       end
 
       def write(pdf, label)
@@ -77,13 +79,19 @@ module NutShelf
       def clean(text) = text.to_s.tr("−", "-").gsub(/[^\u0020-\u024F\u2010-\u2027\n€]/, "?")
 
       def square(pdf, code, left, top, side)
-        modules = RQRCode::QRCode.new(code, level: :m).qrcode.modules
-        step = side / (modules.size + 2)
+        modules = (@codes[code] ||= SquareCode.modules(code))
+        step = side / (modules.size + (2 * QUIET))
+        x = pdf.bounds.absolute_left + left
+        y = pdf.bounds.absolute_bottom + top
+        runs = modules.each_with_index.flat_map { |row, line| dark_runs(row).map { |from, count| [x + ((from + QUIET) * step), y - ((line + 1 + QUIET) * step), count * step, step] } }
+        # Straight to the page's content: thousands of single squares would make a long print slow.
         pdf.fill_color("000000")
-        modules.each_with_index do |row, y|
-          row.each_with_index { |dark, x| pdf.rectangle([left + ((x + 1) * step), top - ((y + 1) * step)], step, step) if dark }
-        end
-        pdf.fill
+        pdf.renderer.add_content("#{runs.map { |run| "#{run.map { |number| number.round(3) }.join(' ')} re" }.join("\n")}\nf")
+      end
+
+      # @return [Array<Array(Integer, Integer)>] where dark squares begin in a row, and how many follow each other
+      def dark_runs(row)
+        row.each_index.select { |index| row[index] }.slice_when { |one, other| other != one + 1 }.map { |run| [run.first, run.size] }
       end
     end
   end

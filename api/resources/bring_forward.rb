@@ -16,8 +16,8 @@ module NutShelf
 
       helpers do
         def item(room, of, item)
-          key = of.pantry_of.foods.find { |_, food| food.name == item.name }.first
-          { food_id: item.food_id, food: item.name, working_amount: grams(item.amount_g), own: item.own, at_hand: grams(item.amount_g - item.list.need), short: item.list.short.positive? ? grams(item.list.short) : nil,
+          key, food = of.pantry_of.foods.find { |_, one| one.name == item.name }
+          { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own, at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.own ? ["The household's own working amount."] : item.rate.steps,
             picks: item.list.picks.map { |pick| pick(room, of, key, pick) } }
         end
@@ -28,7 +28,14 @@ module NutShelf
           { lot_id: lot[:id], amount: Core::Decimal.print(amount), words: room.wording(lot, amount: amount), place: room.place(lot[:place_id])[:name].to_s, usable_until: lot[:usable_until]&.iso8601 }
         end
 
-        def grams(amount) = Core::Wording.free(Core::Quantity.new(amount, :mass))
+        # In the way the food is counted.
+        def words(grams, food)
+          quantity = Core::Quantity.new(grams, :mass)
+          quantity = Core::Conversion.to(quantity, food.dimension, food) unless food.dimension == :mass
+          Core::Wording.free(Core::Quantity.new(quantity.amount.ceil(food.dimension == :count ? 1 : 0), quantity.dimension))
+        rescue Core::MissingFigure
+          Core::Wording.free(Core::Quantity.new(grams.ceil, :mass))
+        end
       end
     end
   end

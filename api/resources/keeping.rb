@@ -33,9 +33,9 @@ module NutShelf
 
         def cell(place, one)
           row = one[:row]
-          return { place: place, days: nil, span: nil, kind: nil, advice: "", reason: one[:reason].to_s, own_reason: nil, unsafe: one[:outcome] == :unsafe, state: nil } unless row
+          return { place: place, days: nil, span: nil, words: nil, kind: nil, advice: "", reason: one[:reason].to_s, own_reason: nil, unsafe: one[:outcome] == :unsafe, state: nil } unless row
 
-          { place: place, days: one[:days], span: row.span, kind: row.kind.to_s, advice: row.method.to_s, reason: "", own_reason: row.own_reason, unsafe: false, state: row.place == place ? row.state : nil }
+          { place: place, days: one[:days], span: row.span, words: row.span_words, kind: row.kind.to_s, advice: row.method.to_s, reason: "", own_reason: row.own_reason, unsafe: false, state: row.place == place ? row.state : nil }
         end
 
         def cautions(guide, food)

@@ -10,6 +10,12 @@ module NutShelf
       PLACES = %w[cupboard cool_dark fridge freezer].freeze
       SITUATIONS = %w[bought_sealed opened cut cooked ripening ripe frozen_at_home bought_frozen thawed].freeze
 
+      # Where a situation makes sense at all.
+      ONLY = { "frozen_at_home" => %w[freezer], "bought_frozen" => %w[freezer], "thawed" => %w[fridge] }.freeze
+      # Without a figure of its own such a row would only say what "opened" says.
+      OWN_STATE = { "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe" }.freeze
+      NOTHING = { row: nil, reason: "", outcome: :not_applicable }.freeze
+
       # @param catalog [Catalog]
       # @param food [Food]
       # @param policy [Policy]
@@ -23,8 +29,8 @@ module NutShelf
       #   situations that have no row anywhere are left out
       def table
         SITUATIONS.filter_map do |situation|
-          cells = PLACES.to_h { |place| [place, cell(situation, place)] }
-          { situation: situation, places: cells } if cells.values.any? { |one| one[:row] }
+          cells = PLACES.to_h { |place| [place, ONLY.fetch(situation, PLACES).include?(place) ? cell(situation, place) : NOTHING] }
+          { situation: situation, places: cells } if cells.values.any? { |one| one[:row] && own?(situation, one[:row]) }
         end
       end
 
@@ -47,6 +53,9 @@ module NutShelf
       private
 
       def rows = @rows ||= table.flat_map { |line| line[:places].values.filter_map { |one| one[:row] } }.uniq
+
+      # Cooked rice answers by another food's row, which is as good as its own.
+      def own?(situation, row) = OWN_STATE.fetch(situation, row.state) == row.state || situation == "cooked"
 
       def cell(situation, place)
         answer = @catalog.keeping(@food, situation, place)

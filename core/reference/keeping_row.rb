@@ -18,6 +18,17 @@ module NutShelf
       # @return [Integer] days to count: low for safety always, else by the household's school
       def days(school) = kind == :safety || school == :by_the_date ? low : high
 
+      # @return [String] a span as people say it: "4 to 7 days", "8 to 12 months", "about 2 to 5 years"
+      def span_words
+        return span if high < 60
+        return "#{(low / 30.4).round} to #{(high / 30.4).round} months".sub(/\A(\d+) to \1 /, '\1 ') if high < 730 && low >= 30
+        return "#{low} days to #{(high / 30.4).round} months" if high < 730
+
+        low < 365 ? "#{(low / 30.4).round} months to #{years(high)} years" : "#{years(low)} to #{years(high)} years".sub(/\A([\d.]+) to \1 /, '\1 ')
+      end
+
+      def years(days) = (days / 365.0).round(days < 1825 ? 1 : 0).to_s.delete_suffix(".0")
+
       def span = low == high ? "#{low} days" : "#{low} to #{high} days"
     end
 

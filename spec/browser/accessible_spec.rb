@@ -18,12 +18,19 @@ RSpec.describe "Every view", :browser do
     open = put_away(who, "uht-milk", "cupboard", amount: "1000", unit: "ml", printed_on: "2027-03-31", printed_kind: "best_before")
     act(:Open, who, { lot_id: open["lot_id"] })
     recipe = inside(who) { |house| house.recipes.values.find { |_, value| value.lines.any? { |entry| entry.food_key == "canned-chickpeas" } }.first }
+    act(:ChangePlace, who, { place_id: place_id(who, "cupboard"), inner_mm: [800, 350, 400], fill_percent: 50 })
+    act(:AddContainer, who, { name: "Jar", kind: "jar", capacity_ml: 500 })
+    act(:AddCare, who, { title: "Turn the tins", first_on: "2026-11-20", every_days: 30 })
+    @count = act(:StartCount, who, { place_id: place_id(who, "cupboard") })["count_id"]
+    act(:EnterLine, who, { count_id: @count, lot_id: inside(who) { |house| house.lots.shelf.all.find { |row| row[:food_key] == "honey" }[:id] }, found: "gone" })
     @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
   end
 
   def views
     stack = inside(who) { |house| house.lots.shelf.all.first[:id] }
-    { "/" => "h1", "/shelf" => ".chip", "/shelf?as=table" => "[role=table]", "/shelf?stack=#{stack}" => "[role=dialog] li", "/meals" => "article", "/meals/#{@meal}" => "ol", "/shop" => "h1", "/bring-in" => "input[type=file]" }
+    { "/" => "h1", "/shelf" => ".chip", "/shelf?as=table" => "[role=table]", "/shelf?stack=#{stack}" => "[role=dialog] li", "/meals" => "article", "/meals/#{@meal}" => "ol", "/shop" => "h1", "/bring-in" => "input[type=file]",
+      "/count" => "h1", "/count/#{@count}" => "[aria-label='The stack in hand']", "/keeping?food=#{food_id(who, 'lettuce')}" => "table", "/places?place=#{place_id(who, 'cupboard')}" => "[role=dialog] h3", "/bring-forward" => "h1", "/jars" => "h1",
+      "/labels?stacks=#{stack}" => "[type=checkbox]", "/recall" => "form", "/people" => "form", "/scanner" => "h2", "/scale" => "output", "/shelf?stack=#{stack}&do=portion" => "[aria-label='What it does to the date'] li" }
   end
 
   %w[light dark].each do |theme|
@@ -46,6 +53,14 @@ RSpec.describe "Every view", :browser do
     visit "/"
     expect(page).to have_button("Sign in")
     expect_accessible("sign-in")
+  end
+
+  it "shows the differences of a count without a complaint" do
+    enter(who)
+    visit "/count/#{@count}"
+    click_button "Finish", match: :first
+    expect(page).to have_button("Finish: make the stock so")
+    expect_accessible("differences")
   end
 
   it "shows unsure labels and the one-hand form without a complaint" do

@@ -50,9 +50,13 @@ RSpec.describe "By keyboard alone", :browser do
     expect(page).to have_content("Took 400 g")
     expect(page).to have_css("[role=dialog]", text: "2 x 400 g")
     keys("o")
+    expect(page).to have_css("[aria-label='What it does to the date']", text: "400 g, open as a stack of its own in Fridge: good until")
+    keys(:enter)
     expect(page).to have_content("Opened Chickpeas, canned")
     expect(page).to have_css("[role=dialog]", text: "400 g, open")
     keys("l")
+    expect(page).to have_css("[aria-label='What it does to the date'] li")
+    keys(:enter)
     expect(page).to have_content("Looked at Chickpeas, canned: good")
     keys("x")
     expect(page).to have_css("select[name=outcome]:focus")
@@ -94,7 +98,7 @@ RSpec.describe "By keyboard alone", :browser do
     expect(page).to have_content("Took 400 g")
     expect(page).to have_css(".chip", text: "3 x 400 g")
     keys("m")
-    expect(page).to have_css("[role=dialog] select[name=place]:focus")
+    expect(page).to have_css("[role=dialog] select[name=place_id]:focus")
     keys(:escape)
     expect(page).to have_no_css("[role=dialog]")
   end
@@ -112,7 +116,7 @@ RSpec.describe "By keyboard alone", :browser do
     keys(:enter)
     expect(page).to have_css("[role=menu]")
     # The menu moves its focus a moment after the key, so each step looks before it presses again.
-    12.times { page.has_css?("[role=menuitemcheckbox]:focus", wait: 0.4) ? break : keys(:down) }
+    24.times { page.has_css?("[role=menuitemcheckbox]:focus", wait: 0.4) ? break : keys(:down) }
     expect(page).to have_css("[role=menuitemcheckbox]:focus", text: "Single keys")
     keys(:enter)
     expect(page).to have_no_css("[role=menu]")

@@ -21,5 +21,5 @@ export function ScanCatcher() {
     requestAnimationFrame(() => window.dispatchEvent(new CustomEvent("line-back", { detail: code })));
   };
   useScanner((code) => void take(code));
-  return unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />;
+  return <span data-scanner="" hidden>{unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />}</span>;
 }

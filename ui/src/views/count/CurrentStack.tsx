@@ -3,6 +3,7 @@ import { get, post } from "../../api/client";
 import type { Count, ExpectedStack, Scanned, Weight } from "../../api/types";
 import { Button, Notches } from "../../kit/kit";
 import { dayTab } from "../../kit/words";
+import { useWide } from "../shelf/useWide";
 import { askWords, readFound, type Found } from "./model";
 
 interface Props {
@@ -29,6 +30,7 @@ async function scanned(text: string, count: Count): Promise<number | string> {
 export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
   const [text, setText] = useState("");
   const [nudge, setNudge] = useState("");
+  const wide = useWide();
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (/^[\d()\]A-Za-z/:.]{8,}$/.test(text.trim())) {
@@ -57,13 +59,14 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
         </p>
         {row.line && <p className="text-pea font-semibold">said: {row.line.words} ({row.line.person})</p>}
       </div>
+      <Button look="main" className="wide:hidden !min-h-[64px] !text-[18px]" onClick={() => onAnswer(row.stack.level ? { found: "level", level: row.stack.level } : { found: "as_expected" })}>As expected</Button>
       <Touch row={row} onAnswer={onAnswer} />
-      <form onSubmit={(event) => void submit(event)} className="flex gap-2 items-end flex-wrap">
-        <label className="grid gap-1 grow"><span className="text-soft text-[13.5px]">{askWords(row)}; Enter alone means as expected, 0 gone; a scan leads to its stack</span>
-          <input data-count-box autoFocus className="field !text-[22px] !min-h-[52px] !border-2 !border-rim" value={text} inputMode={row.stack.level ? "text" : "decimal"} autoComplete="off" enterKeyHint="next" aria-label={`${row.stack.name}: ${askWords(row)}`}
+      <form onSubmit={(event) => void submit(event)} className="flex gap-2 items-end">
+        <label className="grid gap-1 grow"><span className="text-soft text-[13.5px]">{askWords(row)}<span className="phone:hidden">; Enter alone means as expected, 0 gone; a scan leads to its stack</span></span>
+          <input data-count-box autoFocus={wide} className="field !text-[22px] !min-h-[52px] !border-2 !border-rim" value={text} inputMode={row.stack.level ? "text" : "decimal"} autoComplete="off" enterKeyHint="next" aria-label={`${row.stack.name}: ${askWords(row)}`}
             onChange={(event) => { setText(event.target.value); setNudge(""); }} onKeyDown={press} />
         </label>
-        <Button type="submit" look="main" className="!min-h-[52px]">{text.trim() === "" ? "As expected" : "Next"}</Button>
+        <Button type="submit" look={wide ? "main" : "quiet"} className="!min-h-[52px]">{text.trim() === "" && wide ? "As expected" : "Next"}</Button>
       </form>
       {nudge && <p role="status" className="text-beet font-semibold">{nudge}</p>}
     </section>

@@ -47,7 +47,7 @@ function Row({ row, group, now, pending, onPick, onClear }: { row: ExpectedStack
           <span className="text-soft text-[13.5px] whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
           <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as said" : row.line.words) : pending ? "…" : ""}</span>
         </button>
-        {row.line ? <Button look="plain" aria-label={`Take back what was said of ${row.stack.name}`} onClick={() => onClear(row)}>✕</Button> : <span className="w-[34px] shrink-0" />}
+        {row.line ? <Button look="plain" className="!px-0 w-[36px] shrink-0" aria-label={`Take back what was said of ${row.stack.name}`} onClick={() => onClear(row)}>✕</Button> : <span className="w-[36px] shrink-0" />}
       </li>
     </>
   );

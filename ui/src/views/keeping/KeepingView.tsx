@@ -103,8 +103,8 @@ function Cell({ cell }: { cell: KeepingCell }) {
   if (cell.days === null) return <span className={`text-[12.5px] ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
   return (
     <>
-      <b className="font-head text-[17px]">{cell.span}</b>{" "}
-      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : `counted ${cell.days}`}</span>
+      <b className="font-head text-[17px]" title={cell.span ?? undefined}>{cell.words}</b>{" "}
+      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days !== null && cell.days >= 60 ? "" : `counted ${cell.days}`}</span>
       {cell.own_reason && <span className="block text-pea text-[12.5px] font-semibold">your own: {cell.own_reason}</span>}
       {cell.advice && <span className="block text-soft text-[12.5px]">{cell.advice}</span>}
     </>

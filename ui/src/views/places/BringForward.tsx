@@ -35,7 +35,7 @@ function Item({ item }: { item: BringItem }) {
       <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-[13.5px]" title={item.steps.join(" ")}>{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span></div>
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">
-          <span className="inline-block w-5 h-5 border-2 border-edge rounded-sm print:inline-block hidden" aria-hidden="true" />
+          <span className="hidden print:inline-block w-5 h-5 border-2 border-edge rounded-sm" aria-hidden="true" />
           <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}</span>
           {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => void act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
         </div>

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useRef, useState, type FormEvent } from "react";
+import { useEffect, useRef, useState, type FormEvent } from "react";
 import { jarsQuery, shelfQuery } from "../../api/queries";
 import type { Place, StackDetail } from "../../api/types";
 import { Button } from "../../kit/kit";
@@ -13,11 +13,18 @@ interface Props {
   onDo: (act: string, input: Input) => void;
 }
 
+/** Nothing has to be said, so the hand waits on the button: Enter does it. */
+const AT_ONCE = ["open", "freeze", "thaw", "look"];
+
 /** One thing to do to a stack: what it needs to know, what it does to the date, and the button that does it. */
 export function ActPanel({ doing, detail, places, onDo }: Props) {
   const form = useRef<HTMLFormElement>(null);
   const read = () => (form.current ? doing.input(new FormData(form.current), detail, places) : null);
   const [input, setInput] = useState<Input | null>(null);
+  useEffect(() => {
+    const first = AT_ONCE.includes(doing.key) ? null : form.current?.querySelector<HTMLElement>("select, input:not([type=checkbox])");
+    (first ?? form.current?.querySelector<HTMLElement>("[data-confirm]"))?.focus();
+  }, [doing.key]);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const now = read();
@@ -29,7 +36,7 @@ export function ActPanel({ doing, detail, places, onDo }: Props) {
   };
   return (
     <form ref={attach} className="board p-3 grid gap-2" aria-label={doing.name} onSubmit={submit} onChange={() => setInput(read())}>
-      <Fields doing={doing} detail={detail} places={places} />
+      <Fields doing={doing} detail={detail} places={places} onReady={() => setInput(read())} />
       {doing.note && <p className="text-soft text-[13.5px]">{doing.note}</p>}
       {input && <Effect id={detail.stack.id} act={doing.act} input={input} />}
       <Button type="submit" look={doing.look} data-confirm>{doing.confirm}</Button>
@@ -37,7 +44,7 @@ export function ActPanel({ doing, detail, places, onDo }: Props) {
   );
 }
 
-function Fields({ doing, detail, places }: Omit<Props, "onDo">) {
+function Fields({ doing, detail, places, onReady }: Omit<Props, "onDo"> & { onReady: () => void }) {
   switch (doing.key) {
     case "take": return <Amount detail={detail} label="How much" value={detail.stack.open ? undefined : (detail.stack.pack ?? "1")} />;
     case "open": return null;
@@ -46,8 +53,8 @@ function Fields({ doing, detail, places }: Omit<Props, "onDo">) {
     case "look": return <Signs detail={detail} />;
     case "ripened": case "cut": case "cooked": return <><Where places={places} stays detail={detail} cold={doing.key !== "ripened"} /><Amount detail={detail} label="How much, empty for all of it" /></>;
     case "portion": return <Portions detail={detail} places={places} />;
-    case "decant": return <><Jars /><Amount detail={detail} label="How much, empty for one pack" /></>;
-    case "top-up": return <><Sources detail={detail} /><Amount detail={detail} label="How much, empty for one pack" /></>;
+    case "decant": return <><Jars onReady={onReady} /><Amount detail={detail} label="How much, empty for one pack" /></>;
+    case "top-up": return <><Sources detail={detail} onReady={onReady} /><Amount detail={detail} label="How much, empty for one pack" /></>;
     case "store": return <Pick name="method" label="Stored" options={detail.storage.ways.filter((way) => way !== detail.storage.now).map((way): [string, string] => [way, WAYS[way] ?? way])} />;
     case "amend": return <Known detail={detail} />;
     case "correct": return <><Amount detail={detail} label="What is really there" required /><label className="grid gap-1"><span className="font-semibold">What happened</span><input className="field" name="why" maxLength={200} placeholder="typed 10, was 1" /></label></>;
@@ -110,15 +117,28 @@ function Portions({ detail, places }: { detail: StackDetail; places: Place[] }) 
   );
 }
 
-function Jars() {
+/** What can be chosen came in after the form was drawn: it says something now. */
+function useReady(count: number, onReady: () => void): void {
+  const latest = useRef(onReady);
+  useEffect(() => {
+    latest.current = onReady;
+  });
+  useEffect(() => {
+    if (count > 0) latest.current();
+  }, [count]);
+}
+
+function Jars({ onReady }: { onReady: () => void }) {
   const jars = useQuery(jarsQuery).data ?? [];
   const free = jars.filter((jar) => jar.empty > 0);
+  useReady(free.length, onReady);
   if (free.length === 0) return <p className="text-soft">No jar or box stands empty. Note sizes under Places, Jars and boxes.</p>;
   return <Pick name="container_id" label="Into" options={free.map((jar) => [String(jar.id), `${jar.name}, ${jar.empty} empty`])} />;
 }
 
-function Sources({ detail }: { detail: StackDetail }) {
+function Sources({ detail, onReady }: { detail: StackDetail; onReady: () => void }) {
   const others = (useQuery(shelfQuery).data?.stacks ?? []).filter((stack) => stack.food_id === detail.stack.food_id && stack.id !== detail.stack.id && stack.unit === detail.stack.unit);
+  useReady(others.length, onReady);
   if (others.length === 0) return <p className="text-soft">There is no other stack of it.</p>;
   return <Pick name="from_lot_id" label="From" options={others.map((stack) => [String(stack.id), `${stack.name}, ${stack.amount}`])} />;
 }

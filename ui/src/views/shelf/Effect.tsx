@@ -13,7 +13,8 @@ export function Effect({ id, act, input }: { id: number; act: string; input: Rec
   if (query.error instanceof Problem) return <p role="status" className="text-beet font-semibold text-[14px]">{query.error.message} {query.error.document.remedy}</p>;
   if (!query.data) return <p role="status" className="text-soft text-[14px]">Working out the date …</p>;
   return (
-    <ul role="status" aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3 text-[14px]">
+    <div role="status">
+    <ul aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3 text-[14px]">
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
           <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{stack.state === "stop" ? "not to eat" : stack.usable_until ? `good until ${dayWords(stack.usable_until, today)}` : "no date"}</b>
@@ -22,5 +23,6 @@ export function Effect({ id, act, input }: { id: number; act: string; input: Rec
       ))}
       {query.data.stacks.length === 0 && <li>Nothing of it is left then.</li>}
     </ul>
+    </div>
   );
 }
