@@ -25,7 +25,7 @@ need_packages() {
 }
 
 server_packages() {
-  local list=(ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libssl-dev tzdata util-linux)
+  local list=(ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libssl-dev tzdata util-linux poppler-utils)
   [ -z "${DATABASE_URL:-}" ] && list+=(postgresql postgresql-contrib)
   command -v node >/dev/null || list+=(nodejs npm)
   need_packages "${list[@]}"

@@ -11,6 +11,15 @@ module NutShelf
       CARE = Date.new(2026, 11, 1)
       LATELY = Date.new(2026, 11, 22)
 
+      MEASURES = {
+        "Kitchen cupboard" => { reach: "hand", inner_mm: [760, 320, 380], fill_percent: 70, count_every_days: 30 },
+        "Cellar rack" => { reach: "away", dark: true, inner_mm: [1800, 400, 420], fill_percent: 55, count_every_days: 60, note: "Down the steps; the torch hangs by the door." },
+        "Chest freezer" => { reach: "steps", inner_mm: [900, 480, 620], fill_percent: 60, count_every_days: 45 },
+        "Fridge" => { reach: "hand", inner_mm: [520, 420, 1100], fill_percent: 75, count_every_days: 14 },
+        "Ferry box" => { reach: "steps", inner_mm: [780, 560, 420], fill_percent: 85, count_every_days: 180, note: "Two weeks for when no ferry comes. Left alone until refresh day." },
+        "Bicycle shed" => { reach: "away", dark: true }
+      }.freeze
+
       # @param act [#call] name of the act, who, input
       # @param front [#call] food key to the stack in front
       # @param within [#call] takes a block with the household's store
@@ -41,12 +50,9 @@ module NutShelf
       def food(key) = @within.call { |house| house.foods.by_key([key]).fetch(key)[:id] }
 
       def measure
-        { "Kitchen cupboard" => { reach: "hand", inner_mm: [760, 320, 380], fill_percent: 70, count_every_days: 30 }, "Cellar rack" => { reach: "away", dark: true, inner_mm: [1800, 400, 420], fill_percent: 55, count_every_days: 60, note: "Down the steps; the torch hangs by the door." },
-          "Chest freezer" => { reach: "steps", inner_mm: [900, 480, 620], fill_percent: 60, count_every_days: 45 }, "Fridge" => { reach: "hand", inner_mm: [520, 420, 1100], fill_percent: 75, count_every_days: 14 },
-          "Ferry box" => { reach: "steps", inner_mm: [780, 560, 420], fill_percent: 85, count_every_days: 180, note: "Two weeks for when no ferry comes. Left alone until refresh day." }, "Bicycle shed" => { reach: "away", dark: true } }
-          .each { |name, facts| act(:ChangePlace, "ines", place_id: place(name), **facts) }
+        MEASURES.each { |name, facts| act(:ChangePlace, "ines", place_id: place(name), **facts) }
         act(:AddPlace, "ines", name: "Baking box", kind: "cupboard", tier: "working", low_c: 17, high_c: 23, parent_id: place("Kitchen cupboard"))
-        { "4006381333931" => ["canned-chickpeas", "400", "g"], "96385074" => ["canned-sardines", "85", "g"], "5901234123457" => ["dry-pasta", "500", "g"], "0012345678905" => ["uht-milk", "1000", "ml"] }
+        { "4006381333931" => %w[canned-chickpeas 400 g], "96385074" => %w[canned-sardines 85 g], "5901234123457" => %w[dry-pasta 500 g], "0012345678905" => %w[uht-milk 1000 ml] }
           .each { |code, (key, amount, unit)| learn(code, key, amount, unit) }
       end
 
@@ -70,7 +76,7 @@ module NutShelf
         honey = @front.call("honey")
         act(:EnterLine, "juna", count_id: count, lot_id: honey[:id], found: "amount", amount: "380") if honey
         pasta = @front.call("dry-pasta") || @front.call("spaghetti")
-        act(:EnterLine, "juna", count_id: count, lot_id: pasta[:id], found: "amount", amount: ((pasta[:on_hand].to_r - (pasta[:pack_amount] || 1).to_r).to_i).to_s) if pasta
+        act(:EnterLine, "juna", count_id: count, lot_id: pasta[:id], found: "amount", amount: (pasta[:on_hand].to_r - (pasta[:pack_amount] || 1).to_r).to_i.to_s) if pasta
         act(:EnterRest, "juna", count_id: count, found: "as_expected")
         act(:FinishCount, "juna", count_id: count)
       end

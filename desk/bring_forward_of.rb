@@ -27,8 +27,12 @@ module NutShelf
 
       # @return [Array<Item>] foods that need something brought, the emptiest first
       def items
-        pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| one.stock.set_apart || pantry_of.lot(one.stock.id)[:frozen] }) }.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
+        found = pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| elsewhere?(one) }) }
+        found.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
       end
+
+      # Set apart or frozen: not for the working shelf.
+      def elsewhere?(holding) = holding.stock.set_apart || pantry_of.lot(holding.stock.id)[:frozen]
 
       # A pick in the stack's own units, whole packs.
       # @return [Rational]

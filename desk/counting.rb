@@ -35,14 +35,24 @@ module NutShelf
       # @return [Array<Hash>] shelf rows, nested places in order
       def expected = @expected ||= @room.house.lots.standing_in(place_ids).all.sort_by.with_index { |row, index| [place_ids.index(row[:place_id]), index] }
 
-      # @param lots [Hash{Integer=>Hash}, nil] locked ones when the count is being finished
+      # @return [Array<Hash>] lines that say another amount than was there
+      def changing = lines.select { |line| line[:lot_id] && line[:delta]&.nonzero? }
+
+      # @return [Array<Hash>] lines about what nobody expected
+      def besides = lines.select { |line| line[:found] == "new" }
+
+      # @return [Hash{Integer=>Date}] when each stack of a line was last in anybody's hand
+      def seen = @seen ||= @room.house.usage.seen_on(lines.filter_map { |line| line[:lot_id] })
+
+      # @param lots [Hash{Integer=>Hash}] stacks of the changing lines
+      # @param candidates [Boolean] whether to look where unexpected things may have come from
       # @return [Array<Differing>]
-      def differing(lots = nil)
-        lots ||= @room.house.lots.every(lines.filter_map { |line| line[:lot_id] }).to_h { |lot| [lot[:id], lot] }
-        seen = @room.house.usage.seen_on(lots.keys)
-        changed = lines.select { |line| line[:lot_id] && line[:delta]&.nonzero? }.filter_map { |line| changed(line, lots.fetch(line[:lot_id]), seen) }
-        changed + lines.select { |line| line[:found] == "new" }.map { |line| unexpected(line) }
+      def differing(lots = changing_lots, candidates: true)
+        @usage = UsageOf.new(@room, food_ids: lots.values.map { |lot| lot[:food_id] }.uniq)
+        changing.filter_map { |line| changed(line, lots.fetch(line[:lot_id])) } + besides.map { |line| unexpected(line, candidates) }
       end
+
+      def changing_lots = @room.house.lots.every(changing.map { |line| line[:lot_id] }).to_h { |lot| [lot[:id], lot] }
 
       # What a line changes now: takes since it was entered count, and nothing goes below zero.
       def delta(line, lot) = [line[:delta].to_r, -lot[:on_hand].to_r].max
@@ -52,11 +62,11 @@ module NutShelf
 
       private
 
-      def changed(line, lot, seen)
+      def changed(line, lot)
         delta = delta(line, lot)
         return if delta.zero?
 
-        daily = usage.rate(lot[:food_id], lot[:dimension]).daily
+        daily = @usage.rate(lot[:food_id], lot[:dimension]).daily
         difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], daily: daily, unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
                                           stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
         Differing.new(line: line, lot: lot, difference: difference, candidates: [])
@@ -64,24 +74,26 @@ module NutShelf
 
       def not_to_eat?(lot) = lot[:stopped] || (lot[:safety_until] && lot[:safety_until] < @room.today) == true
 
-      def unexpected(line)
+      def unexpected(line, candidates)
         stack = stack(line)
+        return Differing.new(line: line, stack: stack, candidates: []) unless candidates
+
         found = { food_id: stack.food_id, dimension: stack.dimension.to_s, pack_amount: stack.pack, noun: stack.noun, printed_on: stack.printed_on, amount: stack.quantity }
         Differing.new(line: line, stack: stack, candidates: Core::Match.for(found, candidates(found[:food_id])).first(3))
       end
 
       # Stacks of the same food that stand elsewhere, or were missing somewhere lately.
       def candidates(food_id)
-        missing = @room.house.counts.missing_in_open.merge(lost) { |_, one, other| one + other }
         @room.house.lots.of_food(food_id, missing.keys).reject { |lot| place_ids.include?(lot[:place_id]) && !missing.key?(lot[:id]) }.map do |lot|
           Core::Match::Candidate.new(id: lot[:id], food_id: lot[:food_id], dimension: lot[:dimension], pack_amount: lot[:pack_amount]&.to_r, noun: lot[:noun], printed_on: lot[:printed_on],
                                      missing: missing.fetch(lot[:id], 0).to_r, on_hand: lot[:on_hand].to_r)
         end
       end
 
-      def lost = @lost ||= @room.house.counts.lost_since(@room.today - LOOK_BACK)
-
-      def usage = @usage ||= UsageOf.new(@room)
+      # What open counts miss, and what finished ones wrote off lately.
+      def missing
+        @missing ||= @room.house.counts.missing_in_open.merge(@room.house.counts.lost_since(@room.today - LOOK_BACK)) { |_, one, other| one + other }
+      end
     end
   end
 end

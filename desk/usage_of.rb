@@ -10,8 +10,10 @@ module NutShelf
       NONE = Core::Rate.of([])
 
       # @param room [Room]
-      def initialize(room)
+      # @param food_ids [Array<Integer>, nil] only these; nil: every food
+      def initialize(room, food_ids: nil)
         @room = room
+        @food_ids = food_ids
       end
 
       # @param food_id [Integer]
@@ -22,7 +24,7 @@ module NutShelf
       private
 
       def rates
-        @rates ||= @room.house.usage.daily(@room.today).group_by { |row| row.values_at(:food_id, :dimension) }.transform_values { |rows| reckon(rows) }
+        @rates ||= @room.house.usage.daily(@room.today, food_ids: @food_ids).group_by { |row| row.values_at(:food_id, :dimension) }.transform_values { |rows| reckon(rows) }
       end
 
       def reckon(rows)

@@ -13,7 +13,7 @@ module NutShelf
 
       # What stands in some places, in the order a hand meets it: place by place, by food, first date first.
       def standing_in(place_ids)
-        shelf.where(Sequel[:lots][:place_id] => place_ids).select_append(Sequel[:lots][:printed_on], Sequel[:lots][:seen_on], Sequel[:lots][:pack_id])
+        shelf.where(Sequel[:lots][:place_id] => place_ids).select_append(Sequel[:lots][:printed_on], Sequel[:lots][:seen_on], Sequel[:lots][:pack_id], Sequel[:lots][:container_id])
              .order(Sequel[:lots][:place_id], Sequel[:foods][:food_group], Sequel[:foods][:name], Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
       end
 
@@ -68,6 +68,15 @@ module NutShelf
       # Locks stacks in the order of their ids, so that two acts never wait for each other.
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
       def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_hash(:id)
+
+      # The same for stacks of which only the day they were seen matters: hundreds of them in a count.
+      # SELECT id, seen_on FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
+      # @return [Array<Hash>]
+      def lock_seen(ids) = rows(:lots).where(id: ids).order(:id).for_update.select(:id, :seen_on).all
+
+      # Places where something stands that none of these stacks is.
+      # SELECT DISTINCT place_id FROM lots WHERE ... on_hand > 0 AND level IS NULL AND id NOT IN (...)
+      def places_besides(place_ids, ids) = rows(:lots).where(place_id: place_ids, level: nil).where { on_hand > 0 }.exclude(id: ids).distinct.select_map(:place_id)
 
       def lock_one(id) = found(lock([id])[id], "stack")
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/crossed_view"
 require_relative "../../desk/bring_forward_of"
 
 module NutShelf
@@ -10,14 +11,15 @@ module NutShelf
       get("/") do
         view do |room|
           of = Desk::BringForwardOf.new(room)
-          { items: of.items.map { |item| item(room, of, item) } }
+          { items: of.items.map { |item| item(room, of, item) }, crossed: CrossedView.new(room, of.pantry_of).call }
         end
       end
 
       helpers do
         def item(room, of, item)
           key, food = of.pantry_of.foods.find { |_, one| one.name == item.name }
-          { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own, at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
+          { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own,
+            at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.own ? ["The household's own working amount."] : item.rate.steps,
             picks: item.list.picks.map { |pick| pick(room, of, key, pick) } }
         end

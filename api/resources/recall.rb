@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../../desk/acts/quarantine"
 require_relative "../views/stack_view"
+require_relative "../../core/scan/check_digit"
 
 module NutShelf
   module Api
@@ -10,7 +11,9 @@ module NutShelf
     class Recall < Base
       get("/") do
         wanted = { food_id: params[:food_id] && id_param(:food_id), pack_id: params[:pack_id] && id_param(:pack_id), lot_text: words(:lot) }.compact
+        code = words(:code)
         view do |room|
+          wanted[:pack_id] ||= pack_of(room, code) if code
           rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
           stacks = StackView.new(room)
           { stacks: rows.map { |row| { stack: stacks.call(row), lot_text: row[:lot_text], place: room.place(row[:place_id])[:name].to_s } } }
@@ -20,6 +23,12 @@ module NutShelf
       post("/") { act(Desk::Quarantine, body_as("Quarantine")) }
 
       helpers do
+        # A pack by its bar code; a code nobody learnt means no pack here.
+        def pack_of(room, code)
+          pack = code.match?(/\A\d{8,14}\z/) && room.house.packs.by_barcode(Core::CheckDigit.gtin14(code))
+          pack ? pack[:id] : 0
+        end
+
         def words(name)
           text = params[name].to_s.strip
           refuse("invalid", "The lot cannot be used.", "Use up to 60 letters.") if text.length > 60 || text.include?("\u0000") || !text.valid_encoding?

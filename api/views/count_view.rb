@@ -33,7 +33,8 @@ module NutShelf
 
       def expected(row, line)
         quarters = row[:open] && row[:pack_amount] && row[:level].nil?
-        { stack: @stacks.call(row), place: @room.place(row[:place_id])[:name].to_s, packs: row[:open] || row[:level] ? nil : packs(row), quarters: quarters ? true : false, line: line && line(line, row) }
+        { stack: @stacks.call(row), place: @room.place(row[:place_id])[:name].to_s, packs: row[:open] || row[:level] ? nil : packs(row), quarters: quarters ? true : false,
+          container_id: row[:container_id], line: line && line(line, row) }
       end
 
       # How many whole packs should stand there, when that is how one counts them.

@@ -44,9 +44,15 @@ module NutShelf
         draft = scan[:draft] || {}
         known = scan[:food]
         trouble = known ? [] : [{ field: "code", text: scan[:words], answers: [] }]
-        amount = draft[:amount]
-        { count: draft[:count] || "1", amount: amount, unit: draft[:unit], amount_text: amount ? "#{"#{draft[:count]} x " unless draft[:count] == '1'}#{Core::Wording.free(Core::Quantity.of(amount, draft[:unit]))}" : "a pack", food: known, label: nil,
-          date: draft[:printed_on] || draft[:made_on], date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
+        { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
+          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
+      end
+
+      def scanned_amount(draft)
+        return "a pack" unless draft[:amount]
+
+        pack = Core::Wording.free(Core::Quantity.of(draft[:amount], draft[:unit]))
+        draft[:count] == "1" ? pack : "#{draft[:count]} x #{pack}"
       end
 
       # Answers that are foods or places are sent as ids.

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require_relative "../../core/rotation/crossed"
 require_relative "../../desk/at_risk"
 require_relative "../../desk/pantry_of"
+require_relative "crossed_view"
 require_relative "stack_view"
 
 module NutShelf
@@ -26,7 +26,7 @@ module NutShelf
       # @return [Hash]
       def call
         rows = @room.house.lots.standing_in([@place[:id]]).all
-        { place: PlaceView.row(@place, rows.size, !@room.house.places.photo(@place[:id]).nil?), room_left: room_left, warnings: [*wrong(rows), *crossed], at_risk: Desk::AtRisk.new(@room).in_place(@place[:id]).map { |row| @view.call(row) } }
+        { place: PlaceView.row(@place, rows.size, !@room.house.places.photo(@place[:id]).nil?), room_left: room_left, warnings: [*wrong(rows), *CrossedView.new(@room, Desk::PantryOf.new(@room)).call(@place[:id])], at_risk: Desk::AtRisk.new(@room).in_place(@place[:id]).map { |row| @view.call(row) } }
       end
 
       private
@@ -42,19 +42,6 @@ module NutShelf
 
       def wrong(rows)
         rows.select { |row| row[:flags].any? }.map { |row| { kind: row[:flags].first["code"], stack: @view.call(row), text: row[:flags].first["text"] } }
-      end
-
-      # The newer stands at hand while the older waits elsewhere.
-      def crossed
-        pantry_of = Desk::PantryOf.new(@room)
-        pantry_of.pantry.holdings.flat_map do |_, list|
-          pair = Core::Crossed.pair(list.map(&:stock), on: @room.today) or next []
-          near = pantry_of.lot(pair.near.id)
-          next [] unless [near[:place_id], pantry_of.lot(pair.far.id)[:place_id]].include?(@place[:id])
-
-          [{ kind: "crossed", stack: @view.call(@room.house.lots.shelf_row(pair.far.id)),
-             text: "The newer stands in #{pair.near.place} (#{Core::Words.day(pair.near.usable_until)}), the older in #{pair.far.place} (#{Core::Words.day(pair.far.usable_until)}): swap them, or the older waits too long." }]
-        end
       end
     end
   end

@@ -22,7 +22,7 @@ module NutShelf
       # @return [Hash]
       def call
         { stack: StackView.new(@room).call(@room.house.lots.shelf_row(@lot[:id])), place: place, **days, basis: @lot[:basis], school: @room.policy.school_words, steps: @lot[:steps].to_a,
-          warnings: @lot[:flags].map { |flag| flag["text"] }, cautions: cautions, history: history(@lot), facts: facts, look: look, storage: storage, care: care, ripening: ripening, parts: parts }
+          warnings: @lot[:flags].map { |flag| flag["text"] }, cautions: cautions, history: history(@lot), facts: facts, look: look, storage: storage, care: care, care_advised: care_advised, ripening: ripening, parts: parts }
       end
 
       private
@@ -50,6 +50,16 @@ module NutShelf
       end
 
       def care = @room.house.care.of_lot(@lot[:id]).map { |row| Care.row(row, @room) }
+
+      # What the keeping table advises for food kept like this, as far as nobody remembers it yet.
+      def care_advised
+        known = care.map { |row| row[:title].downcase }
+        kind = @room.place(@lot[:place_id])[:kind]
+        row = @room.catalog.keeping(@food, @lot[:open] ? "opened" : @lot[:situation], kind, storage[:now]).row
+        return [] if row.nil? || row.care_every_days.nil? || @lot[:frozen] || known.include?(row.care_text.to_s.downcase)
+
+        [{ every_days: row.care_every_days, text: row.care_text }]
+      end
 
       # How many of a batch to leave out and how many to move to the cold, and when.
       def ripening

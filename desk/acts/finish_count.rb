@@ -18,9 +18,11 @@ module NutShelf
         @counting = Counting.new(room, @count)
         @moves = numbers(input[:moves]).transform_values(&:to_i)
         @reasons = numbers(input[:reasons])
-        lots = house.lots.lock([*@counting.lines.filter_map { |line| line[:lot_id] }, *@moves.values].uniq)
-        differing = @counting.differing(lots)
+        @seen = house.lots.lock_seen([*@counting.lines.filter_map { |line| line[:lot_id] }, *@moves.values].uniq)
+        lots = in_hand
+        differing = @counting.differing(lots, candidates: false)
         finished = entry("count", words(differing), subject: @count[:id])
+        @silent = silent_places
         write(finished, lots, differing)
         done(finished, count_id: @count[:id], place_id: @count[:place_id], differences: differing.size)
       end
@@ -29,6 +31,12 @@ module NutShelf
         return if @count[:status] == "open"
 
         raise Conflict.new("That count is #{@count[:status] == 'finished' ? 'finished' : 'thrown away'} already.", code: "count_closed", remedy: "Start another.")
+      end
+
+      # Stacks that change, whole; all of them are locked already.
+      def in_hand
+        levels = @counting.lines.select { |line| line[:found] == "level" }
+        house.lots.every([*[*@counting.changing, *levels].map { |line| line[:lot_id] }, *@moves.values].uniq).to_h { |lot| [lot[:id], lot] }
       end
 
       # JSON has no numbers for keys.
@@ -40,7 +48,7 @@ module NutShelf
       end
 
       def write(finished, lots, differing)
-        see(finished, lots)
+        see(finished)
         carried = Carried.new(room, finished, lots)
         found, changed = differing.partition { |one| one.lot.nil? }
         found.each { |one| @moves[one.line[:id]] ? carried.from(lots[@moves[one.line[:id]]] || gone_stack, one.stack) : one.stack.found(finished) }
@@ -51,12 +59,13 @@ module NutShelf
 
       def gone_stack = raise(Invalid.new("The stack it was carried from does not exist.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."))
 
-      def see(finished, lots)
-        seen = lots.values.select { |lot| @counting.lines.any? { |line| line[:lot_id] == lot[:id] } }
+      def see(finished)
+        ids = @counting.lines.filter_map { |line| line[:lot_id] }.to_set
+        seen = @seen.select { |row| ids.include?(row[:id]) }
         return if seen.empty?
 
-        house.ledger.seen_many(finished.act_id, seen, room.today, house.usage.seen_on(seen.map { |lot| lot[:id] }))
-        house.lots.seen_many(seen.map { |lot| lot[:id] }, room.today)
+        house.ledger.seen_many(finished.act_id, seen, room.today, @counting.seen)
+        house.lots.seen_many(ids.to_a, room.today)
       end
 
       # @param explained [Hash{Integer=>Rational}] what of a stack's lack was found elsewhere
@@ -92,12 +101,13 @@ module NutShelf
 
       def level(finished, lot, level) = lot[:level] == level || finished.change(lot, "level", { level: level })
 
+      # Where something stands that nobody said a word about, before anything new is put there.
+      def silent_places = house.lots.places_besides(@counting.place_ids, @counting.lines.filter_map { |line| line[:lot_id] })
+
       # A place is counted when a word was said about everything in it.
       def close(finished)
         finished.alter("count", @count, { status: "finished" })
-        said = @counting.lines.filter_map { |line| line[:lot_id] }
-        silent = @counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }.map { |row| row[:place_id] }.uniq
-        (@counting.place_ids - silent).each { |id| finished.alter("place", house.records.lock("place", id), { counted_on: room.today }) }
+        (@counting.place_ids - @silent).each { |id| finished.alter("place", house.records.lock("place", id), { counted_on: room.today }) }
       end
     end
   end

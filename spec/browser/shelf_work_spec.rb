@@ -60,7 +60,7 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Something to do"
     fill_in "What", with: "Check for insects"
     select "every 30 days", from: "Then"
-    click_button "Remember it"
+    find("form", text: "First on").click_button("Remember it")
     expect(page).to have_content("To do: Check for insects")
     clock.day = Date.new(2026, 11, 25)
     visit "/"
@@ -158,7 +158,7 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Keep it so"
     expect(page).to have_content("The school is now: by the date")
     Capybara.reset_sessions!
-    visit URI.parse(link).then { |uri| "#{uri.path}##{uri.fragment}" }
+    visit(URI.parse(link).then { |uri| "#{uri.path}##{uri.fragment}" })
     expect(page).to have_content("You are invited as helper.")
     fill_in "E-mail address", with: "juna-#{rand(10**9)}@example.test"
     fill_in "Password, ten letters or more", with: "a long password"

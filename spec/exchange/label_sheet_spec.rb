@@ -10,7 +10,8 @@ RSpec.describe NutShelf::Exchange::LabelSheet do
   grids = NutShelf::Exchange::LabelGrid::ALL
 
   def label(number, **more)
-    described_class::Label.new(name: "Bean stew no. #{number}", amount: "350 g", until_words: "Good until 24 Mar 2027", dates: ["frozen 24 Nov 2026"], place: "Chest freezer", directions: "Thaw overnight, heat until it steams", bought_for: "",
+    described_class::Label.new(name: "Bean stew no. #{number}", amount: "350 g", until_words: "Good until 24 Mar 2027", dates: ["frozen 24 Nov 2026"], place: "Chest freezer",
+                               directions: "Thaw overnight, heat until it steams", bought_for: "",
                                code: "http://127.0.0.1:9380/s/#{number}", **more)
   end
 

@@ -6,7 +6,8 @@ Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each { |file| require_rel
 
 # A database of its own for the specs, and fresh households in it.
 module HouseSupport
-  NAME = "nut_shelf_test"
+  # Two runs beside each other keep to databases of their own.
+  NAME = "nut_shelf_test#{ENV.fetch('NUT_SHELF_SPECS', '')}".freeze
   TODAY = Date.new(2026, 11, 24)
 
   # A clock the spec sets.

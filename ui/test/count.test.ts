@@ -5,7 +5,7 @@ import { isScan } from "../src/scan/readScan";
 
 function row(id: number, more: Partial<ExpectedStack> = {}, stack: Partial<ExpectedStack["stack"]> = {}): ExpectedStack {
   return {
-    place: "Cupboard", packs: 5, quarters: false, line: null, ...more,
+    place: "Cupboard", packs: 5, quarters: false, container_id: null, line: null, ...more,
     stack: {
       id, food_id: id, food: "Chickpeas", name: "Chickpeas", group: "protein", place_id: 1, amount: "5 x 400 g", on_hand: "2000", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "resting",
       days_left: 500, usable_until: "2028-05-31", flags: [], value_minor: 445, value_estimated: false, ...stack,

@@ -52,7 +52,7 @@ export const countQuery = (id: number) => queryOptions({ queryKey: [house, "coun
 export const differencesQuery = (id: number) =>
   queryOptions({ queryKey: [house, "count", id, "differences"], queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences, staleTime: 0 });
 export const placeQuery = (id: number) => queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
-export const bringQuery = queryOptions({ queryKey: [house, "bring"], queryFn: async () => (await get<{ items: BringItem[] }>("/api/bring-forward")).items });
+export const bringQuery = queryOptions({ queryKey: [house, "bring"], queryFn: () => get<{ items: BringItem[]; crossed: PlaceDetail["warnings"] }>("/api/bring-forward") });
 export const jarsQuery = queryOptions({ queryKey: [house, "jars"], queryFn: async () => (await get<{ containers: Container[] }>("/api/containers")).containers });
 export const careQuery = queryOptions({ queryKey: [house, "care"], queryFn: async () => (await get<{ care: CareRow[] }>("/api/care")).care });
 export const barcodesQuery = queryOptions({ queryKey: [house, "barcodes"], queryFn: async () => (await get<{ barcodes: Barcode[] }>("/api/barcodes")).barcodes });

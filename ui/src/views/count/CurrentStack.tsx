@@ -91,7 +91,7 @@ function Touch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Found)
 function OpenTouch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Found) => void }) {
   const [weighing, setWeighing] = useState("");
   const weigh = async () => {
-    const weight = await get<Weight>("/api/scale");
+    const weight = await get<Weight>(`/api/scale${row.container_id === null ? "" : `?container_id=${row.container_id}`}`);
     if (weight.net_g === null) return setWeighing("Nothing lies on the scale.");
     if (!weight.steady) return setWeighing("The scale has not settled yet.");
     onAnswer({ found: "amount", amount: weight.net_g });

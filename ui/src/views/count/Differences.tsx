@@ -62,13 +62,15 @@ function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBa
 function Row({ one, answers, set }: { one: Difference; answers: Answers; set: (answers: Answers) => void }) {
   const money = useMoney();
   const key = String(one.line_id);
+  const [asking, setAsking] = useState(false);
   const move = (lot: number | null) => set({ ...answers, moves: lot === null ? Object.fromEntries(Object.entries(answers.moves).filter(([line]) => line !== key)) : { ...answers.moves, [key]: lot } });
   return (
     <li className={`board p-3 grid gap-x-4 gap-y-1 wide:grid-cols-[minmax(0,1fr)_auto_auto] items-center ${one.ask ? "!border-t-mustard" : ""}`}>
       <div className="min-w-0"><b>{one.name}</b> <span className="text-soft">{one.place}</span><div className="text-soft text-[13.5px]">expected {one.expected}, found {one.found}</div></div>
       <div className={`font-head text-[20px] whitespace-nowrap ${one.less ? "text-beet" : "text-pea"}`}>{one.delta} <span className="text-soft text-[14px] font-body">{money(one.value_minor)}</span></div>
-      {one.less && (
-        <label className="flex items-center gap-2"><span className="text-soft">{one.ask ? "it" : "most likely it"}</span>
+      {one.less && !one.ask && !asking && <span className="text-soft text-[14px]">most likely it {REASONS[answers.reasons[key] ?? one.likely]} <Button look="plain" aria-label={`Another reason for ${one.name}`} onClick={() => setAsking(true)}>change</Button></span>}
+      {one.less && (one.ask || asking) && (
+        <label className="flex items-center gap-2"><span className="text-soft">it</span>
           <select className="field !w-auto" aria-label={`What became of ${one.name}`} value={answers.reasons[key] ?? one.likely} onChange={(event) => set({ ...answers, reasons: { ...answers.reasons, [key]: event.target.value } })}>
             {one.reasons.map((reason) => <option key={reason} value={reason}>{REASONS[reason] ?? reason}</option>)}
           </select>

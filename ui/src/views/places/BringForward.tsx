@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { bringQuery } from "../../api/queries";
-import type { BringItem } from "../../api/types";
+import type { BringItem, PlaceDetail } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
@@ -19,11 +19,21 @@ export default function BringForward() {
         <Button className="no-print ml-auto phone:ml-0" onClick={() => window.print()}>Print the list</Button>
       </div>
       <Loaded query={query} what="Holding the shelf against the backstock">
-        {(items) => items.length === 0 ? (
+        {({ items, crossed }) => <><Crossed rows={crossed} />{items.length === 0 ? (
           <Empty title="Nothing to bring">Every food that is used has its working amount at hand. How much that is can be set for each food under <Link className="underline text-rim font-semibold" to="/keeping">Keeping</Link>.</Empty>
-        ) : <Board title={`${items.length} to bring`}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}
+        ) : <Board title={`${items.length} to bring`}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}</>}
       </Loaded>
     </div>
+  );
+}
+
+/** The same food in two places, so that the newer would be eaten first. */
+function Crossed({ rows }: { rows: PlaceDetail["warnings"] }) {
+  if (rows.length === 0) return null;
+  return (
+    <Board tone="mustard" title="The newer would be eaten first" className="mb-4">
+      <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><Link className="font-semibold underline" to={`/shelf?stack=${row.stack.id}`}>{row.stack.name}</Link> <span className="text-[14px]">{row.text}</span></li>)}</ul>
+    </Board>
   );
 }
 

@@ -9,6 +9,7 @@ import { Button, StackChip } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
 import { plural } from "../../kit/words";
+import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
 import { EditPlace } from "./EditPlace";
 
@@ -20,8 +21,9 @@ export function PlaceSheet({ id, places, onClose }: { id: number; places: Place[
 
 function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[]; onClose: () => void }) {
   const { act } = useActs();
-  const keeper = useSession().person?.role === "keeper";
-  const [panel, setPanel] = useState<"edit" | "fit" | null>(null);
+  const { person, today } = useSession();
+  const keeper = person?.role === "keeper";
+  const [panel, setPanel] = useState<"edit" | "fit" | "care" | null>(null);
   const place = detail.place;
   return (
     <div className="grid gap-4 mt-2">
@@ -32,8 +34,10 @@ function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[
         <Link className="btn" to={`/shelf?place=${place.id}`}>See its stacks</Link>
         {keeper && <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>Change it</Button>}
         <Button aria-expanded={panel === "fit"} onClick={() => setPanel(panel === "fit" ? null : "fit")}>Will a box fit?</Button>
+        <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>A check to remember</Button>
         {keeper && place.stacks === 0 && <Button look="grave" onClick={() => void act(`/api/places/${place.id}/remove`, {}, `take ${place.name} away`).then((done) => done && onClose())}>Take it away</Button>}
       </div>
+      {panel === "care" && <NewCare target={{ place_id: place.id }} today={today} onDone={() => setPanel(null)} />}
       {panel === "edit" && <EditPlace place={place} places={places} onDone={() => setPanel(null)} />}
       {panel === "fit" && <BoxFit place={place} />}
       <Wrong detail={detail} />

@@ -16,8 +16,9 @@ export default function RecallView() {
   const { act } = useActs();
   const search = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const lot = String(new FormData(event.currentTarget).get("lot")).trim();
-    const query = new URLSearchParams({ ...(food ? { food_id: food } : {}), ...(lot ? { lot } : {}) });
+    const form = new FormData(event.currentTarget);
+    const [lot, code] = ["lot", "code"].map((name) => String(form.get(name)).trim());
+    const query = new URLSearchParams({ ...(food ? { food_id: food } : {}), ...(lot ? { lot } : {}), ...(code ? { code } : {}) });
     setRows((await get<{ stacks: RecallRow[] }>(`/api/recall?${query.toString()}`)).stacks);
   };
   const apart = async () => {
@@ -25,11 +26,12 @@ export default function RecallView() {
   };
   return (
     <div className="max-w-[760px] grid gap-4">
-      <div><h1>Recall</h1><p className="text-soft">A maker calls something back: find it by food, by the lot printed on the pack, or both, and set it apart at one touch.</p></div>
+      <div><h1>Recall</h1><p className="text-soft">A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.</p></div>
       <form className="board p-3 grid gap-3" onSubmit={(event) => void search(event)}>
         <label className="grid gap-1"><span className="font-semibold">Food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} placeholder="Find a food" /></label>
         <select className="field" aria-label="Which food" value={food} onChange={(event) => setFood(event.target.value)}><option value="">any food</option>{foods.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
         <label className="grid gap-1"><span className="font-semibold">Lot, or a part of it</span><input className="field" name="lot" maxLength={60} placeholder="L7-B" /></label>
+        <label className="grid gap-1"><span className="font-semibold">Bar code of the pack</span><input className="field" name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" /></label>
         <Button type="submit" look="main">Find what it means</Button>
       </form>
       {rows && (

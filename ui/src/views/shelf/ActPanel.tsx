@@ -92,8 +92,10 @@ function Where({ places, stays = false, detail, cold = false }: { places: Place[
 
 /** A short list for its kind of pack: tick what is seen. */
 function Signs({ detail }: { detail: StackDetail }) {
+  const missed = detail.care.filter((row) => row.late_days > 0);
   return (
     <>
+      {missed.map((row) => <p key={row.id} className="text-beet font-semibold text-[14px]">Missed for {row.late_days} days: {row.title}. Look the closer.</p>)}
       <fieldset><legend className="font-semibold mb-1">Tick what you see; nothing ticked means it is good</legend>
         {detail.look.signs.map((one) => <label key={one.sign} className="flex items-start gap-2 min-h-[32px] phone:min-h-[44px] py-1"><input type="checkbox" name="sign" value={one.sign} className="size-5 shrink-0" /> <span>{one.sign} <span className={`text-[12.5px] font-semibold ${one.means === "bad" ? "text-beet" : "text-soft"}`}>{one.means}</span></span></label>)}
       </fieldset>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
 import type { Place, Tie } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -35,6 +35,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   const [params, setParams] = useSearchParams();
   const wide = useWide();
   const tied = useTied();
+  const go = useNavigate();
   const filter = fromUrl(params);
   const stacks = useMemo(() => filtered(shelf.stacks, places, fromUrl(params)), [shelf.stacks, places, params]);
   const set = (name: string, value: string) => setParams((now) => {
@@ -45,7 +46,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   }, { replace: name === "q" });
   const open = (id: number) => set("stack", String(id));
   const table = params.get("as") === "table";
-  useChipKeys(params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
+  useChipKeys((id) => void go(`/keeping?food=${shelf.stacks.find((stack) => stack.id === id)?.food_id ?? ""}`), params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
@@ -65,7 +66,7 @@ function focused(): number | null {
 }
 
 /** Keys that act on the chip in hand. Taking is at once; what changes a date opens its sheet, which shows the date first. */
-function useChipKeys(active: boolean, ask: (id: number, panel: string) => void): void {
+function useChipKeys(keep: (id: number) => void, active: boolean, ask: (id: number, panel: string) => void): void {
   const { act } = useActs();
   const on = (what: (id: number) => void) => () => {
     const id = focused();
@@ -78,6 +79,7 @@ function useChipKeys(active: boolean, ask: (id: number, panel: string) => void):
     f: on((id) => ask(id, "freeze")),
     m: on((id) => ask(id, "move")),
     x: on((id) => ask(id, "throw")),
+    k: on(keep),
   }, active);
 }
 

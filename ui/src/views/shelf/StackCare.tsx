@@ -23,6 +23,12 @@ export function StackCare({ detail }: { detail: StackDetail }) {
           </li>
         ))}
       </ul>
+      {detail.care_advised.map((one) => (
+        <div key={one.text} className="flex items-center gap-2 py-1.5 text-[14px]">
+          <span className="grow text-soft">The guide advises: {one.text}, every {one.every_days} days</span>
+          <Button onClick={() => void act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>Remember it</Button>
+        </div>
+      ))}
       {open && <NewCare target={{ lot_id: detail.stack.id }} today={today} onDone={() => setOpen(false)} holds />}
     </section>
   );

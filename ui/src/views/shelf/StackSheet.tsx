@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useNavigate } from "react-router";
 import { stackQuery } from "../../api/queries";
 import type { Place, StackDetail, Tie } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -95,6 +96,7 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   const stack = detail.stack;
   const { possible, doing, toggle, close, show } = usePanel(first, detail, places);
   const [more, setMore] = useState(false);
+  const travel = useNavigate();
   const go = async (verb: string, body: Input) => {
     close();
     const done = await act(`/api/stacks/${stack.id}/${verb}`, body, `${verb} ${stack.name}`);
@@ -103,7 +105,7 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   };
   const there = Number(stack.on_hand) > 0;
   const one = () => void (there && go("take", {}));
-  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw") });
+  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw"), k: () => void travel(`/keeping?food=${stack.food_id}`) });
   const button = (key: string) => {
     const found = possible.find((candidate) => candidate.key === key);
     return found && <Button key={key} look={found.look === "grave" ? "grave" : "quiet"} aria-expanded={doing?.key === key} onClick={() => toggle(key)}>{found.name}</Button>;

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { missingQuery } from "../../api/queries";
+import { missingQuery, placesQuery } from "../../api/queries";
 import type { MissingItem } from "../../api/types";
 import { useMoney } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
@@ -21,6 +21,7 @@ export default function ShopView() {
         <span className="text-soft">what the coming meals ask for and the shelf does not have</span>
         <span className="flex gap-2 ml-auto phone:ml-0" role="group" aria-label="For how many days">{SPANS.map((span) => <Button key={span} look={days === span ? "main" : "quiet"} aria-pressed={days === span} onClick={() => setDays(span)}>{span} days</Button>)}</span>
       </div>
+      <Pictures />
       <Loaded query={query} what="Holding the meals against the shelf">
         {(missing) => missing.aisles.length === 0 ? (
           <Empty title="Nothing to buy">Everything the planned meals need is on the shelf. <Link className="underline text-rim font-semibold" to="/meals">Plan another meal</Link>, or put something away below.</Empty>
@@ -34,6 +35,21 @@ export default function ShopView() {
         )}
       </Loaded>
     </>
+  );
+}
+
+/** What stands at home, to look at in the aisle. */
+function Pictures() {
+  const shown = (useQuery(placesQuery).data ?? []).filter((place) => place.photo);
+  const [open, setOpen] = useState<number | null>(null);
+  if (shown.length === 0) return null;
+  return (
+    <div className="mb-3">
+      <div role="group" aria-label="Pictures of the shelves at home" className="flex gap-2 overflow-x-auto pb-1">
+        {shown.map((place) => <button key={place.id} type="button" aria-expanded={open === place.id} className="shrink-0 text-left" onClick={() => setOpen(open === place.id ? null : place.id)}><img src={`/api/places/${place.id}/photo`} alt="" className="w-[112px] h-[72px] object-cover rounded-lg" loading="lazy" /><span className="text-[13px] text-soft">{place.name}</span></button>)}
+      </div>
+      {open !== null && <img src={`/api/places/${open}/photo`} alt={`What ${shown.find((place) => place.id === open)?.name ?? "it"} looks like`} className="mt-2 rounded-xl max-h-[70dvh] w-full object-contain bg-board" />}
+    </div>
   );
 }
 
