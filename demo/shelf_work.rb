@@ -65,9 +65,9 @@ module NutShelf
         act(:AddContainer, "ines", name: "Swing-top jar 1.5 l", kind: "jar", capacity_ml: 1500, owned: 4, tare_g: "720", place_id: place("Kitchen cupboard"))
         act(:AddContainer, "ines", name: "Jam jar 370 ml", kind: "jar", capacity_ml: 370, owned: 18, tare_g: "195", shape: "shouldered", place_id: place("Cellar rack"))
         act(:AddContainer, "ines", name: "Broth tub", kind: "tub", capacity_ml: 2000, owned: 1, full_at: "1500", place_id: place("Chest freezer"))
-        oats = @front.call("rolled-oats") or return
+        rice = @front.call("white-rice") or return
         jar = @within.call { |house| house.containers.all.find { |row| row[:capacity_ml] == 1500 }[:id] }
-        act(:Decant, "piet", lot_id: oats[:id], container_id: jar) unless oats[:open]
+        act(:Decant, "piet", lot_id: rice[:id], container_id: jar, amount: "1150")
       end
 
       # Juna counts the kitchen cupboard: a few things are not as noted.
@@ -76,7 +76,7 @@ module NutShelf
         honey = @front.call("honey")
         act(:EnterLine, "juna", count_id: count, lot_id: honey[:id], found: "amount", amount: "380") if honey
         pasta = @front.call("dry-pasta") || @front.call("spaghetti")
-        act(:EnterLine, "juna", count_id: count, lot_id: pasta[:id], found: "amount", amount: (pasta[:on_hand].to_r - (pasta[:pack_amount] || 1).to_r).to_i.to_s) if pasta
+        act(:EnterLine, "juna", count_id: count, lot_id: pasta[:id], found: "amount", amount: (pasta[:on_hand].to_i / 2).to_s) if pasta
         act(:EnterRest, "juna", count_id: count, found: "as_expected")
         act(:FinishCount, "juna", count_id: count)
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../taking"
+require_relative "../parting"
 
 module NutShelf
   module Desk
@@ -16,8 +16,11 @@ module NutShelf
         refuse_none_free(jar)
         amount = wanted(lot, input[:amount])
         decanted = entry("decant", "Poured #{room.wording(lot.merge(pack_amount: nil), amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}")
-        child = decanted.split(lot, amount, open: true, container_id: jar[:id], place_id: jar[:place_id] || lot[:place_id], history: story(lot, jar))
-        done(decanted, lot_id: child[:id])
+        part = Parting.new(room, decanted).part(lot, amount)
+        place_id = jar[:place_id] || part[:place_id]
+        poured = { open: true, container_id: jar[:id], place_id: place_id, history: story(part, jar, place_id) }
+        decanted.change(part, "decanted", poured)
+        done(decanted, lot_id: part[:id])
       end
 
       def refuse_none_free(jar)
@@ -33,9 +36,9 @@ module NutShelf
         raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
       end
 
-      def story(lot, jar)
+      def story(lot, jar, place_id)
         today = room.today.iso8601
-        moved = jar[:place_id] && jar[:place_id] != lot[:place_id] ? { "kind" => "moved", "on" => today, "place_id" => jar[:place_id] } : nil
+        moved = place_id == lot[:place_id] ? nil : { "kind" => "moved", "on" => today, "place_id" => place_id }
         opened = lot[:open] ? nil : { "kind" => "opened", "on" => today }
         closed = %w[jar tub box bottle].include?(jar[:kind]) ? "jar" : "bag"
         [*lot[:history].to_a, *[moved, opened].compact, { "kind" => "stored", "on" => today, "method" => closed }]

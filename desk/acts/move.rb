@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../parting"
 
 module NutShelf
   module Desk
@@ -14,7 +15,7 @@ module NutShelf
         place = room.place(input[:place_id])
         amount = checked(lot, place, input[:amount])
         moved = entry("move", "Moved #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
-        part = amount == lot[:on_hand].to_r ? lot : moved.split(lot, amount)
+        part = Parting.new(room, moved).part(lot, amount)
         moved.happen(part, { kind: "moved", on: room.today.iso8601, place_id: place[:id] }, place_id: place[:id])
         done(moved, lot_id: part[:id])
       end

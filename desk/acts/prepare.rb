@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../taking"
+require_relative "../parting"
 
 module NutShelf
   module Desk
@@ -17,7 +17,7 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         amount = checked(lot, input)
         prepared = entry("prepare", "#{WORDS.fetch(input[:how])} #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name}")
-        part = amount == lot[:on_hand].to_r ? lot : prepared.split(lot, amount)
+        part = Parting.new(room, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
         opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }
         prepared.happen(part, { kind: input[:how], on: room.today.iso8601 }, **opened)

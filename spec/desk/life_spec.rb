@@ -37,6 +37,17 @@ RSpec.describe "The life of a stack" do
     balanced
   end
 
+  it "opens a sealed pack that is only used in part, and the rest of it is open too" do
+    jar = do_(:AddContainer, name: "Jar", kind: "jar", capacity_ml: 1500)["container_id"]
+    rice = put_away(ines, "white-rice", "cupboard", amount: "5000", printed_on: "2028-10-31", printed_kind: "best_before", price_minor: 1000)["lot_id"]
+    poured = do_(:Decant, lot_id: rice, container_id: jar, amount: "1000")
+    lots = inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open], row[:value_minor], row[:container_id]] } }
+    expect(lots).to contain_exactly([1000, true, 200, jar], [4000, true, 800, nil])
+    act(:Undo, ines, { act_id: poured["act_id"] })
+    expect(inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open]] } }).to eq([[5000, false]])
+    balanced
+  end
+
   it "tops a jar up: earliest date, cost added, parts remembered, undone whole" do
     jar = do_(:AddContainer, name: "Peel tub", kind: "tub", capacity_ml: 900, owned: 1, full_at: "800")["container_id"]
     old = put_away(ines, "rolled-oats", "cupboard", amount: "500", price_minor: 100, printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]

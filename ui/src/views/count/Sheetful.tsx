@@ -16,7 +16,12 @@ interface Props {
 export function Sheetful({ count, at, said, onPick, onClear }: Props) {
   const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    list.current?.querySelector("[data-now]")?.scrollIntoView({ block: "nearest" });
+    const box = list.current;
+    const now = box?.querySelector<HTMLElement>("[data-now]");
+    // Only the list itself is scrolled; on a phone it is part of the page, and the page stays where the thumb is.
+    if (!box || !now || box.scrollHeight <= box.clientHeight) return;
+    const off = now.getBoundingClientRect().top - box.getBoundingClientRect().top;
+    if (off < 40 || off > box.clientHeight - 60) box.scrollTop += off - box.clientHeight / 2;
   }, [at]);
   return (
     <div ref={list} className="board p-3 wide:max-h-[calc(100dvh-90px)] wide:overflow-y-auto" tabIndex={0} role="region" aria-label="Expected and found">

@@ -9,7 +9,7 @@ export function ShelfChip(props: ComponentProps<typeof StackChip>) {
   return (
     <div className="relative min-w-0">
       <StackChip {...props} bare />
-      <LevelTouch stack={props.stack} className="absolute right-[5px] bottom-[4px]" />
+      <LevelTouch stack={props.stack} className="absolute right-[3px] bottom-[2px]" />
     </div>
   );
 }

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require_relative "taking"
+
+module NutShelf
+  module Desk
+    # Parts an amount from a stack the way hands do: all of it, whole packs as they are, or a part of a sealed pack,
+    # which is opened for it; what stays of that pack is an opened stack too.
+    class Parting
+      # @param room [Room]
+      # @param entry [Entry]
+      def initialize(room, entry)
+        @room = room
+        @entry = entry
+      end
+
+      # @param lot [Hash] locked stack
+      # @param amount [Rational] base units, not more than there is
+      # @return [Hash] a stack of just that amount
+      def part(lot, amount)
+        return lot if amount == lot[:on_hand].to_r
+        return @entry.split(lot, amount) unless breaks_pack?(lot, amount)
+
+        opened = Taking.new(@room, @entry).open_one(lot)
+        amount == opened[:on_hand].to_r ? opened : @entry.split(opened, amount)
+      end
+
+      private
+
+      # Loose food has no pack to break, and more than one pack's part would need several opened at once.
+      def breaks_pack?(lot, amount)
+        size = lot[:pack_amount]&.to_r
+        !lot[:open] && !size.nil? && lot[:dimension] != "count" && amount < size
+      end
+    end
+  end
+end

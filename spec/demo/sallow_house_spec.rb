@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../../demo/loader"
+
+# The whole demo, lived act by act in a database of its own: no act may be refused, and the books must balance.
+RSpec.describe "Sallow House" do
+  it "lives ten weeks without a refused act, and its stock is the sum of its movements" do
+    url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_sallow")
+    NutShelf::Store::Owner.drop(url)
+    demo = NutShelf::Boot::Wiring.office(NutShelf::Boot::Wiring.migrated(url))
+    id = NutShelf::Demo::Loader.new(demo).load
+    demo.database.within(id) do |db|
+      house = NutShelf::Store::House.new(db, id)
+      expect(house.lots.out_of_balance).to be_empty
+      expect(house.lots.shelf.count).to be > 100
+      expect(house.counts.open.map { |count| count[:person] }).to eq(["Tomas"])
+      expect(house.care.due(NutShelf::Demo::Household::TODAY).size).to be >= 2
+      expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include("count", "decant", "amend", "store_as", "cook", "throw")
+    end
+    expect(NutShelf::Demo::Loader.new(demo).load).to be_nil
+    demo.database.disconnect
+  end
+end
