@@ -74,7 +74,7 @@ module NutShelf
 
     # Slows down guessing at the door and floods on the heavy routes.
     module Throttle
-      LIMITS = { "/api/login" => [20, 60], "/api/first-start" => [10, 60], "/api/import" => [30, 60], "/api/import/preview" => [60, 60] }.freeze
+      LIMITS = { "/api/login" => [20, 60], "/api/first-start" => [10, 60], "/api/join" => [20, 60], "/api/join/look" => [30, 60], "/api/import" => [30, 60], "/api/import/preview" => [60, 60] }.freeze
 
       module_function
 
@@ -83,6 +83,9 @@ module NutShelf
         LIMITS.each do |path, (limit, period)|
           Rack::Attack.throttle(path, limit: limit, period: period) { |request| request.ip if request.post? && request.path == path }
         end
+        # Guessing a calendar's address, and printing by the thousand.
+        Rack::Attack.throttle("calendar", limit: 60, period: 60) { |request| request.ip if request.path.start_with?("/api/calendar/") }
+        Rack::Attack.throttle("labels", limit: 60, period: 60) { |request| request.ip if request.path.start_with?("/api/labels/") }
         Rack::Attack.throttled_responder = ->(_request) { Problem.answer(*Problem.document("too_many", "That was too often in a short time.", "Wait a minute and try again.")) }
       end
     end

@@ -17,13 +17,22 @@ LIST = File.join(Dir.tmpdir, "nut-shelf-bring-in.csv").freeze
 File.write(LIST, "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\nKichererbsen;6;400 g;Keller;31.05.2028;5,34\nHaferflocken;2;500 g;Vorrat;30.09.2027;2,98\n" \
                  "Eier;10;;Kühlschrank;12.12.2026;3,20\nHagebuttenmus;3;340 g;Speicher;;7,50\n".encode("Windows-1252"))
 MEAL = ->(browser) { browser.at_css("a[href^='/meals/']").click }
+GO_ON = lambda do |browser|
+  press(browser, "Go on")
+  appear(browser, "[aria-label='The stack in hand']")
+end
 SHOTS = [
   ["today", "/", WIDE], ["shelf", "/shelf", WIDE], ["shelf-table", "/shelf?as=table", WIDE], ["meals", "/meals", WIDE], ["cook", "/meals", WIDE, MEAL], ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
   ["stack", "/shelf", WIDE, ->(browser) { browser.css(".chip").find { |chip| chip.text.include?("Hummus") }&.click }],
   ["label-line", "/shelf", WIDE, ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }],
-  ["today-phone", "/", PHONE], ["shelf-phone", "/shelf", PHONE], ["shop-phone", "/shop", PHONE],
-  ["one-hand-phone", "/", PHONE, ->(browser) { browser.css("button").find { |button| button.text.include?("one hand") }.click }],
+  ["count", "/count", WIDE, GO_ON], ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }], ["people", "/people", WIDE],
+  ["place", "/places", WIDE, lambda { |browser|
+    press(browser, "Bicycle shed")
+    appear(browser, "[role=dialog] h3")
+  }],
+  ["labels", "/labels", WIDE, ->(browser) { press(browser, "Choose these") }],
+  ["today-phone", "/", PHONE], ["shelf-phone", "/shelf", PHONE], ["count-phone", "/count", PHONE, GO_ON],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]
 ].freeze
 OPTIONS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync hide-scrollbars].to_h { |name| [name, nil] }.freeze
@@ -51,6 +60,12 @@ end
 def appear(browser, selector)
   50.times { browser.at_css(selector) ? break : IO.select(nil, nil, nil, 0.1) }
   browser.css(selector)
+end
+
+# Presses what begins with these words, once it is there.
+def press(browser, words)
+  50.times { browser.css("main a, main button").any? { |element| element.text.strip.start_with?(words) } ? break : IO.select(nil, nil, nil, 0.1) }
+  browser.css("main a, main button").find { |element| element.text.strip.start_with?(words) }.click
 end
 
 def take(browser, base, folder, shot)

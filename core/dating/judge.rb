@@ -231,7 +231,7 @@ module NutShelf
       def check_place(on)
         situation = running_situation
         will_freeze if @place.low_c&.negative? && !@place.freezer?
-        return if @phase == :frozen || @rules.row(situation, @place)
+        return if @phase == :frozen || @food.food_group == "supplies" || @rules.row(situation, @place)
 
         reason = @rules.reason(situation, @place)
         return two_hours(on, reason) if @rules.two_hours?(situation, @place, sealed: @sealed)

@@ -12,8 +12,8 @@ module NutShelf
 
       # Where a situation makes sense at all.
       ONLY = { "frozen_at_home" => %w[freezer], "bought_frozen" => %w[freezer], "thawed" => %w[fridge] }.freeze
-      # Without a figure of its own such a row would only say what "opened" says.
-      OWN_STATE = { "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe" }.freeze
+      # Loose produce is not opened, rice is not cut: without a figure of its own such a row only repeats another.
+      OWN_STATE = { "opened" => "opened", "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe" }.freeze
       NOTHING = { row: nil, reason: "", outcome: :not_applicable }.freeze
 
       # @param catalog [Catalog]
@@ -55,7 +55,12 @@ module NutShelf
       def rows = @rows ||= table.flat_map { |line| line[:places].values.filter_map { |one| one[:row] } }.uniq
 
       # Cooked rice answers by another food's row, which is as good as its own.
-      def own?(situation, row) = OWN_STATE.fetch(situation, row.state) == row.state || situation == "cooked"
+      def own?(situation, row)
+        return @food.aisle == "Frozen" if situation == "bought_frozen"
+        return @food.aisle != "Frozen" if situation == "frozen_at_home"
+
+        OWN_STATE.fetch(situation, row.state) == row.state || situation == "cooked"
+      end
 
       def cell(situation, place)
         answer = @catalog.keeping(@food, situation, place)
@@ -66,7 +71,10 @@ module NutShelf
       end
 
       # Thawed food counts by the after-thaw figure of its freezer row.
-      def thawed(row) = row.after_thaw_days ? { row: row, days: row.after_thaw_days } : { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+      def thawed(row) = row.after_thaw_days ? { row: days_thawed(row), days: row.after_thaw_days } : { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+
+      # In the fridge after thawing; what the freezer row advises for freezing is no advice any more.
+      def days_thawed(row) = KeepingRow.new(**row.to_h, low: row.after_thaw_days, high: row.after_thaw_days, place: "fridge", method: "Thaw it in the fridge, on a tray")
     end
   end
 end

@@ -29,7 +29,7 @@ module NutShelf
 
       def years(days) = (days / 365.0).round(days < 1825 ? 1 : 0).to_s.delete_suffix(".0")
 
-      def span = low == high ? "#{low} days" : "#{low} to #{high} days"
+      def span = low == high ? "#{low} #{low == 1 ? 'day' : 'days'}" : "#{low} to #{high} days"
     end
 
     # Ways of storing that a figure may depend on, and how they read.

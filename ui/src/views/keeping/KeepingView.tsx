@@ -104,7 +104,7 @@ function Cell({ cell }: { cell: KeepingCell }) {
   return (
     <>
       <b className="font-head text-[17px]" title={cell.span ?? undefined}>{cell.words}</b>{" "}
-      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days !== null && cell.days >= 60 ? "" : `counted ${cell.days}`}</span>
+      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : `counted ${cell.days}`}</span>
       {cell.own_reason && <span className="block text-pea text-[12.5px] font-semibold">your own: {cell.own_reason}</span>}
       {cell.advice && <span className="block text-soft text-[12.5px]">{cell.advice}</span>}
     </>

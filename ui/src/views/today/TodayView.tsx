@@ -29,12 +29,13 @@ function TodayPage({ today }: { today: Today }) {
       </div>
       {bare ? <Welcome /> : (
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] items-start">
-          <Front today={today} onPick={open} />
-          <div className="grid gap-4">
-            <Chores today={today} />
-            <StillThere today={today} onPick={open} />
-            <Coming meals={today.meals} today={today.today} />
-            <Needs today={today} onPick={open} />
+          <div className="phone:order-3"><Front today={today} onPick={open} /></div>
+          {/* On a phone the day's order counts: first what hands have to do, then what turns. */}
+          <div className="grid gap-4 phone:contents">
+            <div className="phone:order-1"><Chores today={today} /></div>
+            <div className="phone:order-2 empty:hidden"><StillThere today={today} onPick={open} /></div>
+            <div className="phone:order-4"><Coming meals={today.meals} today={today.today} /></div>
+            <div className="phone:order-5"><Needs today={today} onPick={open} /></div>
           </div>
         </div>
       )}
