@@ -9,7 +9,7 @@ module NutShelf
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
       # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
-      Item = Struct.new(:food_id, :name, :amount_g, :own, :list, :rate, :to_place, keyword_init: true) do
+      Item = Struct.new(:food_id, :name, :amount_g, :own, :list, :steps, :to_place, keyword_init: true) do
         def initialize(**facts)
           super
           freeze
@@ -46,11 +46,11 @@ module NutShelf
         return if back.empty? || !pantry_of.foods.fetch(key).shelf_stable?
 
         food_id = pantry_of.food_id(key)
-        amount, own, rate = wanted(food_id, holdings, back)
+        amount, own, steps = wanted(food_id, holdings, back)
         return unless amount.positive?
 
         list = Core::BringForward.new(working: working.map(&:stock), backstock: back.map(&:stock), amount: amount, on: @room.today)
-        Item.new(food_id: food_id, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, rate: rate, to_place: to_place(working))
+        Item.new(food_id: food_id, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, steps: steps, to_place: to_place(working))
       end
 
       # The household's own figure, else what is eaten between two walks to where the backstock stands.
@@ -58,11 +58,11 @@ module NutShelf
         own = @room.food_row(food_id)[:working_amount]
         lot = pantry_of.lot(holdings.first.stock.id)
         rate = @usage.rate(food_id, lot[:dimension])
-        return [own.to_r, true, rate] if own
+        return [own.to_r, true, ["The household's own working amount."]] if own
 
         reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
-        pack = back.filter_map { |one| one.stock.pack }.min
-        [Core::BringForward.working_amount(daily: rate.daily * holdings.first.grams_per_unit, reach: reach, pack: pack), false, rate]
+        facts = { daily: rate.daily * holdings.first.grams_per_unit, reach: reach, pack: back.filter_map { |one| one.stock.pack }.min }
+        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts)]]
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.

@@ -25,7 +25,12 @@ module NutShelf
         db[:pack_barcodes].insert_conflict(target: %i[household_id code], update: { pack_id: pack_id }).insert(household_id: household_id, code: code, pack_id: pack_id)
       end
 
-      # @return [Array<String>] codes known for these packs
+      # @param pack_id [Integer, nil] what the code meant before; nil: nothing
+      def unlearn_barcode(code:, pack_id:)
+        pack_id ? learn_barcode(code: code, pack_id: pack_id) : rows(:pack_barcodes).where(code: code).delete
+      end
+
+      # @return [Array<Hash>] every code that was learnt, with its pack
       def barcodes
         rows(:pack_barcodes).join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
                             .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all

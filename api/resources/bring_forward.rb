@@ -20,7 +20,7 @@ module NutShelf
           key, food = of.pantry_of.foods.find { |_, one| one.name == item.name }
           { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own,
             at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
-            to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.own ? ["The household's own working amount."] : item.rate.steps,
+            to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.steps,
             picks: item.list.picks.map { |pick| pick(room, of, key, pick) } }
         end
 

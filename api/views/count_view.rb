@@ -32,7 +32,7 @@ module NutShelf
       private
 
       def expected(row, line)
-        quarters = row[:open] && row[:pack_amount] && row[:level].nil?
+        quarters = row[:open] && (row[:pack_amount] || row[:noun]) && row[:level].nil?
         { stack: @stacks.call(row), place: @room.place(row[:place_id])[:name].to_s, packs: row[:open] || row[:level] ? nil : packs(row), quarters: quarters ? true : false,
           container_id: row[:container_id], line: line && line(line, row) }
       end

@@ -21,6 +21,13 @@ module NutShelf
         (need / pack).ceil * pack
       end
 
+      # @return [Array<String>] how working_amount came about, amounts in grams
+      def self.reasons(daily:, reach:, pack:)
+        list = ["About #{daily.to_f.round} g a day is used; between two walks to the backstock lie #{REACH_DAYS.fetch(reach)} days."]
+        list << "That is #{(daily * REACH_DAYS.fetch(reach)).to_f.round} g, in whole packs of #{pack.to_f.round} g." if pack&.positive?
+        list
+      end
+
       attr_reader :need, :picks, :short
 
       # @param working [Array<Stock>] what is usable on the working shelf

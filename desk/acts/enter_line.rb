@@ -53,7 +53,7 @@ module NutShelf
       def amount(lot, input)
         size = lot[:pack_amount]&.to_r || 1r
         amount = if input[:packs] then input[:packs].to_r * size
-                 elsif input[:quarters] then Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || lot[:on_hand].to_r)
+                 elsif input[:quarters] then Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || (lot[:noun] ? 1r : lot[:on_hand].to_r))
                  else input[:amount]&.to_r
                  end
         refuse("/amount", "It does not say how much was found.", "Give a number of packs, quarters or an amount.") if amount.nil?

@@ -17,8 +17,11 @@ module NutShelf
         raise Invalid.new("A pack holds more than nothing.", code: "invalid", pointer: "/amount", remedy: "Say how much one pack holds.") unless input[:amount].to_r.positive?
 
         pack = house.packs.ensure(food_id: food[:id], amount: BigDecimal(input[:amount]), dimension: Core::Unit.dimension(input[:unit]).to_s)
-        house.packs.learn_barcode(code: Core::CheckDigit.gtin14(input[:code]), pack_id: pack)
+        code = Core::CheckDigit.gtin14(input[:code])
+        before = house.packs.by_barcode(code)
+        house.packs.learn_barcode(code: code, pack_id: pack)
         learnt = entry("learn_barcode", "Learnt #{input[:code]}: #{Core::Wording.free(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}", subject: pack)
+        house.records.event(act_id: learnt.act_id, record: "barcode", record_id: code.to_i, before: { pack_id: before && before[:id] }, after: { pack_id: pack })
         done(learnt, food_id: food[:id])
       end
     end

@@ -7,6 +7,7 @@ module NutShelf
     # The household's own figures for a food: how much of it stands at hand, what is used a week, what a millilitre or
     # a piece weighs (weighed once, known for good).
     class SetFood < Act
+      keeper_only
       FIELDS = %i[working_amount weekly_said g_per_ml g_per_piece].freeze
 
       private

@@ -71,12 +71,21 @@ module NutShelf
 
       def records_back(undo)
         @records.reverse_each do |event|
+          next unlearn(undo, event) if event[:record] == "barcode"
+
           row = house.records.lock(event[:record], event[:record_id])
           before = event[:before].to_h.transform_keys(&:to_sym)
           before.empty? ? house.records.retire(event[:record], row[:id]) : house.records.update(event[:record], row[:id], before.to_h { |name, value| [name, typed(name, value)] })
           house.records.event(act_id: undo.act_id, record: event[:record], record_id: row[:id], before: event[:after].to_h, after: before)
         end
         After.new(room, undo).records_changed(@records)
+      end
+
+      # A code means again what it meant before.
+      def unlearn(undo, event)
+        before = event[:before].to_h
+        house.packs.unlearn_barcode(code: event[:record_id].to_s.rjust(14, "0"), pack_id: before["pack_id"])
+        house.records.event(act_id: undo.act_id, record: "barcode", record_id: event[:record_id], before: event[:after].to_h, after: before)
       end
 
       # What an act made besides stacks is put away again, unless it is in use.

@@ -32,13 +32,40 @@ RSpec.describe "The household", :api do
     place = ask("/api/places")["places"].first["id"]
     expect(tell("/api/counts", { place_id: place })["count_id"]).to be_positive
     refused = [["/api/ways", { school: "by_the_date" }], ["/api/places/#{place}/change", { reach: "away" }], ["/api/members/invite", { name: "X", role: "keeper" }],
-               ["/api/keeping/#{food_id(ines, 'honey')}/own", { place: "cupboard", state: "opened", low: 1, high: 2, reason: "because" }], ["/api/people", { name: "X", portion_factor: "1" }]]
+               ["/api/keeping/#{food_id(ines, 'honey')}/own", { place: "cupboard", state: "opened", low: 1, high: 2, reason: "because" }], ["/api/people", { name: "X", portion_factor: "1" }], ["/api/keeping/#{food_id(ines, 'honey')}/figures", { weekly_said: "1" }]]
     refused.each { |route, body| expect([tell(route, body)["code"], status]).to eq(["keeper_only", 403]) }
     ask("/api/backup.json")
     expect(status).to eq(403)
     expect(ask("/api/people")).to include("members" => [], "invitations" => [])
     tell("/api/join", { token: token, email: "again@example.test", password: "a long password" })
     expect(status).to eq(404)
+  end
+
+  it "lets a member of a restored household choose a new password by their own link" do
+    token = "restored-#{rand(10**12)}-link"
+    inside(ines) { |house| house.db[:invitations].insert(household_id: ines.household_id, account_id: ines.account_id, for_account_id: ines.account_id, name: "Ines", role: "keeper", token_hash: NutShelf::Store::Doors.hash(token)) }
+    email = office.database.outside { |db| db[:accounts].where(id: ines.account_id).get(:email) }
+    clear_cookies
+    @csrf = nil
+    expect(tell("/api/join/look", { token: token })["email"]).to eq(email)
+    tell("/api/join", { token: token, password: "quite another one" })
+    expect(status).to eq(200)
+    clear_cookies
+    @csrf = nil
+    send_json("/api/login", { login: email, password: "quite another one" })
+    expect(status).to eq(200)
+    @csrf = nil
+    expect(ask("/api/session")["person"]["role"]).to eq("keeper")
+  end
+
+  it "lets only one of two in who hold the same link" do
+    token = tell("/api/members/invite", { name: "Guest", role: "helper" })["path"].split("#").last
+    answers = Array.new(2) do |number|
+      session = Rack::Test::Session.new(app)
+      csrf = JSON.parse(session.get("/api/session").body)["csrf"]
+      Thread.new { session.post("/api/join", JSON.generate({ token: token, email: "guest#{number}-#{rand(10**9)}@example.test", password: "a long password" }), { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf }).status }
+    end
+    expect(answers.map(&:value)).to contain_exactly(200, 404)
   end
 
   it "takes an invitation back, and changes and ends a membership" do

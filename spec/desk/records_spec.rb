@@ -87,8 +87,15 @@ RSpec.describe "Places, rules and people" do
 
   it "learns a barcode once, and a figure for good" do
     food = food_id(ines, "canned-chickpeas")
-    act(:LearnBarcode, ines, { code: "4006381333931", food_id: food, amount: "400", unit: "g" })
-    expect(inside(ines) { |house| house.packs.by_barcode("04006381333931") }).to include(food_id: food, amount: 400)
+    meant = -> { inside(ines) { |house| house.packs.by_barcode("04006381333931")&.slice(:food_id, :amount) } }
+    first = act(:LearnBarcode, ines, { code: "4006381333931", food_id: food, amount: "400", unit: "g" })
+    again = act(:LearnBarcode, ines, { code: "4006381333931", food_id: food, amount: "800", unit: "g" })
+    expect(meant.call).to eq(food_id: food, amount: 800)
+    expect { undo(first) }.to raise_error(NutShelf::Desk::Conflict, /Later: Learnt/)
+    undo(again)
+    expect(meant.call).to eq(food_id: food, amount: 400)
+    undo(first)
+    expect(meant.call).to be_nil
     expect { act(:LearnBarcode, ines, { code: "4006381333932", food_id: food, amount: "400", unit: "g" }) }.to raise_error(NutShelf::Desk::Invalid, /check digit/)
     done = act(:SetFood, ines, { food_id: food, g_per_ml: "0.82", working_amount: "800" })
     expect(inside(ines) { |house| house.foods.find(food) }).to include(g_per_ml: BigDecimal("0.82"), working_amount: 800)

@@ -211,6 +211,7 @@ Sequel.migration do
     columns = lot_columns.map { |name| "\"#{name}\"" }.join(", ")
     run "GRANT INSERT (#{columns}), UPDATE (#{columns}) ON lots TO #{role}"
     run "GRANT UPDATE ON memberships TO #{role}"
+    run "GRANT DELETE ON pack_barcodes TO #{role}"
     run "GRANT DELETE ON memberships TO #{role}"
 
     # Whoever holds a token is not inside any household yet: these two look through the wall for one row.
@@ -228,6 +229,7 @@ Sequel.migration do
   down do
     run "DROP FUNCTION invitation_for(text); DROP FUNCTION calendar_for(text);"
     run "REVOKE UPDATE, DELETE ON memberships FROM #{role}"
+    run "REVOKE DELETE ON pack_barcodes FROM #{role}"
     drop_table(:device_readings, :calendar_feeds, :invitations, :record_events, :care_rules, :count_lines, :counts, :place_photos)
     alter_table(:lots) { drop_constraint :lots_container_same_household, type: :foreign_key }
     drop_table(:containers)

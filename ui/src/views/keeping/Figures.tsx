@@ -1,6 +1,7 @@
 import type { FormEvent } from "react";
 import type { KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 
 const UNITS: Record<string, string> = { mass: "g", volume: "ml", count: "pieces" };
@@ -9,6 +10,7 @@ type Name = "weekly_said" | "working_amount" | "g_per_ml" | "g_per_piece";
 /** What this household knows of the food: how fast it goes, how much stands at hand, what it weighs. */
 export function Figures({ page }: { page: KeepingPage }) {
   const { act } = useActs();
+  const keeper = useSession().person?.role === "keeper";
   const unit = UNITS[page.figures.dimension] ?? "";
   const fields: [Name, string][] = [["weekly_said", `Used a week, as you would say, in ${unit}`], ["working_amount", "How much stands at hand, in g"], ["g_per_ml", "What a millilitre weighs, in g"], ["g_per_piece", "What a piece weighs, in g"]];
   const submit = (event: FormEvent<HTMLFormElement>) => {
@@ -25,10 +27,10 @@ export function Figures({ page }: { page: KeepingPage }) {
       <form className="grid gap-2 mt-2" onSubmit={submit}>
         {fields.map(([name, label]) => (
           <label key={name} className="grid grid-cols-[1fr_110px] gap-2 items-center"><span className="text-[14px]">{label}</span>
-            <input className="field" name={name} inputMode="decimal" pattern="[0-9]{1,9}([.,][0-9]{1,6})?" title="A number such as 250 or 0.8" defaultValue={page.figures[name] ?? ""} />
+            <input className="field" name={name} disabled={!keeper} inputMode="decimal" pattern="[0-9]{1,9}([.,][0-9]{1,6})?" title="A number such as 250 or 0.8" defaultValue={page.figures[name] ?? ""} />
           </label>
         ))}
-        <Button type="submit" className="justify-self-start">Keep these figures</Button>
+        {keeper ? <Button type="submit" className="justify-self-start">Keep these figures</Button> : <p className="text-soft text-[13.5px]">A keeper can change them.</p>}
       </form>
     </Board>
   );

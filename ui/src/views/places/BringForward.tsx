@@ -6,6 +6,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { Why } from "../../kit/Why";
 import { dayWords } from "../../kit/words";
 
 /** What to carry from backstock to the working shelf, oldest first, one touch each. */
@@ -42,7 +43,7 @@ function Item({ item }: { item: BringItem }) {
   const { today } = useSession();
   return (
     <li className="border-t border-zinc2 py-3 grid gap-1">
-      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-[13.5px]" title={item.steps.join(" ")}>{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span></div>
+      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-[13.5px]">{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">
           <span className="hidden print:inline-block w-5 h-5 border-2 border-edge rounded-sm" aria-hidden="true" />

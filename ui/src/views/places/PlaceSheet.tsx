@@ -16,10 +16,10 @@ import { EditPlace } from "./EditPlace";
 /** One place: its picture, the room left, what stands wrong there, what fits. */
 export function PlaceSheet({ id, places, onClose }: { id: number; places: Place[]; onClose: () => void }) {
   const query = useQuery(placeQuery(id));
-  return <Sheet open onClose={onClose} title={query.data?.place.name ?? "Place"}><Loaded query={query} what="Fetching the place">{(detail) => <Body key={detail.place.version} detail={detail} places={places} onClose={onClose} />}</Loaded></Sheet>;
+  return <Sheet open onClose={onClose} title={query.data?.place.name ?? "Place"}><Loaded query={query} what="Fetching the place">{(detail) => <Body key={detail.place.version} detail={detail} places={places} onClose={onClose} stamp={query.dataUpdatedAt} />}</Loaded></Sheet>;
 }
 
-function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[]; onClose: () => void }) {
+function Body({ detail, places, onClose, stamp }: { detail: PlaceDetail; places: Place[]; onClose: () => void; stamp: number }) {
   const { act } = useActs();
   const { person, today } = useSession();
   const keeper = person?.role === "keeper";
@@ -28,7 +28,7 @@ function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[
   return (
     <div className="grid gap-4 mt-2">
       {place.note && <p>{place.note}</p>}
-      <Photo place={place} />
+      <Photo place={place} stamp={stamp} />
       {detail.room_left && <section><h3>{detail.room_left.litres} of {detail.room_left.of} litres are free</h3><ul className="text-soft text-[13.5px]">{detail.room_left.steps.map((step) => <li key={step}>{step}</li>)}</ul></section>}
       <div className="flex flex-wrap gap-2">
         <Link className="btn" to={`/shelf?place=${place.id}`}>See its stacks</Link>
@@ -46,7 +46,7 @@ function Body({ detail, places, onClose }: { detail: PlaceDetail; places: Place[
   );
 }
 
-function Photo({ place }: { place: Place }) {
+function Photo({ place, stamp }: { place: Place; stamp: number }) {
   const { act, say } = useActs();
   const take = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
@@ -60,7 +60,7 @@ function Photo({ place }: { place: Place }) {
   };
   return (
     <figure>
-      {place.photo && <img src={`/api/places/${place.id}/photo?v=${place.version}`} alt={`What ${place.name} looks like`} className="w-full max-h-[260px] object-cover rounded-xl" />}
+      {place.photo && <img src={`/api/places/${place.id}/photo?v=${stamp}`} alt={`What ${place.name} looks like`} className="w-full max-h-[260px] object-cover rounded-xl" />}
       <label className="btn mt-2 cursor-pointer focus-within:outline focus-within:outline-3">{place.photo ? "A new picture" : "Take a picture, to look at in the shop"}<input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" className="sr-only" onChange={(event) => void take(event)} /></label>
     </figure>
   );
