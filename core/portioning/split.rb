@@ -27,6 +27,8 @@ module NutShelf
       def initialize(amount:, cost_minor:, count: nil, size: nil)
         raise ArgumentError, "say how many portions or how large one is" unless count.nil? ^ size.nil?
 
+        raise ArgumentError, "a portion is larger than nothing" if size && !size.positive?
+
         @size = size || even(amount, count)
         @count = count || (amount / size).floor
         raise ArgumentError, "not even one portion comes of it" unless @count.positive? && @size.positive?

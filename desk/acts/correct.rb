@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../new_stack"
 require_relative "../../core/counting/difference"
 
 module NutShelf
@@ -14,6 +15,7 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount].to_r - lot[:on_hand].to_r
         raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount].to_r.negative?
+        raise Invalid.new("That is more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Check the number.") if input[:amount].to_r > NewStack::MAX
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if delta.zero?
 
         corrected = entry("correct", "Corrected #{room.food(lot[:food_id]).name}: #{room.wording(lot)} is really #{room.wording(lot, amount: input[:amount].to_r)}")

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../new_stack"
 require_relative "../../core/counting/difference"
 
 module NutShelf
@@ -13,7 +14,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
-        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount].to_r.negative?
+        raise Invalid.new("An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") unless input[:amount].to_r.between?(0, NewStack::MAX)
 
         seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.wording(lot, amount: lot[:on_hand].to_r + delta)} #{room.food(lot[:food_id]).name}")
         house.ledger.seen_many(seen.act_id, [lot], room.today, house.usage.seen_on([lot[:id]]))

@@ -132,6 +132,41 @@ RSpec.describe "The door", :api do
       expect(answers.reject { |_, _, code| code.between?(400, 422) }).to be_empty
     end
 
+    it "answers odd counts, portions, scans and measures in words too" do
+      id = stack["lot_id"]
+      cupboard = place_id(who, "cupboard")
+      count = act(:StartCount, who, { place_id: cupboard })["count_id"]
+      jar = act(:AddContainer, who, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"]
+      odd = [
+        ["/api/counts", { place_id: 10**30 }], ["/api/counts", { place_id: 999_999_999 }], ["/api/counts/999999999/finish", {}], ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", packs: "999999999999" }],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", amount: "-1" }], ["/api/counts/#{count}/lines", { lot_id: id, found: "level" }], ["/api/counts/#{count}/lines", { lot_id: 10**17, found: "gone" }],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", quarters: 9 }], ["/api/counts/#{count}/clear", { line_id: 999_999_999 }], ["/api/counts/#{count}/finish", { reasons: { "1" => "vanished" } }],
+        ["/api/stacks/#{id}/portion", { size: "0" }], ["/api/stacks/#{id}/portion", { size: "-3" }], ["/api/stacks/#{id}/portion", {}], ["/api/stacks/#{id}/portion", { count: 2, size: "3" }],
+        ["/api/stacks/#{id}/portion", { count: 2, amount: "-1" }],
+        ["/api/stacks/#{id}/portion", { count: 2, place_id: 999_999_999 }], ["/api/stacks/#{id}/decant", { container_id: 10**17 }], ["/api/stacks/#{id}/decant", { container_id: jar, amount: "-1" }],
+        ["/api/stacks/#{id}/top-up", { from_lot_id: id }], ["/api/stacks/#{id}/top-up", { from_lot_id: 10**17 }], ["/api/stacks/#{id}/correct", { amount: "999999999999" }], ["/api/stacks/#{id}/correct", { amount: "-1" }],
+        ["/api/stacks/#{id}/seen", { amount: "999999999999" }], ["/api/stacks/#{id}/amend", { printed_on: "2026-02-31" }], ["/api/stacks/#{id}/amend", { made_on: "2027-01-01" }], ["/api/stacks/#{id}/amend", {}],
+        ["/api/stacks/#{id}/prepare", { how: "cut", amount: "0" }], ["/api/stacks/#{id}/prepare", { how: "cut", place_id: 999_999_999 }], ["/api/stacks/#{id}/foresee", { act: "cook" }],
+        ["/api/stacks/#{id}/foresee", { act: "portion", input: { size: "0" } }],
+        ["/api/places/#{cupboard}/fit", { box_mm: [1, 1, 1], shelf_mm: [20_000, 20_000, 20_000] }], ["/api/places/#{cupboard}/change", { parent_id: 999_999_999 }], ["/api/places/#{cupboard}/change", { low_c: 40, high_c: 2 }],
+        ["/api/containers", { name: "x", kind: "jar", capacity_ml: 5, tare_g: "-4" }], ["/api/containers/#{jar}/change", { owned: -1 }], ["/api/care", { title: "x", first_on: "2026-02-31" }],
+        ["/api/care", { title: "x", first_on: "2026-12-01", every_days: 2, every_months: 1 }],
+        ["/api/care", { title: "x", first_on: "2026-12-01", holds_days: 2 }], ["/api/care", { title: "x", first_on: "2026-12-01", lot_id: 10**17 }],
+        ["/api/barcodes", { code: "4006381333932", food_id: 1, amount: "1", unit: "g" }],
+        ["/api/recall", { lot_ids: [10**17], reason: "recall" }], ["/api/recall", { lot_ids: [], reason: "recall" }], ["/api/scale", { grams: "-1", steady: true }], ["/api/people", { name: "x", portion_factor: "9" }],
+        ["/api/people", { name: "x", portion_factor: "1", excludes: ["gravel"] }], ["/api/ways", { settings: { front_days: 50, soon_days: 20 } }], ["/api/ways", {}],
+        ["/api/keeping/#{food_id(who, 'honey')}/own", { place: "fridge", state: "opened", low: 9, high: 2, reason: "why not" }]
+      ]
+      answers = odd.map { |path, body| tell(path, body).then { [path, body, status] } }
+      expect(answers.reject { |_, _, code| code.between?(400, 422) }).to be_empty
+      ["(01)", "(15)", "]C1", "]C1#{'9' * 200}", "\u001D", "(3103)", "(37)x", "\u0001\u0002", "/s/", "\u{1F41F}"].each do |text|
+        expect(tell("/api/scan", { text: text })["kind"]).to be_answered
+      end
+    end
+
+    # A scan is always answered, with a kind of its own for what cannot be read.
+    def be_answered = satisfy { |kind| %w[text unreadable unknown_pack wrong_digit unknown_stack].include?(kind) }
+
     it "refuses amounts of sheer size" do
       tell("/api/stacks", { food_id: food_id(who, "honey"), place_id: place_id(who, "cupboard"), count: "999999999999", amount: "999999999999", unit: "g" })
       expect(status).to eq(422)

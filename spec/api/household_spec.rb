@@ -32,7 +32,8 @@ RSpec.describe "The household", :api do
     place = ask("/api/places")["places"].first["id"]
     expect(tell("/api/counts", { place_id: place })["count_id"]).to be_positive
     refused = [["/api/ways", { school: "by_the_date" }], ["/api/places/#{place}/change", { reach: "away" }], ["/api/members/invite", { name: "X", role: "keeper" }],
-               ["/api/keeping/#{food_id(ines, 'honey')}/own", { place: "cupboard", state: "opened", low: 1, high: 2, reason: "because" }], ["/api/people", { name: "X", portion_factor: "1" }], ["/api/keeping/#{food_id(ines, 'honey')}/figures", { weekly_said: "1" }]]
+               ["/api/keeping/#{food_id(ines, 'honey')}/own", { place: "cupboard", state: "opened", low: 1, high: 2, reason: "because" }],
+               ["/api/people", { name: "X", portion_factor: "1" }], ["/api/keeping/#{food_id(ines, 'honey')}/figures", { weekly_said: "1" }]]
     refused.each { |route, body| expect([tell(route, body)["code"], status]).to eq(["keeper_only", 403]) }
     ask("/api/backup.json")
     expect(status).to eq(403)
@@ -63,7 +64,8 @@ RSpec.describe "The household", :api do
     answers = Array.new(2) do |number|
       session = Rack::Test::Session.new(app)
       csrf = JSON.parse(session.get("/api/session").body)["csrf"]
-      Thread.new { session.post("/api/join", JSON.generate({ token: token, email: "guest#{number}-#{rand(10**9)}@example.test", password: "a long password" }), { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf }).status }
+      body = JSON.generate({ token: token, email: "guest#{number}-#{rand(10**9)}@example.test", password: "a long password" })
+      Thread.new { session.post("/api/join", body, { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf }).status }
     end
     expect(answers.map(&:value)).to contain_exactly(200, 404)
   end

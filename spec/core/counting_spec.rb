@@ -108,6 +108,7 @@ RSpec.describe NutShelf::Core::Split do
     split = described_class.new(amount: 1000r, cost_minor: 900, size: 300r)
     expect(split).to have_attributes(count: 3, rest: 100, rest_minor: 90)
     expect { described_class.new(amount: 100r, cost_minor: 1, size: 300r) }.to raise_error(ArgumentError)
+    [0r, -5r].each { |size| expect { described_class.new(amount: 100r, cost_minor: 1, size: size) }.to raise_error(ArgumentError) }
     expect { described_class.new(amount: 100r, cost_minor: 1) }.to raise_error(ArgumentError)
   end
 

@@ -51,7 +51,8 @@ RSpec.describe "Conservation" do
 
   def picture
     inside(ines) do |house|
-      house.lots.all_with_food.map { |lot| lot.slice(:id, :on_hand, :value_minor, :place_id, :open, :frozen, :container_id, :quarantined, :usable_until, :safety_until, :history, :printed_on).transform_values { |value| value.respond_to?(:to_a) ? value.to_a : value } }
+      names = %i[id on_hand value_minor place_id open frozen container_id quarantined usable_until safety_until history printed_on]
+      house.lots.all_with_food.map { |lot| lot.slice(*names).transform_values { |value| value.respond_to?(:to_a) ? value.to_a : value } }
     end
   end
 

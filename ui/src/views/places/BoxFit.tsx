@@ -19,7 +19,7 @@ export function BoxFit({ place }: { place: Place }) {
   return (
     <form className="board p-3 grid gap-3" onSubmit={(event) => void submit(event)}>
       <fieldset className="grid grid-cols-3 gap-3"><legend className="font-semibold mb-1">The box, in mm</legend>
-        {[["a", "wide"], ["b", "deep"], ["c", "high"]].map(([name, label]) => <label key={name} className="grid gap-1">{label}<input className="field" name={name} type="number" min={1} max={20000} required /></label>)}
+        {[["a", "wide"], ["b", "deep"], ["c", "high"]].map(([name, label]) => <label key={name} className="grid gap-1">{label}<input className="field" name={name} type="number" min={10} max={20000} required /></label>)}
       </fieldset>
       <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="upright" defaultChecked className="size-5" /> its top stays on top</label>
       <Button type="submit" look="main">How many fit?</Button>
