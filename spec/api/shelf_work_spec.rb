@@ -188,6 +188,48 @@ RSpec.describe "Work at the shelf", :api do
     expect(status).to eq(404)
   end
 
+  it "tells of a stack how it is stored, what care the guide advises, what to look for and what it is made of" do
+    parsley = put_away(ines, "fresh-parsley", "fridge", amount: "50", method: "water")["lot_id"]
+    detail = ask("/api/stacks/#{parsley}")
+    expect(detail["storage"]).to eq("now" => "water", "ways" => %w[water paper bag])
+    expect(detail["care_advised"]).to eq([{ "every_days" => 2, "text" => "Change the water and trim stems" }])
+    tell("/api/care", { title: "Change the water and trim stems", lot_id: parsley, first_on: "2026-11-26", every_days: 2 })
+    expect(ask("/api/stacks/#{parsley}")).to include("care_advised" => [], "care" => [include("every_days" => 2)])
+    expect(detail["look"]).to include("kind" => "fresh", "signs" => include({ "sign" => "Slime, or a bad smell", "means" => "bad" }))
+    tin = ask("/api/stacks/#{stack}")
+    expect([tin["look"]["kind"], tin["facts"]["wrapping"], tin["care_advised"].map { |row| row["every_days"] }]).to eq(["tin", "tin", [180]])
+    tell("/api/stacks/#{tin['stack']['id']}/amend", { wrapping: "glass" })
+    expect(ask("/api/stacks/#{tin['stack']['id']}")["look"]["kind"]).to eq("jar")
+  end
+
+  it "advises for a batch of unripe fruit how many go to the cold, and when" do
+    pears = put_away(ines, "pears", "cupboard", count: "12", amount: "1", unit: "piece", state: "unripe")["lot_id"]
+    advice = ask("/api/stacks/#{pears}")["ripening"]
+    expect(advice.first).to match(/12 are ripe from about/)
+    tell("/api/stacks/#{pears}/prepare", { how: "ripened", amount: "3" })
+    ripe = inside(ines) { |house| house.lots.all_with_food.find { |row| row[:on_hand] == 3 } }
+    expect(ripe[:ready_on]).to eq(Date.new(2026, 11, 24))
+    expect(ask("/api/stacks/#{pears}")["stack"]["state"]).to eq("not_ready")
+  end
+
+  it "remembers what a jar was topped up with" do
+    act(:AddContainer, ines, { name: "Oat jar", kind: "jar", capacity_ml: 2000 })
+    jar = inside(ines) { |house| house.containers.all.first[:id] }
+    oats = put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]
+    more = put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-01-31", printed_kind: "best_before", label: "Older oats")["lot_id"]
+    tell("/api/stacks/#{oats}/decant", { container_id: jar })
+    tell("/api/stacks/#{oats}/top-up", { from_lot_id: more })
+    expect(ask("/api/stacks/#{oats}")).to include("parts" => [{ "name" => "Older oats", "on" => "2026-11-24", "good_until" => "2027-01-31" }], "facts" => include("container" => "Oat jar"))
+  end
+
+  it "finds a recalled pack by its bar code" do
+    id = stack
+    tell("/api/barcodes", { code: "4006381333931", food_id: food_id(ines, "canned-chickpeas"), amount: "400", unit: "g" })
+    put_away(ines, "canned-chickpeas", "cupboard", amount: "800")
+    expect(ask("/api/recall?code=4006381333931")["stacks"].map { |row| row["stack"]["id"] }).to eq([id])
+    expect(ask("/api/recall?code=96385074")["stacks"]).to be_empty
+  end
+
   it "tells how to keep a food, and keeps an own time" do
     id = food_id(ines, "fresh-parsley")
     page = ask("/api/keeping/#{id}")
