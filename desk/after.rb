@@ -25,7 +25,9 @@ module NutShelf
 
       # @return [Integer] stacks whose last good day changed
       def redate(lots)
-        redating = Redate.new(@room.fresh)
+        fresh = @room.fresh
+        fresh.know_foods(lots.map { |lot| lot[:food_id] })
+        redating = Redate.new(fresh)
         lots.count do |lot|
           columns = redating.columns(lot.to_h.merge(history: lot[:history].to_a))
           @room.house.lots.update(lot[:id], columns)

@@ -16,7 +16,9 @@ module NutShelf
 
       # @return [Array<Hash>] shelf rows
       def in_place(place_id)
-        @room.house.lots.shelf.where(Sequel[:lots][:place_id] => place_id, quarantined: false).select_append(Sequel[:lots][:wrapping], Sequel[:lots][:container_id]).all.select { |row| reached?(row) }
+        rows = @room.house.lots.shelf.where(Sequel[:lots][:place_id] => place_id, quarantined: false).select_append(Sequel[:lots][:wrapping], Sequel[:lots][:container_id]).all
+        @room.know_foods(rows.map { |row| row[:food_id] })
+        rows.select { |row| reached?(row) }
       end
 
       private

@@ -48,6 +48,7 @@ module NutShelf
       # @param candidates [Boolean] whether to look where unexpected things may have come from
       # @return [Array<Differing>]
       def differing(lots = changing_lots, candidates: true)
+        @room.know_foods(lots.values.map { |lot| lot[:food_id] })
         @usage = UsageOf.new(@room, food_ids: lots.values.map { |lot| lot[:food_id] }.uniq)
         changing.filter_map { |line| changed(line, lots.fetch(line[:lot_id])) } + besides.map { |line| unexpected(line, candidates) }
       end

@@ -20,6 +20,7 @@ module NutShelf
       # @raise [Store::Missing]
       def of(ids)
         lots = @room.house.lots.every(ids.uniq).to_h { |lot| [lot[:id], lot] }
+        @room.know_foods(lots.values.map { |lot| lot[:food_id] })
         ids.map { |id| label(lots[id] || raise(Store::Missing, "There is no such stack here.")) }
       end
 

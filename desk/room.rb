@@ -41,6 +41,14 @@ module NutShelf
         @food_rows[id] ||= house.foods.find(id)
       end
 
+      # Fetches many foods at once, before a list asks for each.
+      # @param ids [Array<Integer>]
+      def know_foods(ids)
+        @food_rows ||= {}
+        missing = ids.uniq - @food_rows.keys
+        @food_rows.merge!(house.foods.by_id(missing)) if missing.any?
+      end
+
       # @return [Core::Food]
       def food(id)
         @foods ||= {}

@@ -1,6 +1,24 @@
-import { BrowserMultiFormatReader, type IScannerControls } from "@zxing/browser";
 import { useEffect, useRef, useState } from "react";
 import { Sheet } from "../kit/Sheet";
+import { readPicture } from "./codes";
+
+const LOOK_EVERY = 180;
+/** Wide enough for thin bars, small enough to be read several times a second. */
+const WIDTH = 720;
+
+/** What the camera sees now, as grey pixels; null while it shows nothing. */
+function grey(video: HTMLVideoElement, canvas: HTMLCanvasElement): { pixels: Uint8ClampedArray; width: number; height: number } | null {
+  if (video.videoWidth === 0) return null;
+  canvas.width = WIDTH;
+  canvas.height = Math.round((WIDTH * video.videoHeight) / video.videoWidth);
+  const context = canvas.getContext("2d", { willReadFrequently: true });
+  if (!context) return null;
+  context.drawImage(video, 0, 0, canvas.width, canvas.height);
+  const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+  const pixels = new Uint8ClampedArray(canvas.width * canvas.height);
+  for (let at = 0; at < pixels.length; at += 1) pixels[at] = ((data[at * 4] ?? 0) * 3 + (data[at * 4 + 1] ?? 0) * 6 + (data[at * 4 + 2] ?? 0)) / 10;
+  return { pixels, width: canvas.width, height: canvas.height };
+}
 
 /** The camera's picture, watched until a code is in it. */
 export function Camera({ onScan, onClose }: { onScan: (code: string) => void; onClose: () => void }) {
@@ -11,23 +29,27 @@ export function Camera({ onScan, onClose }: { onScan: (code: string) => void; on
     latest.current = onScan;
   });
   useEffect(() => {
-    let controls: IScannerControls | undefined;
+    let stream: MediaStream | null = null;
     let closed = false;
-    const reader = new BrowserMultiFormatReader();
+    const canvas = document.createElement("canvas");
+    const look = setInterval(() => {
+      const seen = video.current && stream ? grey(video.current, canvas) : null;
+      const code = seen ? readPicture(seen.pixels, seen.width, seen.height) : null;
+      if (code === null || closed) return;
+      closed = true;
+      latest.current(code);
+    }, LOOK_EVERY);
     const watch = async () => {
-      if (!video.current) return;
-      controls = await reader.decodeFromConstraints({ video: { facingMode: "environment" } }, video.current, (result, _, running) => {
-        if (!result || closed) return;
-        closed = true;
-        running.stop();
-        latest.current(result.getText());
-      });
-      if (closed) controls.stop();
+      stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: "environment" } });
+      if (!video.current || closed) return stream.getTracks().forEach((track) => track.stop());
+      video.current.srcObject = stream;
+      await video.current.play();
     };
     watch().catch(() => setTrouble("The camera cannot be used: allow it in the browser, or type the number under the bars."));
     return () => {
       closed = true;
-      controls?.stop();
+      clearInterval(look);
+      stream?.getTracks().forEach((track) => track.stop());
     };
   }, []);
   return (

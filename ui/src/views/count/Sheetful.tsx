@@ -50,7 +50,7 @@ function Row({ row, group, now, pending, onPick, onClear }: { row: ExpectedStack
         <button type="button" aria-current={now} className="grow min-w-0 grid grid-cols-[minmax(0,1fr)_auto_92px] gap-2 items-center text-left py-1.5 px-1 phone:min-h-[44px]" onClick={() => onPick(row.stack.id)}>
           <span className="truncate"><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-[12.5px]">{dayTab(row.stack)}</span></span>
           <span className="text-soft text-[13.5px] whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
-          <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as said" : row.line.words) : pending ? "…" : ""}</span>
+          <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as noted" : row.line.words) : pending ? "…" : ""}</span>
         </button>
         {row.line ? <Button look="plain" className="!px-0 w-[36px] shrink-0" aria-label={`Take back what was said of ${row.stack.name}`} onClick={() => onClear(row)}>✕</Button> : <span className="w-[36px] shrink-0" />}
       </li>

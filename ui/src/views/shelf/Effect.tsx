@@ -4,6 +4,12 @@ import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
 import { dayWords } from "../../kit/words";
 
+function untilWords(stack: Foresight["stacks"][number], today: string): string {
+  if (stack.state === "stop") return "not to eat";
+  if (!stack.usable_until) return "no date";
+  return stack.state === "look" ? `look first, its date passed on ${dayWords(stack.usable_until, today)}` : `good until ${dayWords(stack.usable_until, today)}`;
+}
+
 /** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */
 export function Effect({ id, act, input }: { id: number; act: string; input: Record<string, unknown> }) {
   const { today } = useSession();
@@ -17,7 +23,7 @@ export function Effect({ id, act, input }: { id: number; act: string; input: Rec
     <ul aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3 text-[14px]">
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
-          <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{stack.state === "stop" ? "not to eat" : stack.usable_until ? `good until ${dayWords(stack.usable_until, today)}` : "no date"}</b>
+          <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
           {stack.warnings.map((line) => <span key={line} className="block text-beet font-semibold">{line}</span>)}
         </li>
       ))}

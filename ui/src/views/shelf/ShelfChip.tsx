@@ -1,15 +1,17 @@
-import type { ComponentProps } from "react";
-import { StackChip } from "../../kit/kit";
-import { LevelTouch } from "./LevelTouch";
+import { lazy, Suspense, type ComponentProps } from "react";
+import { Notches, StackChip } from "../../kit/kit";
+
+const LevelTouch = lazy(() => import("./LevelTouch").then((module) => ({ default: module.LevelTouch })));
 
 /** A chip whose level, where it is kept by level, can be set by a touch. */
 export function ShelfChip(props: ComponentProps<typeof StackChip>) {
-  const levelled = props.stack.level !== null && (props.pile ?? 1) === 1;
-  if (!levelled) return <StackChip {...props} />;
+  const level = props.stack.level;
+  if (level === null || (props.pile ?? 1) > 1) return <StackChip {...props} />;
+  const corner = "absolute right-[3px] bottom-[2px]";
   return (
     <div className="relative min-w-0">
       <StackChip {...props} bare />
-      <LevelTouch stack={props.stack} className="absolute right-[3px] bottom-[2px]" />
+      <Suspense fallback={<span className={`${corner} p-[6px]`}><Notches level={level} /></span>}><LevelTouch stack={props.stack} className={corner} /></Suspense>
     </div>
   );
 }
