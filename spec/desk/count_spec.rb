@@ -227,12 +227,16 @@ RSpec.describe "Counting" do
     hands = [stacks.first(6), stacks.last(6)].zip(counts).map do |mine, count|
       Thread.new { mine.each { |id| enter(count, lot_id: id, found: "amount", packs: "3") } && finish(count) }
     end
-    hands << Thread.new { stacks.each { |id| act(:Take, ines, { lot_id: id }) } }
+    recipe = inside(ines) { |house| house.recipes.values.keys.first }
+    hands << Thread.new do
+      meal = act(:PlanMeal, ines, { recipe_id: recipe, on: "2026-11-24" })["meal_id"]
+      act(:Cook, ines, { meal_id: meal, used: stacks.map { |id| { lot_id: id, amount: "400" } }, leftovers: { portions: "2", place_id: cupboard } })
+    end
     hands.each(&:join)
     left = stacks.map { |id| on_hand(id) }
     # Each stack lost one tin to the cook; the count took one more where its line came before that take.
     expect(left - [800, 1200]).to be_empty
     balanced
-    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map { |row| row[:kind] }.tally }).to include("count" => 2, "take" => 12)
+    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map { |row| row[:kind] }.tally }).to include("count" => 2, "cook" => 1)
   end
 end
