@@ -15,8 +15,9 @@ export default function CountView() {
 }
 
 function Start({ counts }: { counts: Counts }) {
-  const due = counts.places.filter((place) => place.due);
-  const rest = counts.places.filter((place) => !place.due);
+  const free = counts.places.filter((place) => !counts.open.some((one) => one.place_id === place.id));
+  const due = free.filter((place) => place.due);
+  const rest = free.filter((place) => !place.due);
   return (
     <>
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { get, Problem } from "../../api/client";
 import { foodsQuery, jarsQuery, placesQuery, shelfQuery } from "../../api/queries";
-import type { Container } from "../../api/types";
+import type { Container, Food } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
@@ -65,7 +65,7 @@ function JarSheet({ jar, onClose }: { jar: Container | null; onClose: () => void
           {field("tare_g", "Weighs empty, g", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
           {field("full_at", "Full mark, in g or ml", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
         </div>
-        <Pick name="place_id" label="Stands in" value={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
+        <Pick key={places.length} name="place_id" label="Stands in" value={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
         <Button type="submit" look="main">{jar ? "Keep it so" : "Note it"}</Button>
         <p className="text-soft text-[13.5px]">A tub with a full mark raises a task when it gets there.</p>
       </form>
@@ -89,7 +89,7 @@ function FillIt({ jar }: { jar: Container }) {
   const shelf = useQuery(shelfQuery).data?.stacks ?? [];
   const foods = useQuery(foodsQuery("")).data ?? [];
   const [answer, setAnswer] = useState<Filling | string | null>(null);
-  const here = [...new Set(shelf.map((stack) => stack.food_id))].map((id) => foods.find((food) => food.id === id)).filter((food) => food !== undefined);
+  const here = [...new Set(shelf.map((stack) => stack.food_id))].map((id) => foods.find((food) => food.id === id)).filter((food) => food !== undefined && food.dimension !== "count" && food.food_group !== "supplies") as Food[];
   const ask = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
