@@ -1,8 +1,15 @@
 import { useEffect } from "react";
 import { Button } from "../kit/kit";
+import type { Problem } from "../api/client";
 import { useActs } from "./acts";
 
 const SHOWN = 12_000;
+
+/** What somebody else made of it meanwhile, so that nobody overwrites it unseen. */
+function now(problem: Problem | undefined): [string, string][] {
+  if (problem?.document.code !== "stale") return [];
+  return Object.entries(problem.document.current ?? {}).filter(([, value]) => value !== null && value !== "").map(([name, value]) => [name, String(value)]);
+}
 
 /** Says what was done, with its undo, or what was refused and how to mend it. */
 export function ReportBar({ raised }: { raised: boolean }) {
@@ -19,6 +26,7 @@ export function ReportBar({ raised }: { raised: boolean }) {
           <span>
             {report.text}
             {report.problem?.document.remedy && <span className="block text-soft text-[13.5px]">{report.problem.document.remedy}</span>}
+            {now(report.problem).map(([name, value]) => <span key={name} className="block text-soft text-[13.5px]">it says now: {name.replaceAll("_", " ")} {value}</span>)}
             {report.problem?.document.errors.map((fault) => <span key={fault.pointer + fault.detail} className="block text-soft text-[13.5px]">{fault.pointer}: {fault.detail}</span>)}
           </span>
           {report.actId !== undefined && <Button onClick={() => void undo(report.actId as number)}>Undo</Button>}
