@@ -178,6 +178,7 @@ RSpec.describe "Work at the shelf", :api do
     expect([status, last_response.headers["content-type"], pages]).to eq([422, "application/problem+json", 0])
     get("/api/labels/sheet.pdf?stacks=#{ids.join(',')}&grid=3x8&copies=199&skip=82")
     expect([status, last_response.body.b[0, 5]]).to eq([200, "%PDF-"])
+    expect(last_response.headers["content-security-policy"]).to include("object-src 'self'").and include("default-src 'none'")
     get("/api/labels/label.png?stacks=#{ids.first}")
     expect(last_response.body.b[0, 8]).to eq("\x89PNG\r\n\x1A\n".b)
     ["stacks=", "stacks=1;2", "stacks=#{ids.first}&grid=9x9", "stacks=#{ids.first}&copies=0"].each do |query|

@@ -131,6 +131,7 @@ function FirstSteps() {
   return (
     <Empty title="The shelf is empty">
       <p>Clear one place, and put back what is good: type a line below for each thing, such as <b>3 tins chickpeas 400 g bb 5/2028 cupboard</b>.</p>
+      <p className="mt-3">Or go <Link className="underline text-rim font-semibold" to="/count">place by place with a first count</Link>: dates can wait.</p>
       <p className="mt-3">Is there a list already? <Link className="underline text-rim font-semibold" to="/bring-in">Bring it in as CSV</Link>.</p>
     </Empty>
   );

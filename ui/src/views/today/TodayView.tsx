@@ -48,6 +48,7 @@ function Welcome() {
   return (
     <Empty title="Start with one place">
       <p>Clear a shelf, throw out what is bad, and put the rest back one line at a time: <b>3 tins chickpeas 400 g bb 5/2028 cupboard</b>. The label line is at the foot of this page; <kbd>n</kbd> leads there.</p>
+      <p className="mt-3">Or go <Link className="underline text-rim font-semibold" to="/count">place by place with a first count</Link>: dates can wait.</p>
       <p className="mt-3">Have you a list already? <Link className="underline text-rim font-semibold" to="/bring-in">Bring it in as CSV</Link>.</p>
     </Empty>
   );
