@@ -37,7 +37,7 @@ RSpec.describe "The door", :api do
     bodies = { "move" => { place_id: 1 }, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "prepare" => { how: "cut" }, "store" => { method: "jar" },
                "portion" => { count: 2 }, "decant" => { container_id: 1 }, "top-up" => { from_lot_id: 1 }, "correct" => { amount: "1" }, "quarantine" => { reason: "pest" }, "foresee" => { act: "open" },
                "lines" => { lot_id: 1, found: "gone" },
-               "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [1, 1, 1] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
+               "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [10, 10, 10] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
                "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {},
                "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 } }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
