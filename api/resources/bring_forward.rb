@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../views/crossed_view"
 require_relative "../../desk/bring_forward_of"
+require_relative "../../desk/redate"
 
 module NutShelf
   module Api
@@ -21,13 +22,19 @@ module NutShelf
           { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own,
             at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.steps,
-            picks: item.list.picks.map { |pick| pick(room, of, key, pick) } }
+            picks: item.list.picks.map { |pick| pick(room, of, key, pick, item.to_place) } }
         end
 
-        def pick(room, of, key, pick)
+        def pick(room, of, key, pick, to_place)
           lot = of.pantry_of.lot(pick.stock.id)
           amount = of.own_units(key, pick)
-          { lot_id: lot[:id], amount: Core::Decimal.print(amount), words: room.wording(lot, amount: amount), place: room.place(lot[:place_id])[:name].to_s, usable_until: lot[:usable_until]&.iso8601 }
+          { lot_id: lot[:id], amount: Core::Decimal.print(amount), words: room.wording(lot, amount: amount), place: room.place(lot[:place_id])[:name].to_s, usable_until: lot[:usable_until]&.iso8601, then_until: (to_place ? there(room, lot, to_place) : lot[:usable_until])&.iso8601 }
+        end
+
+        # The last good day it would have where it is brought to.
+        def there(room, lot, to_place)
+          moved = { "kind" => "moved", "on" => room.today.iso8601, "place_id" => to_place[:id] }
+          Desk::Redate.new(room).judge(lot.merge(history: [*lot[:history].to_a, moved], place_id: to_place[:id])).usable_until
         end
 
         # In the way the food is counted.

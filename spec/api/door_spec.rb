@@ -23,16 +23,21 @@ RSpec.describe "The door", :api do
   end
 
   describe "another household's ids" do
-    let!(:theirs) { household! }
-    let!(:stack) { put_away(theirs, "canned-chickpeas", "cupboard") }
-    let!(:meal) { act(:PlanMeal, theirs, { recipe_id: inside(theirs) { |house| house.recipes.values.keys.first }, on: "2026-11-25" }) }
+    # Made once: every request about it is refused, so no example changes it.
+    before(:context) do
+      @theirs = household!
+      @me = household!
+      recipe = inside(@theirs) { |house| house.recipes.values.keys.first }
+      cupboard = place_id(@theirs, "cupboard")
+      @stack = put_away(@theirs, "canned-chickpeas", "cupboard")
+      invitation = act(:Invite, @theirs, { name: "Guest", role: "helper" })["invitation_id"]
+      @ids = { "meals" => act(:PlanMeal, @theirs, { recipe_id: recipe, on: "2026-11-25" })["meal_id"], "acts" => @stack["act_id"], "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"], "places" => cupboard,
+               "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"], "care" => act(:AddCare, @theirs, { title: "Turn it", first_on: "2026-11-24" })["care_id"],
+               "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"], "keeping" => food_id(@theirs, "honey"), "feeds" => act(:OpenFeed, @theirs, {})["feed_id"],
+               "members" => invitation, "role" => @theirs.account_id }
+    end
 
-    let!(:count) { act(:StartCount, theirs, { place_id: place_id(theirs, "cupboard") }) }
-    let!(:jar) { act(:AddContainer, theirs, { name: "Jar", kind: "jar", capacity_ml: 500 }) }
-    let!(:care) { act(:AddCare, theirs, { title: "Turn it", first_on: "2026-11-24" }) }
-    let!(:person) { act(:AddPerson, theirs, { name: "Guest", portion_factor: "1" }) }
-    let!(:feed) { act(:OpenFeed, theirs, {}) }
-    let!(:invitation) { act(:Invite, theirs, { name: "Guest", role: "helper" }) }
+    let(:theirs) { @theirs }
 
     bodies = { "move" => { place_id: 1 }, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "prepare" => { how: "cut" }, "store" => { method: "jar" },
                "portion" => { count: 2 }, "decant" => { container_id: 1 }, "top-up" => { from_lot_id: 1 }, "correct" => { amount: "1" }, "quarantine" => { reason: "pest" }, "foresee" => { act: "open" },
@@ -42,11 +47,9 @@ RSpec.describe "The door", :api do
                "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 } }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
-        sign_in(household!)
+        sign_in(@me)
         room, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
-        id = { "meals" => meal["meal_id"], "acts" => stack["act_id"], "counts" => count["count_id"], "places" => place_id(theirs, "cupboard"), "containers" => jar["container_id"], "care" => care["care_id"],
-               "people" => person["person_id"],
-               "keeping" => food_id(theirs, "honey"), "feeds" => feed["feed_id"], "members" => word == "role" ? theirs.account_id : invitation["invitation_id"] }.fetch(room, stack["lot_id"])
+        id = @ids.fetch(word == "role" ? word : room, @stack["lot_id"])
         call_route(verb, word == "fill" ? "#{path}?food_id=1" : path, id: id, body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) })
         expect(status).to eq(404)
       end
@@ -62,11 +65,15 @@ RSpec.describe "The door", :api do
   end
 
   describe "what is sent" do
-    let!(:who) { sign_in(household!) }
+    # Refused requests change nothing, so they share a household.
+    before(:context) { @refused = household! }
+
+    let(:who) { sign_in(household!) }
     let(:stack) { put_away(who, "canned-chickpeas", "cupboard") }
 
     inside.select { |pair| pair.first == "post" }.each do |verb, path|
       it "#{path} refuses a wrong token, broken JSON, wrong types, NUL bytes and ten megabytes" do
+        sign_in(@refused)
         call_route(verb, path, token: "no such token")
         expect([status, JSON.parse(last_response.body)["code"]]).to eq([403, "csrf"])
         ["{", "[]", "7", '{"a":', "\xFF\xFE"].each do |text|
@@ -103,6 +110,7 @@ RSpec.describe "The door", :api do
     end
 
     it "refuses odd queries in words" do
+      sign_in(@refused)
       [["/api/stacks", { limit: "0" }], ["/api/stacks", { limit: "x" }], ["/api/stacks", { cursor: "%%%" }], ["/api/stacks", { state: "green" }], ["/api/dishes", { on: "soon" }],
        ["/api/missing", { days: "9999" }], ["/api/foods", { q: "x" * 500 }]].each do |path, params|
         ask(path, params)

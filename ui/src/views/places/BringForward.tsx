@@ -47,7 +47,7 @@ function Item({ item }: { item: BringItem }) {
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">
           <span className="hidden print:inline-block w-5 h-5 border-2 border-edge rounded-sm" aria-hidden="true" />
-          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}</span>
+          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}{pick.then_until && pick.then_until !== pick.usable_until ? <b className="block text-[13.5px]">there good until {dayWords(pick.then_until, today)}</b> : null}</span>
           {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => void act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
         </div>
       ))}

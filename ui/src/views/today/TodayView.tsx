@@ -112,12 +112,11 @@ function Needs({ today, onPick }: { today: Today; onPick: (id: number, panel?: s
       {today.needs.length === 0 && <p className="mt-2 text-soft">Nothing needs you.</p>}
       <ul className="mt-1 grid">
         {today.needs.map((need) => (
-          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto_auto] phone:grid-cols-[minmax(0,1fr)_auto_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
+          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
             <ShelfChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
-            <span className="leading-snug phone:col-span-3 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
+            <span className="leading-snug phone:col-span-2 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
             {need.kind === "undated" && <Button onClick={() => onPick(need.stack.id, "amend")} aria-label={`Put a date on ${need.stack.name}`}>Put a date</Button>}
             {need.kind === "look" && <Button onClick={() => onPick(need.stack.id, "look")} aria-label={`Look at ${need.stack.name}`}>Look</Button>}
-            {need.kind === "look" && <Button onClick={() => void act(`/api/stacks/${need.stack.id}/look`, { result: "good" }, "look")} aria-label={`${need.stack.name}: looked, it is good`}>It is good</Button>}
             {need.kind === "stop" && <Button look="grave" onClick={() => void act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
           </li>
         ))}
