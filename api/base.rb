@@ -31,7 +31,12 @@ module NutShelf
         halt Problem.answer(status, document)
       end
 
-      not_found { halt Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf.")) }
+      # A refusal that has its own words keeps them.
+      not_found do
+        next response.body if response["content-type"].to_s.start_with?("application/problem+json")
+
+        halt Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf."))
+      end
 
       before { caller! unless settings.open_door }
 

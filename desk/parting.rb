@@ -15,6 +15,18 @@ module NutShelf
       end
 
       # @param lot [Hash] locked stack
+      # @param text [String, nil] what the person said, in base units; nil: all of it, or `usual`
+      # @param usual [Rational] what is meant when nothing is said
+      # @return [Rational]
+      # @raise [Conflict] when there is not that much
+      def self.amount(room, lot, text, usual: lot[:on_hand].to_r)
+        amount = text ? text.to_r : usual
+        return amount if amount.positive? && amount <= lot[:on_hand].to_r
+
+        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+      end
+
+      # @param lot [Hash] locked stack
       # @param amount [Rational] base units, not more than there is
       # @return [Hash] a stack of just that amount
       def part(lot, amount)

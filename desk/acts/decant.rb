@@ -29,12 +29,7 @@ module NutShelf
         raise Conflict.new("Every #{jar[:name]} is in use.", code: "none_free", remedy: "Top up one that holds the same food, or empty one first.")
       end
 
-      def wanted(lot, text)
-        amount = text ? text.to_r : [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min
-        return amount if amount.positive? && amount <= lot[:on_hand].to_r
-
-        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
-      end
+      def wanted(lot, text) = Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
 
       def story(lot, jar, place_id)
         today = room.today.iso8601

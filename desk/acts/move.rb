@@ -23,10 +23,7 @@ module NutShelf
       def checked(lot, place, text)
         raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.") if lot[:place_id] == place[:id]
 
-        amount = text ? text.to_r : lot[:on_hand].to_r
-        return amount if amount.positive? && amount <= lot[:on_hand].to_r
-
-        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+        Parting.amount(room, lot, text)
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../parting"
 require_relative "../../core/portioning/split"
 
 module NutShelf
@@ -22,9 +23,7 @@ module NutShelf
       end
 
       def reckon(lot, input)
-        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
-        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.") unless amount.positive? && amount <= lot[:on_hand].to_r
-
+        amount = Parting.amount(room, lot, input[:amount])
         Core::Split.new(amount: amount, cost_minor: Core::Money.share(lot[:value_minor], amount, lot[:on_hand].to_r), count: input[:count], size: input[:size]&.to_r)
       rescue ArgumentError => e
         raise Invalid.new("#{e.message.capitalize}.", code: "invalid", pointer: "/size", remedy: "Say how many portions, or how large one is.")

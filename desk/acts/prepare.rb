@@ -33,10 +33,7 @@ module NutShelf
       def checked(lot, input)
         raise Conflict.new("It did not come in unripe.", code: "not_ripening", remedy: "Only what came in unripe can be found ripe.") if input[:how] == "ripened" && lot[:situation] != "ripening"
 
-        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
-        return amount if amount.positive? && amount <= lot[:on_hand].to_r
-
-        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.wording(lot)} is left.")
+        Parting.amount(room, lot, input[:amount])
       end
     end
   end

@@ -38,8 +38,9 @@ RSpec.describe "The household", :api do
     ask("/api/backup.json")
     expect(status).to eq(403)
     expect(ask("/api/people")).to include("members" => [], "invitations" => [])
-    tell("/api/join", { token: token, email: "again@example.test", password: "a long password" })
-    expect(status).to eq(404)
+    again = tell("/api/join", { token: token, email: "again@example.test", password: "a long password" })
+    expect([status, again["title"]]).to eq([404, "This link was used, taken back or is too old."])
+    expect(ask("/api/places/999999999/photo")).to include("title" => "There is no picture of it.")
   end
 
   it "lets a member of a restored household choose a new password by their own link" do

@@ -29,6 +29,21 @@ RSpec.describe "Work at the shelf", :browser do
     expect(values.sum).to eq(1000)
   end
 
+  it "keeps what was typed when an act is refused" do
+    tin = put_away(who, "canned-chickpeas", "cupboard", count: "2")["lot_id"]
+    enter(who)
+    visit "/shelf?stack=#{tin}&do=amend"
+    fill_in "Directions, kept when the box is thrown away", with: "Rinse well"
+    fill_in "Made on", with: Date.new(2031, 1, 1)
+    click_button "Keep it so"
+    expect(page).to have_css("[aria-live]", text: "2031-01-01 has not come yet.")
+    expect(page).to have_field("Directions, kept when the box is thrown away", with: "Rinse well")
+    fill_in "Made on", with: Date.new(2026, 11, 1)
+    click_button "Keep it so"
+    expect(page).to have_content("Changed day it was made, directions")
+    expect(stack(tin)[:directions]).to eq("Rinse well")
+  end
+
   it "goes through the short list for the pack, and takes the worst sign" do
     tin = put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2026-10-31", printed_kind: "best_before")["lot_id"]
     enter(who)

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { waiting } from "../../api/outbox";
 import { stackQuery } from "../../api/queries";
 import type { Place, StackDetail, Tie } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -98,8 +99,10 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   const [more, setMore] = useState(false);
   const travel = useNavigate();
   const go = async (verb: string, body: Input) => {
-    close();
-    const done = await act(`/api/stacks/${stack.id}/${verb}`, body, `${verb} ${stack.name}`);
+    const path = `/api/stacks/${stack.id}/${verb}`;
+    const done = await act(path, body, `${verb} ${stack.name}`);
+    // What was refused stays open with all that was typed; what is done, or on its way, is closed.
+    if (done || waiting().some((letter) => letter.path === path)) close();
     if (done && verb === "throw") onClose();
     if (done?.lot_id && done.lot_id !== stack.id) onPick(done.lot_id);
   };
