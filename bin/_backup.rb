@@ -12,6 +12,9 @@ def owner(name)
   NutShelf::Store::Database.prepare(db)
 end
 
+# Stored dates are never taken on trust: what came back is dated by the rules in force.
+def dated_anew = NutShelf::Boot::Wiring.catch_up(NutShelf::Boot::Wiring.prepare("nut_shelf_house"))
+
 def write(db, file, id)
   ids = db[:households].order(:id).select_map(:id)
   household = id ? Integer(id, 10) : ids.first
@@ -36,6 +39,7 @@ def restore(db, file)
   household = NutShelf::Store::Backup.restore(db, text)
   same = NutShelf::Store::Backup.write(db, household) == text
   puts "Restored household #{household}; written out again it is #{same ? 'the same, byte for byte' : 'NOT the same'}."
+  dated_anew
   puts "Everybody chooses a new password once, by these links (good for 14 days):"
   links(db, household)
   exit(same ? 0 : 1)

@@ -37,6 +37,7 @@ begin
     Demo::Loader.new(office).load
     office.database.disconnect
   end
+  Boot::Wiring.catch_up(url)
   app = Boot::Web.build(url, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)
   host = ENV.fetch("HOST", "127.0.0.1")

@@ -6,6 +6,7 @@ require_relative "cluster"
 require_relative "label_line"
 require_relative "reference"
 require_relative "settings"
+require_relative "../desk/catch_up"
 require_relative "../desk/office"
 require_relative "../store/database"
 require_relative "../store/owner"
@@ -39,6 +40,15 @@ module NutShelf
       def stop_at_exit(cluster)
         starter = Process.pid
         at_exit { cluster.stop if Process.pid == starter }
+      end
+
+      # Dates anew what older rules dated, or what a backup brought.
+      # @param url [String] the app's URL
+      def catch_up(url)
+        office = office(url, connections: 2)
+        Desk::CatchUp.new(office).call
+      ensure
+        office&.database&.disconnect
       end
 
       # @param url [String] the app's URL

@@ -33,7 +33,7 @@ module NutShelf
 
       # @return [Hash] the facts of a new stack with the dates that follow from them
       def dated(facts)
-        facts = { history: [], start_place_id: facts[:place_id], **facts }
+        facts = { history: [], start_place_id: facts[:place_id], known_on: @occurred_on, **facts }
         { **facts, **redate.columns(facts) }
       end
 
@@ -61,8 +61,7 @@ module NutShelf
       # @param changes [Hash] what is different about the new stack
       # @return [Hash] the new stack
       def split(lot, amount, **changes)
-        facts = lot.slice(:food_id, :pack_id, :place_id, :label, :dimension, :pack_amount, :noun, :situation, :open, :level, :acquired_on, :made_on, :printed_on,
-                          :printed_kind, :leftover_days, :start_place_id, :history, :value_estimated, :quarantined, :quarantine_reason, :method, :lot_text, :directions, :bought_for, :wrapping)
+        facts = lot.slice(*Store::Lots::PAST, :pack_id, :place_id, :label, :pack_amount, :noun, :open, :level, :directions, :wrapping)
         child = new_lot({ **facts, history: facts[:history].to_a, parent_lot_id: lot[:id], **changes })
         value = draw(lot, amount, "split")
         move(child, amount, value, "split")

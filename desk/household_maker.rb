@@ -2,6 +2,7 @@
 
 require_relative "../store/house"
 require_relative "errors"
+require_relative "redate"
 
 module NutShelf
   module Desk
@@ -33,6 +34,7 @@ module NutShelf
       def furnish(id, input, places)
         @office.database.within(id) do |db|
           house = Store::House.new(db, id)
+          house.household.update(dated_by: Redate::RULES)
           places.each { |place| house.places.add(**place) }
           Array.new(input[:people] || 0) { |number| house.household.add_person(name: "Person #{number + 1}") }
           house.foods.seed(@office.catalog, @office.names.to_h { |key, names| [key, names.join(" ").delete("!~")] })

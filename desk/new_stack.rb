@@ -46,7 +46,7 @@ module NutShelf
       # @return [Hash] columns of the new stack
       def facts(dry: false)
         { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
-          noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: day(:made_on), printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
+          noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: made_on, printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
           leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
           **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact }
       end
@@ -59,6 +59,7 @@ module NutShelf
 
       def situation
         return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
+        return "thawed" if @input[:state] == "thawed"
         return "left_over" if food.aisle == "Home leftovers" || @input[:state] == "leftover" || food.key.start_with?("class-")
         return "opened" if @input[:state] == "opened" && !@input[:opened_on]
         return "ripening" if @input[:state] == "unripe"
@@ -105,13 +106,19 @@ module NutShelf
       # Food made at home starts on the day it was made, not on the day it was noted.
       def acquired_on = @acquired && bought? ? occurred_on : nil
 
+      # Leftovers, and what was thawed, without a day count from the day they were noted.
+      def made_on = day(:made_on) || (%w[left_over thawed].include?(situation) ? occurred_on : nil)
+
       def bought? = %w[bought_sealed bought_frozen opened ripening].include?(situation)
 
       def open? = @input[:state] == "opened" || !day(:opened_on).nil?
 
       def history
-        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] }
+        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] } + cooked_from
       end
+
+      # A dish remembers what was cooked before it went in.
+      def cooked_from = @input[:parts].to_a.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, "parts" => @input[:parts] }] : []
 
       def count = @count ||= @input[:count].to_s.to_r
 

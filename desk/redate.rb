@@ -7,35 +7,59 @@ module NutShelf
   module Desk
     # Computes a stack's dates from what is known of it; they are stored with the act that changed them.
     class Redate
+      # Raised with every change of the dating rules: older households are dated anew when the app starts.
+      RULES = 2
+
+      STORED = %i[quality_until safety_until ready_on usable_until stopped look_first].freeze
+
       # @param room [Room]
       def initialize(room)
         @room = room
       end
 
       # @param lot [Hash] facts of the stack as the store keeps them
+      # @param policy [Core::Policy] the household's, unless said
       # @return [Core::Dating]
-      def judge(lot) = Core::Judge.date(story(lot), catalog: @room.catalog, policy: @room.policy, today: @room.today)
+      def judge(lot, policy: @room.policy)
+        Core::Judge.date(story(lot), catalog: @room.catalog, policy: policy, today: @room.today)
+      end
+
+      # @return [Core::Part] the stack as it would go into another today
+      def part(lot) = Core::Part.of(judge(lot), lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label])
 
       # @return [Hash] the columns to store
       def columns(lot)
         dating = judge(lot)
-        { **dating.to_h.slice(:quality_until, :safety_until, :ready_on, :usable_until, :stopped), basis: dating.basis.to_s, steps: dating.steps,
-                                                                                                  flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
+        strict = @room.policy.by_the_date? ? dating : judge(lot, policy: @room.policy.strict)
+        { **dating.to_h.slice(*STORED), age_unknown: dating.unknown, strict_until: strict.usable_until, basis: dating.basis.to_s,
+          steps: dating.steps, flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
       end
 
       private
 
       def story(lot)
-        Core::Story.new(food: @room.food(lot[:food_id]), situation: lot[:situation], acquired_on: lot[:acquired_on], made_on: lot[:made_on],
-                        printed_on: lot[:printed_on], printed_kind: lot[:printed_kind]&.to_sym, place: standing(lot[:start_place_id]),
-                        events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true, quarantine_reason: lot[:quarantine_reason],
-                        leftover_days: lot[:leftover_days], method: lot[:method], care_until: lot[:care_until], care_words: lot[:care_words])
+        Core::Story.new(food: @room.food(lot[:food_id]), place: standing(lot[:start_place_id]), printed_kind: lot[:printed_kind]&.to_sym,
+                        events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true,
+                        **lot.to_h.slice(:situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days,
+                                         :method, :care_until, :care_words))
       end
 
       def happened(event)
         event = event.transform_keys(&:to_s)
-        Core::Event.new(kind: event["kind"].to_sym, on: Date.iso8601(event["on"]), place: event["place_id"] && standing(event["place_id"]),
-                        result: event["result"]&.to_sym, method: event["method"], name: event["name"], quality_until: day(event["quality_until"]), safety_until: day(event["safety_until"]))
+        Core::Event.new(kind: event["kind"].to_sym, on: day(event["on"]), place: event["place_id"] && standing(event["place_id"]),
+                        result: event["result"]&.to_sym, method: event["method"], parts: parts(event).freeze)
+      end
+
+      # A jar remembers one part an event, in the event itself; a dish a list of them.
+      def parts(event)
+        return [remembered(event)] if event["kind"] == "topped_up"
+
+        Array(event["parts"]).map { |part| remembered(part) }
+      end
+
+      def remembered(part)
+        facts = %w[name stopped reason unknown cooked frozen thawed days_left].to_h { |name| [name.to_sym, part[name]] }.compact
+        Core::Part.new(**facts, safety_until: day(part["safety_until"]), quality_until: day(part["quality_until"]))
       end
 
       def day(text) = text && Date.iso8601(text)

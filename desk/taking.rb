@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
+require_relative "../core/dating/breaking"
 require_relative "entry"
 
 module NutShelf
   module Desk
     # Takes any amount from a stack the way hands do: whole packs as they are; for a part of a sealed pack
-    # one pack is opened first and becomes a stack of its own.
+    # one pack is opened first and becomes a stack of its own. Of a piece of fresh produce, what stays is cut.
     class Taking
       # @param room [Room]
       # @param entry [Entry]
@@ -26,29 +27,43 @@ module NutShelf
         value + @entry.draw(open_one(lot), part, reason, why: why)
       end
 
-      # Opens one sealed pack.
+      # Opens one sealed pack, or cuts one piece.
       # @return [Hash] the opened stack
       def open_one(lot)
-        size = lot[:pack_amount]&.to_r || 1r
-        size = [size, lot[:on_hand].to_r].min
+        size = [lot[:pack_amount]&.to_r || 1r, lot[:on_hand].to_r].min
         place_id = where_opened(lot)
-        today = @room.today.iso8601
-        moved = { "kind" => "moved", "on" => today, "place_id" => place_id } unless place_id == lot[:place_id]
-        @entry.split(lot, size, open: true, place_id: place_id, history: [*lot[:history].to_a, *[moved].compact, { "kind" => "opened", "on" => today }])
+        @entry.split(lot, size, open: true, place_id: place_id, history: [*lot[:history].to_a, *carried(lot, place_id), *broken(lot)])
       end
 
       # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
       # @return [Integer] place id
       def where_opened(lot)
         here = @room.place(lot[:place_id])
-        belongs = @room.food(lot[:food_id]).opened_where
-        return here[:id] unless belongs == "fridge" && %w[cupboard cool_dark].include?(here[:kind])
+        return here[:id] unless belongs_cold?(lot) && %w[cupboard cool_dark].include?(here[:kind])
 
         fridge = @room.places.values.find { |place| place[:kind] == "fridge" }
         (fridge || here)[:id]
       end
 
       private
+
+      def belongs_cold?(lot)
+        case kind(lot)
+        when :cut then @room.catalog.keeping(food(lot), "cut", "fridge").row?
+        when :opened then food(lot).opened_where == "fridge"
+        else false
+        end
+      end
+
+      def kind(lot) = Core::Breaking.kind(food(lot), dimension: lot[:dimension].to_sym, pack: lot[:pack_amount]&.to_r)
+
+      def food(lot) = @room.food(lot[:food_id])
+
+      def carried(lot, place_id)
+        place_id == lot[:place_id] ? [] : [{ "kind" => "moved", "on" => @room.today.iso8601, "place_id" => place_id }]
+      end
+
+      def broken(lot) = [*kind(lot)].map { |kind| { "kind" => kind.to_s, "on" => @room.today.iso8601 } }
 
       def parts(lot, amount)
         return [amount, 0r] if lot[:open] || amount >= lot[:on_hand].to_r

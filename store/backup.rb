@@ -15,7 +15,7 @@ module NutShelf
       # In the order they can be written back.
       TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
                   counts count_lines care_rules record_events].freeze
-      DERIVED = { lots: %i[on_hand value_minor] }.freeze
+      DERIVED = { lots: %i[on_hand value_minor], households: %i[dated_by] }.freeze
       # Rows that point into their own table are written without that, then completed.
       OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
@@ -29,7 +29,7 @@ module NutShelf
       # @param db [Sequel::Database] inside the wall
       # @return [String] JSON, ending with a line break
       def write(db, household_id)
-        house = row(db[:households].where(id: household_id).first)
+        house = row(db[:households].where(id: household_id).first, :households)
         tables = TABLES.to_h { |table| [table, db[table].where(household_id: household_id).order(*KEYS.fetch(table, [:id])).map { |one| row(one, table) }] }
         members = db[:memberships].where(household_id: household_id).order(:account_id).select(:account_id, :role).map { |one| row(one) }
         ids = [*members.map { |one| one["account_id"] }, *tables.values_at(:acts, :counts, :count_lines).flatten.map { |one| one["account_id"] }].uniq.sort

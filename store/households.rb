@@ -42,6 +42,9 @@ module NutShelf
         found.order(:household_id).first
       end
 
+      # @return [Array<Integer>] every household somebody belongs to
+      def self.ids(db) = db[:memberships].distinct.order(:household_id).select_map(:household_id)
+
       def self.empty?(db) = db[:memberships].empty?
 
       # @return [Integer] id of the new household

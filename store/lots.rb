@@ -6,8 +6,9 @@ module NutShelf
   module Store
     # Stacks. What they have on hand and are worth is the database's to say; everything else is written here.
     class Lots < Table
-      # What an act may change and an undo puts back.
-      FACTS = %i[food_id place_id label situation open frozen quarantined level acquired_on made_on printed_on printed_kind history].freeze
+      # What every part of a stack shares with it: what it is and all that its date rests on.
+      PAST = %i[food_id dimension situation acquired_on made_on known_on printed_on printed_kind leftover_days start_place_id history
+                value_estimated quarantined quarantine_reason method lot_text bought_for care_until care_words].freeze
 
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
 
@@ -41,7 +42,7 @@ module NutShelf
       end
 
       SHELF_COLUMNS = [*%i[id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on usable_until
-                           quality_until safety_until stopped basis flags value_estimated on_hand value_minor situation].map { |name| Sequel[:lots][name] },
+                           quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated on_hand value_minor situation].map { |name| Sequel[:lots][name] },
                        *%i[key name aisle food_group reference_key class_key g_per_ml g_per_piece kept_by_level].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
 
       def filtered(food_id: nil, place_ids: nil, text: nil)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require_relative "../../core/dating/look_list"
 require_relative "../../core/dating/ripening"
+require_relative "../../desk/signs"
 require_relative "../../desk/usage_of"
 require_relative "../../desk/wrapping"
 require_relative "../resources/care"
@@ -39,8 +39,7 @@ module NutShelf
       end
 
       def look
-        kind = Core::LookList.kind(@food, situation: @lot[:situation], frozen: @lot[:frozen], wrapping: Desk::Wrapping.of(@lot, @food))
-        { kind: kind, signs: @room.office.catalog.signs.fetch(kind, []).map { |row| { sign: row[:sign], means: row[:means].to_s } } }
+        { kind: Desk::Signs.kind(@room, @lot), signs: Desk::Signs.of(@room, @lot).map { |row| { sign: row[:sign], means: row[:means].to_s } } }
       end
 
       # How it is stored now, and the ways that have figures of their own.

@@ -1,62 +1,84 @@
 # frozen_string_literal: true
 
 require_relative "dating"
-require_relative "look_cover"
 require_relative "state"
 require_relative "words"
 
 module NutShelf
   module Core
-    # The part of Judge that sums up: looks, care and the dates in force become one last good day.
+    # The part of Judge that sums up: the clock and the caps in force become one last good day.
     module Answering
-      # What was found turning is eaten within these days: the two-day habit of household guidance for food
-      # that is still sound but past its best, one day for the fridge.
-      TURNING = 2
-      TURNING_FRIDGE = 1
-
       private
 
-      def turning(on)
-        @looked_on = @turning_on = on
-        say("Looked at on #{Words.day(on)} and found turning: still sound, so eat it next.")
+      def answer(today)
+        still_warm
+        set_apart
+        care_holds
+        Dating.new(**dates(today), days_left: @usable && (@usable - today).to_i, basis: basis, steps: @journal.steps.freeze,
+                                   flags: @journal.flags.freeze, unknown: @unknown == true, **whereabouts)
       end
 
-      def answer(today)
-        will_freeze if @place.low_c&.negative? && !@place.freezer? && !flagged?(:will_freeze)
-        stop("Set apart as not to eat until somebody clears it#{": #{@story.quarantine_reason}" if @story.quarantine_reason}.") if @story.quarantined
-        care_holds
-        cover = looked_cover
-        usable = [@safety, [*@quality, *cover].max, *turning_until].compact.min
-        dates = { quality_until: @quality, safety_until: @safety, ready_on: @ready_on, usable_until: usable, stopped: stopped? }
-        Dating.new(**dates, state: State.of(today: today, policy: @policy, dates: dates), days_left: usable && (usable - today).to_i,
-                            basis: cover ? :look : @basis, steps: steps.freeze, flags: flags.freeze)
+      # What still stands out of the cold was good on the day it came out.
+      def still_warm
+        since = @warm_since
+        return if since.nil?
+        return warm_since_ever if since == :unknown
+
+        cap(:safety, :out_of_cold, since)
+        say("Out of the cold since #{Words.day(since)}: good for two hours of that day only.")
+      end
+
+      def set_apart
+        return unless @story.quarantined
+
+        why = @story.quarantine_reason.to_s
+        stop("Set apart as not to eat until somebody clears it#{": #{why}" unless why.empty?}.")
       end
 
       # Care that keeps food good (fresh water every other day) is part of its time: without it the date ends there.
       def care_holds
         held = @story.care_until or return
-        return if @quality && @quality <= held
+        return if quality_until && quality_until <= held
 
-        @quality = held
+        cap(:quality, :care, held)
         say("#{@story.care_words} is part of its keeping: without it, good until #{Words.day(held)}.")
       end
 
-      def looked_cover
-        return unless @looked_on && @quality && !@policy.by_the_date?
+      def in_force = @in_force ||= [*@caps.to_a, *clock_as_cap]
 
-        days = @turning_on ? turning_days : LookCover.days(frozen: @phase == :frozen, sealed: @sealed, place: @place)
-        cover = LookCover.until_on(quality_until: @quality, looked_on: @looked_on, tolerance: @food.past_date_tolerance_days, days: days)
-        say("A look covers #{Words.days(days)}, within #{Words.days(@food.past_date_tolerance_days)} past its date: until #{Words.day(cover)}.") if cover
-        cover
+      # The running rule, with what set it going as its cause.
+      def clock_as_cap = @clock ? [Cap.new(kind: @clock.kind, cause: @clock.basis, until_on: @clock.until_on)] : []
+
+      def quality_until = [*@caps.to_a, *clock_as_cap].select(&:quality?).map(&:until_on).min
+
+      def dates(today)
+        binding_cap
+        dates = { quality_until: quality_until, safety_until: in_force.select(&:safety?).map(&:until_on).min,
+                  ready_on: @ready_on, usable_until: @usable, stopped: @journal.stopped?, look_first: look_first? }
+        { **dates, state: State.of(today: today, policy: @policy, dates: dates) }
       end
 
-      def turning_days = @place.kind == "fridge" ? TURNING_FRIDGE : TURNING
+      # @return the earliest of all, each quality date as far as a look covers it
+      def binding_cap
+        return if @unknown
 
-      def turning_until
-        return unless @turning_on
+        found = in_force.min_by { |one| [@looks.until_on(one), one.safety? ? 0 : 1] } or return
+        @usable = @looks.until_on(found)
+        @basis = @usable > found.until_on ? :look : found.cause
+        say_covered(found) if @basis == :look
+      end
 
-        say("What is turning is eaten within #{Words.days(turning_days)}: until #{Words.day(@turning_on + turning_days)}.")
-        @turning_on + turning_days
+      def say_covered(found)
+        say("A look covers that date, #{Words.day(found.until_on)}, within #{Words.days(@food.past_date_tolerance_days)} past it: until #{Words.day(@usable)}.")
+      end
+
+      def basis = Caps::PRINTED.include?(@basis) ? :printed : @basis || :none
+
+      def look_first? = @look_first == true && @usable.nil?
+
+      def whereabouts
+        { cooked: Cooking::COOKED.include?(@situation), frozen: @phase == :frozen, thawed: @thawed_for_good == true,
+          days_left_frozen: @days_left_frozen }
       end
     end
   end

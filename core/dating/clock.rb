@@ -1,22 +1,22 @@
 # frozen_string_literal: true
 
-require_relative "words"
-
 module NutShelf
   module Core
     # A keeping rule that is running: since a day, with a share of its life used up before. Frozen.
     # Moving carries the used-up share to the next rule; fractions of days are floored.
     class Clock
-      attr_reader :kind, :days
+      attr_reader :kind, :days, :basis
 
       # @param since [Date]
       # @param days [Integer] whole life by the rule in force
       # @param kind [Symbol] :safety or :quality
+      # @param basis [Symbol] what set it going: :rule, :opened, :cut, :cooked or :frozen
       # @param used [Rational] share of a life used before `since`, 0 to 1
-      def initialize(since:, days:, kind:, used: 0r)
+      def initialize(since:, days:, kind:, basis: :rule, used: 0r)
         @since = since
         @days = days
         @kind = kind
+        @basis = basis
         @used = used
         freeze
       end
@@ -33,10 +33,17 @@ module NutShelf
       end
 
       # @param on [Date] day of the move
+      # @return [Boolean] whether its last day lies before that day
+      def passed?(on) = until_on < on
+
+      # The same life under another rule. A clock that has run out is not carried: its end stays as a cap.
+      # @param on [Date] day of the move
       # @param days [Integer] life by the new rule
       # @param kind [Symbol]
       # @return [Clock]
-      def carried(on, days, kind) = self.class.new(since: on, days: days, kind: kind, used: used_by(on))
+      def carried(on, days, kind)
+        self.class.new(since: [on, @since].max, days: days, kind: kind, basis: basis, used: used_by(on))
+      end
     end
   end
 end

@@ -4,58 +4,178 @@ require_relative "words"
 
 module NutShelf
   module Core
-    # The part of Judge that freezes and thaws: freezing in time stops the old clock, freezing too late
-    # mends nothing, and thawed food never has more days than it had left.
+    # The part of Judge that freezes and thaws. Freezing in time turns a safety date into days left and stops the
+    # quality dates; freezing too late mends nothing; what thawed never has more days than it had left.
     module Freezing
+      # States that the freezer has figures of their own for.
+      OWN_FROZEN = %w[left_over cooked home_dried].freeze
+
       private
 
-      def freeze_on(on)
-        return refuse_refreeze(on) if @safety_thaw
-        return stop("Frozen #{Words.day(on)}, after its safety date #{Words.day(@safety)}: not to eat, and freezing does not mend that.") if @safety && @safety < on
+      # What begins in a freezer is frozen that day, or on the day somebody noted; until then it kept as in the fridge.
+      def began_in_freezer
+        @situation = "bought_sealed" if @situation == "frozen_at_home"
+        from_the_fridge { freezing_noted? ? begin_keeping : begin_quietly }
+      end
 
-        return flag(:will_freeze, "A sealed pack of it breaks or spoils below 0 C: take it out, or decant it first.") if @sealed && @food.freezing_damage
+      def freezing_noted? = @story.events.any? { |event| event.kind == :frozen }
 
-        row = @rules.row(frozen_situation, @rules.freezer)
-        return flag(:wrong_place, "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life.") unless row
+      # What stands in the freezer from the first was in the fridge before it froze.
+      def from_the_fridge
+        freezer = @place.freezer? ? @place : @rules.freezer
+        @place = @rules.fridge
+        yield
+        @journal.left_the_place
+        moved(begun_on, freezer) unless freezing_noted?
+      end
 
-        @left_when_frozen = @safety && (@safety - on).to_i
+      # A rule that began and ended on the same day needs no sentence.
+      def begin_quietly
+        @since = begun_on
+        return if printed_pack?
+        return begin_unknown unless @since
+
+        row = @rules.row(@situation, @place) or return
+        @clock = Clock.new(since: @since, days: @rules.days(row), kind: row.kind)
+      end
+
+      def came_frozen
+        @since = begun_on
+        return thaw_on_arrival unless @place.freezer?
+
         @phase = :frozen
-        @quality = @safety = nil
-        start_clock(row, on, :frozen, "Frozen #{Words.day(on)}, in time")
+        @situation = "bought_frozen"
+        return if @story.printed_on
+        return say("Neither a printed date nor the day it came is known, so it has no date.") unless @since
+
+        run_rule("bought_frozen", @since, :frozen)
       end
 
-      def frozen_situation
-        return "cooked" if running_situation == "cooked"
-        return @story.situation if %w[left_over cooked home_dried].include?(@story.situation)
-
-        "frozen_at_home"
+      def thaw_on_arrival
+        @phase = :frozen
+        thaw_or_unknown
       end
 
-      def refuse_refreeze(on)
-        stop("Frozen again on #{Words.day(on)} after thawing: only cooked food may go back.")
+      def came_thawed
+        @phase = :frozen
+        @sealed = false
+        @since = begun_on
+        @place.freezer? ? from_the_fridge { thaw_or_unknown } : thaw_or_unknown
+      end
+
+      def thaw_or_unknown = @since ? thaw(@since) : thaw_unknown
+
+      def thaw_unknown
+        @phase = :thawed
+        @thawed_for_good = true
+        age_unknown
+      end
+
+      def freeze_on(on)
+        return stop("Frozen again#{" on #{Words.day(on)}" if on} after thawing: only cooked food may go back.") if @thawed_for_good
+
+        back_in_cold(on)
+        return if frozen_too_late(on) || !freezable?
+
+        end_clock
+        @phase = :frozen
+        return say("In the freezer, but its age is not known: it has no date.") if @unknown
+        return say("The day of freezing is not known, so its dates from before count.") unless on
+
+        keep_days_left(on)
+        start_freezer_clock(on)
+      end
+
+      def frozen_too_late(on)
+        limit = safety_until
+        return false unless on && limit && limit < on
+
+        stop("Frozen on #{Words.day(on)}, after its safety date #{Words.day(limit)}: not to eat, and freezing does not mend that.")
+        true
+      end
+
+      def freezable?
+        if @sealed && @food.freezing_damage
+          @journal.flag(:will_freeze, "A sealed pack of it breaks or spoils below 0 C: take it out, or decant it first.")
+          return false
+        end
+        return true if @rules.row(frozen_situation, @rules.freezer)
+
+        @journal.flag(:wrong_place, "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life.")
+        false
+      end
+
+      def frozen_situation = OWN_FROZEN.include?(@situation) ? @situation : "frozen_at_home"
+
+      def keep_days_left(on)
+        limit = @caps.safety_until
+        @days_left_frozen = (limit - on).to_i if limit
+        passed = @caps.look_first?(on, @looks)
+        @caps = @caps.lift(:frozen, on, @looks)
+        say("It was past its date when it was frozen and nobody had looked: look first.") if passed
+      end
+
+      def start_freezer_clock(on)
+        row = @rules.row(frozen_situation, @rules.freezer)
+        start_clock(row, on, :frozen, "Frozen on #{Words.day(on)}, in time")
+      end
+
+      def thawed_out(on, place)
+        return unless @phase == :frozen || @place.freezer?
+
+        moved(on, place || @rules.fridge)
       end
 
       def thaw(on)
-        return unless @phase == :frozen
-
-        row = @rules.row("thawed", @rules.fridge)
+        end_freezer_clock(on)
         @phase = :thawed
-        @quality = @safety = @clock = nil
-        @basis = :thawed
-        thawed_date(row, on)
+        return say("It is thawed; its age is not known.") if @unknown
+
+        on ||= @since || @story.first_known_on
+        return thaw_unknown unless on
+
+        @since = on
+        thawed_date(on)
+        thawed_warm(on) if @place.warm? && (@food.high_risk || chilled_kind == :safety)
       end
 
-      def thawed_date(row, on)
-        kind = @rules.row(running_situation == "bought_frozen" ? "opened" : running_situation, @rules.fridge)&.kind || :safety
+      # A freezer date that has passed stays; one that has not makes way for the days after thawing.
+      def end_freezer_clock(on)
+        end_clock if @clock && (on.nil? || @clock.passed?(on))
+        @clock = nil
+      end
+
+      # Thawing is safe in the fridge only; bread and berries may thaw on the counter.
+      def thawed_warm(on)
+        cap(:safety, :out_of_cold, on)
+        @journal.flag(:two_hours, "It thawed out of the cold: good for two hours of that day only. Thaw it in the fridge.")
+      end
+
+      def thawed_date(on)
+        row = @rules.row("thawed", @rules.fridge)
         days = row&.after_thaw_days || (row ? @rules.days(row) : 0)
-        text = row ? "#{Words.days(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
-        if @left_when_frozen && @left_when_frozen < days
-          days = @left_when_frozen
-          text = "only #{Words.days(days)} were left of its safety date when it was frozen"
-        end
-        @safety_thaw = kind == :safety
-        set(kind, on + days)
-        say("Thawed #{Words.day(on)}: #{text}, until #{Words.day(on + days)} (#{kind}).")
+        kind = chilled_kind || :safety
+        @thawed_for_good = true if kind == :safety || @food.high_risk
+        cap(kind, :thawed, on + days)
+        say("Thawed on #{Words.day(on)}: #{thaw_words(row, days)}, until #{Words.day(on + days)} (#{kind}).")
+        days_left_after(on, days, kind)
+      end
+
+      def thaw_words(row, days)
+        row ? "#{Words.days(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
+      end
+
+      def days_left_after(on, days, kind)
+        left = @days_left_frozen or return
+        return if left >= days && kind == :safety
+
+        cap(:safety, :days_left, on + left)
+        say("Only #{Words.days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
+      end
+
+      # What the fridge makes of it: safety or quality, nil where the tables have no figure.
+      def chilled_kind
+        @rules.row(@situation == "bought_frozen" ? "opened" : @situation, @rules.fridge)&.kind
       end
     end
   end

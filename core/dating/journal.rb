@@ -3,24 +3,39 @@
 module NutShelf
   module Core
     # Notes the reasons of a judgement as they arise: sentences in order, warnings, and the final stop.
-    module Journal
-      private
+    class Journal
+      # Warnings that speak of where a stack stands, and end when it is moved.
+      OF_THE_PLACE = %i[wrong_place two_hours will_freeze].freeze
 
-      def steps = @steps ||= []
+      attr_reader :steps, :flags
 
-      def flags = @flags ||= []
-
-      def stopped? = @stopped == true
-
-      def say(sentence) = steps << sentence.dup.freeze
-
-      def flag(code, text)
-        say(text)
-        flags << { code: code, text: text }.freeze
+      def initialize
+        @steps = []
+        @flags = []
+        @stopped = false
       end
 
-      def flagged?(code) = flags.any? { |flag| flag[:code] == code }
+      def stopped? = @stopped
 
+      # @param sentence [String]
+      def say(sentence)
+        @steps << sentence.dup.freeze unless @steps.last == sentence
+        nil
+      end
+
+      # @param code [Symbol]
+      # @param text [String] a sentence
+      def flag(code, text)
+        say(text)
+        @flags << { code: code, text: text }.freeze unless flagged?(code)
+      end
+
+      def flagged?(code) = @flags.any? { |flag| flag[:code] == code }
+
+      # The stack stands elsewhere now: what was wrong with the old place is over.
+      def left_the_place = @flags.reject! { |flag| OF_THE_PLACE.include?(flag[:code]) }
+
+      # Not to eat, and no later event mends that.
       def stop(sentence)
         @stopped = true
         say(sentence)

@@ -5,6 +5,8 @@ module NutShelf
     # Which short list a person goes through when looking at a stack, by its kind of pack.
     module LookList
       GRAIN_GROUPS = %w[grains].freeze
+      # From the mildest to the worst.
+      RESULTS = %i[good turning bad].freeze
 
       module_function
 
@@ -12,9 +14,14 @@ module NutShelf
       # @param situation [String] how it came into the house
       # @param frozen [Boolean]
       # @param wrapping [String] see the desk's Wrapping
-      # @return [String] key of the list: "tin", "jar", "home_jar", "flour_grain", "frozen", "fresh" or "other"
-      def kind(food, situation:, frozen:, wrapping:)
+      # @param open [Boolean] what is open tells nothing by its seal
+      # @return [String] key of the list: "tin", "jar", "home_jar", "flour_grain", "frozen", "fresh", "open", "honey",
+      #   "supply" or "other"
+      def kind(food, situation:, frozen:, wrapping:, open: false)
+        return "supply" if food.food_group == "supplies"
         return "frozen" if frozen
+        return "honey" if food.class_key == "class-honey" || food.key == "honey"
+        return "open" if open && !fresh?(food, situation) && !dry_grain?(food)
         return "home_jar" if situation == "home_canned"
         return "tin" if wrapping == "tin"
         return "flour_grain" if dry_grain?(food)

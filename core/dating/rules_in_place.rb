@@ -9,6 +9,8 @@ module NutShelf
     class RulesInPlace
       COLDER = { "cupboard" => %w[cool_dark fridge], "cool_dark" => %w[fridge], "fridge" => [], "freezer" => [] }.freeze
       SEALED = %w[bought_sealed bought_frozen home_canned ripening].freeze
+      # A sealed home-bottled jar is no worse off in the cold: its own row counts there too.
+      OWN_ROWS = { %w[home_canned fridge] => "cool_dark" }.freeze
 
       # @param storage [String, nil] how the food is stored, see KeepingRow::STORAGE
       def initialize(catalog, policy, food, storage = nil)
@@ -48,16 +50,20 @@ module NutShelf
 
       # High-risk food whose seal is broken, and whatever the fridge rule calls a safety matter, may not
       # stand in the warm. Source: the two-hour rule of public food-safety guidance.
-      def two_hours?(situation, place, sealed:)
-        return false unless place.warm?
+      def two_hours?(situation, place, sealed:) = place.warm? && perishable?(situation, sealed: sealed)
 
-        cold = row(situation, fridge)
-        cold&.kind == :safety || (@food.high_risk && !sealed && !SEALED.include?(situation))
+      # @return [Boolean] whether germs grow in it once it is warm, as it stands
+      def perishable?(situation, sealed:)
+        row(situation, fridge)&.kind == :safety || (@food.high_risk && !sealed && !SEALED.include?(situation))
       end
 
       private
 
-      def answer(situation, place) = @catalog.keeping(@food, situation, place.kind, @storage)
+      def answer(situation, place)
+        own = OWN_ROWS[[situation, place.kind]]
+        answer = own && @catalog.keeping(@food, situation, own, @storage)
+        answer&.row? ? answer : @catalog.keeping(@food, situation, place.kind, @storage)
+      end
     end
   end
 end

@@ -5,28 +5,35 @@ module NutShelf
     # What happened to a stack, as the dating rules need it. Frozen.
     #
     # `situation` is how it came into the house: "bought_sealed", "bought_frozen", "left_over", "cooked",
-    # "home_canned", "home_dried", "ripening" or "opened" (came in open, day unknown).
-    # `printed_on` with `printed_kind` (:use_by, :best_before) is the date on the pack; `made_on` the day
-    # it was packed, made or cooked. `place` is where it stood first; `events` follow in order.
-    # `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
-    # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where
-    # the rule says that care is part of its time.
-    Story = Struct.new(:food, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :place, :events,
-                       :quarantined, :quarantine_reason, :leftover_days, :method, :care_until, :care_words, keyword_init: true) do
+    # "home_canned", "home_dried", "ripening", "opened" (came in open, day unknown), "thawed", "frozen_at_home", "cut",
+    # "ripe", "ground" or "portioned". `printed_on` with `printed_kind` (:use_by, :best_before) is the date on the
+    # pack; `made_on` the day it was packed, made or cooked; `acquired_on` the day it came; `known_on` the first day
+    # anybody knew of it (came, counted, seen), nil when nothing is known. `place` is where it stood first; `events`
+    # follow. `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
+    # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where the
+    # rule says that care is part of its time.
+    Story = Struct.new(:food, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :place, :events,
+                       :quarantined, :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
+                       keyword_init: true) do
       def initialize(**facts)
         super(situation: "bought_sealed", events: [].freeze, quarantined: false, **facts)
         freeze
       end
 
+      # @return [Date, nil] the day its keeping counts from
       def started_on = made_on || acquired_on
+
+      # @return [Date, nil] the earliest day anything is known of
+      def first_known_on = [acquired_on, made_on, known_on, *events.map(&:on)].compact.min
     end
 
     # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored or
-    # :topped_up. `place` for moved (a Standing); `result` for looked (:good, :turning or :bad); `method` for stored;
-    # `name`, `quality_until` and `safety_until` of what was topped up with. Frozen.
-    Event = Struct.new(:kind, :on, :place, :result, :method, :name, :quality_until, :safety_until, keyword_init: true) do
+    # :topped_up. `on` may be nil when nobody knows the day; `order` settles what came first within a day. `place` for
+    # moved (a Standing); `result` for looked (:good, :turning or :bad); `method` for stored; `parts` (of Part) for
+    # what was topped up with or cooked from. Frozen.
+    Event = Struct.new(:kind, :on, :order, :place, :result, :method, :parts, keyword_init: true) do
       def initialize(**facts)
-        super
+        super(parts: [].freeze, **facts)
         freeze
       end
     end
@@ -42,6 +49,9 @@ module NutShelf
       def warm? = %w[cupboard cool_dark].include?(kind)
 
       def freezer? = kind == "freezer"
+
+      # @return [Boolean] whether it can freeze there without being a freezer
+      def frosty? = !freezer? && low_c&.negative? == true
     end
   end
 end

@@ -14,8 +14,21 @@ module NutShelf
       # @return [String] "1 day", "3 days"
       def days(count) = count == 1 ? "1 day" : "#{count} days"
 
+      # @return [String] "1 day is", "3 days are"
+      def days_are(count) = "#{days(count)} #{count == 1 ? 'is' : 'are'}"
+
+      # @return [String] "1 day was", "3 days were"
+      def days_were(count) = "#{days(count)} #{count == 1 ? 'was' : 'were'}"
+
       # @param kind [String] place kind
-      # @return [String] "in the fridge"
+      # @return [String] where something was carried: "to the fridge"
+      def into(kind)
+        { "cupboard" => "to a cupboard", "cool_dark" => "to a cool, dark place", "fridge" => "to the fridge",
+          "freezer" => "to the freezer" }.fetch(kind)
+      end
+
+      # @param kind [String] place kind
+      # @return [String] where something stands: "in the fridge"
       def where(kind)
         { "cupboard" => "in a cupboard", "cool_dark" => "cool and dark", "fridge" => "in the fridge",
           "freezer" => "in the freezer" }.fetch(kind)

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../dish_food"
+require_relative "../fit"
 require_relative "../new_stack"
 require_relative "../pantry_of"
 require_relative "../taking"
@@ -22,7 +23,7 @@ module NutShelf
         @recipe = house.recipes.find(@meal[:recipe_id])
         cooked = entry("cook", "Cooked #{@recipe.name}")
         value = draw(cooked, used(input))
-        leftover = keep(cooked, input[:leftovers], value)
+        leftover = keep(cooked, input[:leftovers], value) if input.dig(:leftovers, :portions).to_r.positive?
         close(cooked)
         done(cooked, meal_id: @meal[:id], value_minor: value, leftover_lot_id: leftover && leftover[:id])
       end
@@ -43,8 +44,14 @@ module NutShelf
       def draw(cooked, used)
         wanted = used.map { |line| [line[:lot_id], line[:amount].to_r] }.reject { |_, amount| amount.zero? }
         lots = house.lots.lock(wanted.map(&:first).uniq.sort)
+        @parts = wanted.map(&:first).uniq.filter_map { |id| lots[id] && fit(cooked, lots[id]) }
         taking = Taking.new(room, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
+      end
+
+      # @return [Core::Part] the stack as it goes into the dish
+      def fit(cooked, lot)
+        cooked.redate.part(lot).tap { |part| Fit.check(room, lot, part, pointer: "/used") }
       end
 
       def draw_one(taking, lot, amount)
@@ -55,15 +62,16 @@ module NutShelf
       end
 
       def keep(cooked, leftovers, value)
-        return unless leftovers && leftovers[:portions].to_r.positive?
-
         portions = leftovers[:portions].to_r
         whole = [@meal[:servings].to_r, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(room).ensure(@recipe)
         NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
-                             made_on: room.today, price_minor: share, leftover_days: @recipe.leftover_days }).write(cooked)
+                             made_on: room.today, price_minor: share, leftover_days: @recipe.leftover_days, parts: cooked_before }).write(cooked)
       end
+
+      # What was cooked before is only heated again: its date stays with the leftovers.
+      def cooked_before = @parts.select(&:cooked).map { |part| part.to_h.transform_values { |value| value.is_a?(Date) ? value.iso8601 : value }.compact }
 
       def close(cooked)
         house.meals.update(@meal[:id], status: "cooked")

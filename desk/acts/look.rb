@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../signs"
 
 module NutShelf
   module Desk
@@ -12,9 +13,19 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         signs = Array(input[:signs])
+        refuse_kinder(lot, signs, input[:result])
         looked = entry("look", "Looked at #{room.food(lot[:food_id]).name}: #{input[:result]}#{" (#{signs.join(', ')})" if signs.any?}")
         looked.happen(lot, { kind: "looked", on: room.today.iso8601, result: input[:result], signs: signs }.compact)
         done(looked, lot_id: lot[:id])
+      end
+
+      # The signs speak: what bulges is not good, whatever the button says.
+      def refuse_kinder(lot, signs, result)
+        known = Signs.of(room, lot).to_h { |row| [row[:sign], row[:means]] }
+        worst = Core::LookList.verdict(signs.filter_map { |sign| known[sign] })
+        return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(worst)
+
+        raise Invalid.new("#{signs.find { |sign| known[sign] == worst }} means it is #{worst}, not #{result}.", code: "invalid", pointer: "/result", remedy: "Say #{worst}, or leave that sign out if it is not there.")
       end
     end
   end

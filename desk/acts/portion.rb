@@ -34,7 +34,7 @@ module NutShelf
         today = room.today.iso8601
         moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [{ "kind" => "moved", "on" => today, "place_id" => room.place(input[:place_id])[:id] }] : []
         history = [*lot[:history].to_a, *opening(lot, today), *moved]
-        child = made.new_lot({ **inherited(lot), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
+        child = made.new_lot({ **lot.slice(*Store::Lots::PAST), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
                                                  place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
         value = portions.cost_minor * portions.count
         made.move(lot, -amount, -value, "split")
@@ -56,11 +56,6 @@ module NutShelf
         lot.merge!(left)
         opened = opening(lot, room.today.iso8601).first
         opened ? made.happen(lot, { kind: "opened", on: opened["on"] }, open: true) : nil
-      end
-
-      def inherited(lot)
-        lot.slice(:food_id, :dimension, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :leftover_days, :start_place_id, :value_estimated, :quarantined, :quarantine_reason, :method,
-                  :lot_text, :bought_for)
       end
 
       def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : Core::Wording.free(Core::Quantity.new(size, lot[:dimension].to_sym))

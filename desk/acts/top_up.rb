@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../fit"
 require_relative "../taking"
 
 module NutShelf
@@ -17,11 +18,12 @@ module NutShelf
         lots = house.lots.lock([input[:lot_id], input[:from_lot_id]])
         jar, source = input.values_at(:lot_id, :from_lot_id).map { |id| lots[id] || raise(Store::Missing, "There is no such stack here.") }
         refuse_other(jar, source)
+        check_fit(jar, source)
         amount = wanted(source, input[:amount])
         poured = entry("top_up", "Topped up #{room.food(jar[:food_id]).name} with #{room.wording(source.merge(pack_amount: nil), amount: amount)}")
         part = opened(poured, source)
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
-        poured.happen(jar, event(part))
+        poured.happen(jar, event(poured, part))
         done(poured, lot_id: jar[:id], full: full(poured, jar))
       end
 
@@ -29,6 +31,11 @@ module NutShelf
         return if jar[:food_id] == source[:food_id] && jar[:dimension] == source[:dimension] && (jar[:container_id] || jar[:open])
 
         raise Conflict.new("Only the same food goes into an open jar or tub.", code: "not_same_food", remedy: "Decant it into a jar of its own.")
+      end
+
+      def check_fit(jar, source)
+        dating = Redate.new(room)
+        { "/lot_id" => jar, "/from_lot_id" => source }.each { |pointer, lot| Fit.check(room, lot, dating.part(lot), pointer: pointer) }
       end
 
       def wanted(source, text)
@@ -42,9 +49,11 @@ module NutShelf
       # A sealed pack is opened first, so that its own opened date is what the jar takes over.
       def opened(poured, source) = source[:open] || source[:situation] != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
 
-      def event(part)
-        { kind: "topped_up", on: room.today.iso8601, name: part[:label].empty? ? room.food(part[:food_id]).name : part[:label],
-          quality_until: part[:quality_until]&.iso8601, safety_until: part[:safety_until]&.iso8601, lot_id: part[:id] }.compact
+      # The jar remembers the part with its dates, and every lot text that went in, for a recall.
+      def event(poured, lot)
+        part = poured.redate.part(lot)
+        { kind: "topped_up", on: room.today.iso8601, **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
+          lot_id: lot[:id], lot_text: lot[:lot_text], pack_id: lot[:pack_id] }.compact
       end
 
       def full(poured, jar)

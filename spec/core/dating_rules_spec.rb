@@ -66,9 +66,39 @@ RSpec.describe NutShelf::Core::Judge do
     expect(date(story("honey", "cupboard", printed_on: "2030-01-01", printed_kind: :best_before, quarantined: true)).state).to eq(:stop)
   end
 
-  it "gives no date to what came in open on an unknown day, but keeps a use-by" do
-    expect(date(story("jam", "fridge", situation: "opened", acquired_on: "2026-11-24", printed_on: "2028-05-31", printed_kind: :best_before)).state).to eq(:undated)
-    expect(date(story("plain-yoghurt", "fridge", situation: "opened", acquired_on: "2026-11-24", printed_on: "2026-11-26", printed_kind: :use_by)).usable_until).to eq(day("2026-11-26"))
+  describe "opened on a day nobody knows" do
+    let(:jam) { { situation: "opened", printed_on: "2028-05-31", printed_kind: :best_before } }
+
+    it "counts the first day anything is known of it" do
+      came = date(story("jam", "fridge", **jam, acquired_on: "2026-11-24"))
+      noted = date(story("jam", "fridge", acquired_on: "2026-11-24", printed_on: "2028-05-31", printed_kind: :best_before,
+                                          events: [event(:opened, "2026-11-24")]))
+      expect(came.usable_until).to eq(noted.usable_until)
+      expect(date(story("jam", "fridge", **jam, acquired_on: "2026-11-24", known_on: "2026-10-20")).usable_until).to eq(came.usable_until - 35)
+      expect(came.steps.join).to include("nobody knows when it was opened, 24 Nov 2026 counts")
+    end
+
+    it "asks for a look where nothing is known, which then is the first thing known" do
+      unknown = date(story("plain-yoghurt", "fridge", situation: "opened"))
+      expect(unknown).to have_attributes(state: :look, usable_until: nil, look_first: true)
+      looked = date(story("plain-yoghurt", "fridge", situation: "opened", events: [event(:looked, "2026-11-24", result: :good)]))
+      expect(looked).to have_attributes(state: :front, look_first: false, safety_until: day("2026-11-27"))
+    end
+
+    it "keeps a use-by, and stops infant food past its printed date whatever its state" do
+      expect(date(story("plain-yoghurt", "fridge", **jam, printed_on: "2026-11-26", printed_kind: :use_by)).usable_until).to eq(day("2026-11-26"))
+      states = ["opened", "bought_sealed"].product([[], [event(:opened, nil)], [event(:moved, "2026-11-20", place: standing("freezer"))]])
+      stopped = states.map do |situation, events|
+        date(story("infant-formula-powder", "cupboard", situation: situation, printed_on: "2026-11-23", printed_kind: :best_before, events: events)).state
+      end
+      expect(stopped.uniq).to eq([:stop])
+    end
+
+    it "takes the same day for an opening noted without one" do
+      noted = date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31", printed_kind: :best_before, events: [event(:opened, nil)]))
+      expect(noted.usable_until).to eq(date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31",
+                                                  printed_kind: :best_before, events: [event(:opened, "2026-11-20")])).usable_until)
+    end
   end
 
   it "flags opened food that keeps only in the cold, and counts it short" do

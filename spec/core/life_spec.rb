@@ -55,12 +55,31 @@ RSpec.describe "What hands do to food" do
   end
 
   it "takes the earliest date of the parts when a jar is topped up" do
-    jar = story("rolled-oats", "cupboard", printed_on: "2027-05-30", printed_kind: :best_before, acquired_on: "2026-11-01",
-                                           events: [event(:topped_up, "2026-11-24", name: "Older oats", quality_until: day("2027-01-31"))])
+    jar = poured(part("Older oats", quality_until: day("2027-01-31")))
     expect(date(jar)).to have_attributes(usable_until: day("2027-01-31"))
-    undated = story("rolled-oats", "cupboard", printed_on: "2027-05-30", printed_kind: :best_before, acquired_on: "2026-11-01",
-                                               events: [event(:topped_up, "2026-11-24", name: "Oats of unknown age")])
-    expect(date(undated).usable_until).to eq(day("2027-05-30"))
+    expect(date(poured(part("Oats of unknown age"))).usable_until).to eq(day("2027-05-30"))
+  end
+
+  def part(name, **facts) = NutShelf::Core::Part.new(name: name, **facts)
+
+  def poured(*parts, later: [])
+    story("rolled-oats", "cupboard", printed_on: "2027-05-30", printed_kind: :best_before, acquired_on: "2026-11-01",
+                                     events: [event(:topped_up, "2026-11-20", parts: parts), *later])
+  end
+
+  it "keeps the dates, stops and unknown ages of the parts, wherever the jar is carried afterwards" do
+    carried = poured(part("Older oats", quality_until: day("2026-11-26")), later: [event(:moved, "2026-11-23", place: standing("cool_dark"))])
+    expect(date(carried)).to have_attributes(usable_until: day("2026-11-26"), basis: :part)
+    bad = [part("Oats with moths", stopped: true), part("Broth", safety_until: day("2026-11-19")), part("Broth", unknown: true)]
+    expect(bad.map { |one| date(poured(one)).stopped }).to eq([true] * 3)
+    expect(date(poured(bad.first)).steps.last).to include("Oats with moths was poured in on 20 Nov 2026")
+  end
+
+  it "freezes what is poured into a frozen tub, and remembers the days it had left" do
+    tub = story("class-home-broth", "freezer", situation: "left_over", made_on: "2026-11-01",
+                                               events: [event(:topped_up, "2026-11-20", parts: [part("Broth", safety_until: day("2026-11-20"))]),
+                                                        event(:moved, "2026-12-01", place: standing("fridge"))])
+    expect(date(tub, today: "2026-12-01")).to have_attributes(safety_until: day("2026-12-01"), state: :front)
   end
 
   it "gives what a look finds turning two days, one in the fridge" do
@@ -68,8 +87,9 @@ RSpec.describe "What hands do to food" do
     expect(date(potatoes)).to have_attributes(usable_until: day("2026-11-26"), state: :front)
     yoghurt = story("plain-yoghurt", "fridge", printed_on: "2026-12-20", printed_kind: :best_before, acquired_on: "2026-11-20", events: [event(:looked, "2026-11-24", result: :turning)])
     expect(date(yoghurt).usable_until).to eq(day("2026-11-25"))
-    better = story("potatoes", "cool_dark", acquired_on: "2026-11-20", events: [event(:looked, "2026-11-24", result: :turning), event(:looked, "2026-11-25", result: :good)])
-    expect(date(better).usable_until).to be > day("2026-12-20")
+    again = story("potatoes", "cool_dark", acquired_on: "2026-11-20",
+                                           events: [event(:looked, "2026-11-24", result: :turning), event(:looked, "2026-11-27", result: :good)])
+    expect(date(again, today: "2026-11-27")).to have_attributes(usable_until: day("2026-11-26"), state: :look)
   end
 
   it "ends the date where care that is part of the rule ends" do

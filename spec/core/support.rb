@@ -17,7 +17,7 @@ module CoreSupport
 
   def standing(kind, name: kind, low: nil, high: nil) = CORE::Standing.new(name: name, kind: kind, low_c: low, high_c: high)
 
-  def event(kind, on, **more) = CORE::Event.new(kind: kind, on: day(on), **more)
+  def event(kind, on, **more) = CORE::Event.new(kind: kind, on: on && day(on), **more)
 
   # An own rule in a catalog: own("potatoes", "cupboard", "whole", 20, 20)
   def own(scope, place, state, low, high, kind: :quality, **more)

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require_relative "look_cover"
+require_relative "words"
+
+module NutShelf
+  module Core
+    # The part of Judge for inspections. A good look covers a passed quality date within tolerance; it never touches a
+    # safety date. What is turning is to be eaten next, whatever a later look says.
+    module Looking
+      # What was found turning is eaten within these days: the two-day habit of household guidance for food
+      # that is still sound but past its best, one day for the fridge.
+      TURNING = 2
+      TURNING_FRIDGE = 1
+
+      private
+
+      def looked(on, result)
+        case result
+        when :bad then stop(bad_words(on))
+        when :turning then turning(on)
+        else found_good(on)
+        end
+      end
+
+      def bad_words(on) = "Looked at#{" on #{Words.day(on)}" if on} and found bad: not to eat."
+
+      def found_good(on)
+        return say("Looked at on an unknown day: that says nothing.") unless on
+
+        @looks = @looks.add(on, LookCover.days(frozen: @phase == :frozen, sealed: @sealed, place: @place))
+        say("Looked at on #{Words.day(on)} and found good.")
+      end
+
+      def turning(on)
+        return say("Found turning on an unknown day: look at it again.") || @look_first = true unless on
+
+        days = @place.kind == "fridge" ? TURNING_FRIDGE : TURNING
+        cap(:quality, :turning, on + days)
+        say("Looked at on #{Words.day(on)} and found turning: still sound, to be eaten within #{Words.days(days)}, until #{Words.day(on + days)}.")
+      end
+    end
+  end
+end

@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+require_relative "words"
+
+module NutShelf
+  module Core
+    # The part of Judge for places: each stretch is judged in its own place, the used-up share of a running rule is
+    # carried along, and what stands out of the cold over a night is capped for good.
+    module Moving
+      private
+
+      def moved(on, place)
+        from = @place
+        @place = place
+        @journal.left_the_place
+        return freeze_on(on) if place.freezer? && @phase != :frozen
+        return thaw(on) if @phase == :frozen && !place.freezer?
+        return if place.freezer?
+
+        came_out_frozen if from.freezer? && @sealed && @food.freezing_damage
+        carry(on) unless from.kind == place.kind
+        check_place
+      end
+
+      def came_out_frozen
+        @journal.flag(:was_frozen, "It stood in the freezer, where a sealed pack of it breaks or spoils: look for bulges and leaks.")
+      end
+
+      # The same share of life is used up under the rule of the new place.
+      def carry(on)
+        return carry_ripening(on) if @situation == "ripening"
+
+        row = @rules.row(@situation, @place) or return
+        return begin_late(row) unless @clock
+        return expire if on && @clock.passed?(on)
+
+        on ||= @since || @story.first_known_on
+        used = @clock.used_by(on)
+        @clock = @clock.carried(on, @rules.days(row), row.kind)
+        left = (@clock.until_on - on).to_i
+        say("Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; of " \
+            "#{Words.days(@rules.days(row))} there, #{Words.days_are(left)} left: until #{Words.day(@clock.until_on)}.")
+      end
+
+      # A rule that had no figure in the old place counts from the day it should have begun.
+      def begin_late(row)
+        return unless @since && !(printed_pack? && @sealed) && @phase != :thawed && !@unknown
+
+        start_clock(row, @since, @situation == "opened" ? :opened : :rule,
+                    "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}")
+      end
+
+      # A clock that has run out stays as a cap; another place does not wind it up again.
+      def expire
+        say("Its time had run out on #{Words.day(@clock.until_on)}, before it was moved.")
+        end_clock
+      end
+
+      def carry_ripening(on)
+        return unless @since && @ready_on && @clock
+        return expire if on && @clock.passed?(on)
+
+        ripe = @rules.row("ripe", @place)
+        return unless ripe
+
+        used = @clock.used_by(on || @ready_on)
+        @clock = @clock.carried(on || @ready_on, @rules.days(ripe), ripe.kind)
+        say("Moved #{Words.into(@place.kind)} with #{share(used)} of its ripe life used: until #{Words.day(@clock.until_on)}.")
+      end
+
+      def share(used) = "#{(used * 100).round} %"
+
+      # What this place does to the food as it is now.
+      def check_place
+        warn_of_frost
+        return @journal.flag(:two_hours, two_hours_words) if out_of_cold?
+        return if %i[frozen thawed].include?(@phase) || @rules.row(@situation, @place)
+
+        @journal.flag(:wrong_place, @rules.reason(@situation, @place))
+      end
+
+      def two_hours_words
+        reason = @rules.reason(states_here.find { |state| exposed?(state) }, @place)
+        reason += " Out of the cold it is safe for two hours, one above 32 C." unless reason.include?("two hours")
+        "#{reason} When in doubt, throw it out."
+      end
+
+      # Thawed food is no sealed pack any more, whatever it came in.
+      def states_here = [@situation, *("thawed" if @phase == :thawed)]
+
+      def warn_of_frost
+        return unless @food.freezing_damage && @place.frosty?
+
+        @journal.flag(:will_freeze, "It can fall to #{@place.low_c} C in #{@place.name}: it will freeze there and be damaged.")
+      end
+
+      # After each event: did it come out of the cold, or go back in time? The same day is in time, a night is not.
+      def watch_warmth(on)
+        return @warm_since ||= on || @since || :unknown if out_of_cold?
+
+        back_in_cold(on)
+      end
+
+      def warm_since_ever
+        @unknown = true
+        say("Nobody knows how long it stood out of the cold: it is not planned with. When in doubt, throw it out.")
+      end
+
+      def out_of_cold? = @phase != :frozen && states_here.any? { |state| exposed?(state) }
+
+      def exposed?(state)
+        @rules.row(state, @place).nil? && @rules.two_hours?(state, @place, sealed: @sealed && @phase == :fresh)
+      end
+
+      def back_in_cold(on)
+        since = @warm_since or return
+        @warm_since = nil
+        return if since == on
+        return warm_since_ever if since == :unknown
+
+        cap(:safety, :out_of_cold, since)
+        say("It stood out of the cold from #{Words.day(since)}, over a night: good for two hours of that day only, and " \
+            "the cold does not mend that.")
+      end
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require_relative "after"
+require_relative "room"
+
+module NutShelf
+  module Desk
+    # Dates stacks anew that were dated by older rules, or came from a backup: stored dates are never taken on trust.
+    class CatchUp
+      # @param office [Office]
+      def initialize(office)
+        @office = office
+      end
+
+      # @return [Integer] stacks whose last good day changed, over all households
+      def call = @office.database.outside { |db| Store::Households.ids(db) }.sum { |id| household(id) }
+
+      # @param id [Integer] household
+      # @return [Integer] stacks whose last good day changed
+      def household(id)
+        @office.database.within(id) do |db|
+          room = Room.new(@office, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
+          next 0 if room.household[:dated_by] == Redate::RULES
+
+          room.house.household.bump
+          changed = After.new(room, nil).redate(room.house.lots.all_with_food)
+          room.house.household.update(dated_by: Redate::RULES)
+          changed
+        end
+      end
+    end
+  end
+end

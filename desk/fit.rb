@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "errors"
+
+module NutShelf
+  module Desk
+    # Refuses to cook or pour together what a careful person would not eat.
+    module Fit
+      module_function
+
+      # @param room [Room]
+      # @param lot [Hash]
+      # @param part [Core::Part] the stack as it is today
+      # @param pointer [String] where it stands in what was sent
+      # @raise [Conflict]
+      def check(room, lot, part, pointer:)
+        return unless lot[:quarantined] || part.unfit?(room.today) || part.unknown
+
+        why = lot[:quarantined] ? "is set apart as not to eat" : unfit(part)
+        raise Conflict.new("#{part.name} #{why}.", code: "not_fit", pointer: pointer, remedy: part.unknown ? "Put a date on it first; when in doubt, throw it out." : "Take another stack; when in doubt, throw it out.")
+      end
+
+      def unfit(part)
+        return "has an age nobody knows" if part.unknown
+        return "is past its safety date, #{Core::Words.day(part.safety_until)}" if part.safety_until && !part.stopped
+
+        "is not to eat any more"
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require_relative "../core/dating/look_list"
+require_relative "wrapping"
+
+module NutShelf
+  module Desk
+    # What to look for on a stack: the list for its kind of pack.
+    module Signs
+      module_function
+
+      # @param room [Room]
+      # @param lot [Hash]
+      # @return [String] key of the list
+      def kind(room, lot)
+        food = room.food(lot[:food_id])
+        Core::LookList.kind(food, situation: lot[:situation], frozen: lot[:frozen], wrapping: Wrapping.of(lot, food), open: lot[:open])
+      end
+
+      # @return [Array<Hash>] :sign and :means (:good, :turning or :bad)
+      def of(room, lot) = room.office.catalog.signs.fetch(kind(room, lot), [])
+    end
+  end
+end

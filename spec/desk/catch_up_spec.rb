@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../../desk/catch_up"
+
+RSpec.describe NutShelf::Desk::CatchUp do
+  let(:ines) { household! }
+  let(:tin) { put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"] }
+
+  def forget(**columns)
+    tin
+    inside(ines) do |house|
+      house.lots.update(tin, **columns)
+      house.household.update(dated_by: 0)
+    end
+  end
+
+  it "dates stacks anew that older rules had dated, once" do
+    forget(usable_until: Date.new(2099, 1, 1), quality_until: nil, strict_until: nil)
+    expect(described_class.new(office).household(ines.household_id)).to eq(1)
+    expect(lot(ines, tin)).to include(usable_until: Date.new(2028, 5, 31), strict_until: Date.new(2028, 5, 31))
+    forget_nothing = described_class.new(office).household(ines.household_id)
+    expect(forget_nothing).to eq(0)
+  end
+
+  it "covers every household" do
+    forget(usable_until: nil)
+    expect(described_class.new(office).call).to be >= 1
+    expect(lot(ines, tin)[:usable_until]).to eq(Date.new(2028, 5, 31))
+  end
+end
