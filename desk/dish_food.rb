@@ -11,16 +11,24 @@ module NutShelf
       end
 
       # @param recipe [Core::Recipe]
+      # @param foods [Array<Core::Food>] what really went in
       # @return [Integer] food id
-      def ensure(recipe)
-        key = "dish-#{recipe.key}"
+      def ensure(recipe, foods = [])
+        allergens = allergens(recipe, foods)
+        # What stood in for what may hold something else, and then it is another food to whoever may not have it.
+        key = ["dish", recipe.key, *(allergens - allergens(recipe, []))].join("-")
         known = @room.house.foods.by_key([key])[key]
         return known[:id] if known
 
-        @room.house.foods.add(key: key, name: recipe.name, class_key: home_class(recipe), aisle: "Home leftovers", food_group: "protein", dimension: "count")
+        @room.house.foods.add(key: key, name: recipe.name, class_key: home_class(recipe), aisle: "Home leftovers", food_group: "protein", dimension: "count",
+                              allergens: Sequel.pg_array(allergens, :text))
       end
 
       private
+
+      def allergens(recipe, foods)
+        [*recipe.lines.filter_map { |line| @room.catalog.foods[line.food_key] }, *foods].flat_map(&:allergens).uniq.sort
+      end
 
       def home_class(recipe)
         meat = recipe.lines.any? { |line| MEAT.include?(@room.catalog.foods[line.food_key]&.aisle) }

@@ -21,8 +21,8 @@ module NutShelf
         @pantry ||= Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: plan_looks?)
       end
 
-      # "Plan what must be looked at" is on unless the household switched it off or goes by the date.
-      def plan_looks? = !@room.policy.by_the_date? && @room.household[:settings].to_h.fetch("plan_looks", true)
+      # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
+      def plan_looks? = !by_the_date? && @room.household[:settings].to_h.fetch("plan_looks", true)
 
       # @return [Hash{String=>Core::Food}] by the key recipes use
       def foods = @foods ||= food_rows.to_h { |row| [key(row), Store::Foods.value(row, @room.catalog)] }
@@ -70,10 +70,12 @@ module NutShelf
         lots.values.reject { |lot| lot[:level] }.group_by { |lot| by_id[lot[:food_id]] }.to_h { |key, list| [key, list.filter_map { |lot| holding(lot, foods[key]) }] }
       end
 
-      # What is kept by level counts as there unless it is low or out.
+      def by_the_date? = @room.policy.by_the_date? || @room.strict_eaters?
+
+      # What is kept by level counts as there unless it is out; low is there, and on the list.
       def by_level
         by_id = food_rows.to_h { |row| [row[:id], key(row)] }
-        lots.values.select { |lot| %w[plenty half].include?(lot[:level]) }.map { |lot| by_id[lot[:food_id]] }.uniq
+        lots.values.select { |lot| %w[plenty half low].include?(lot[:level]) && !lot[:stopped] && !lot[:quarantined] }.map { |lot| by_id[lot[:food_id]] }.uniq
       end
 
       def holding(lot, food)
@@ -87,13 +89,19 @@ module NutShelf
 
       def stock(lot, food, per_unit)
         place = @room.place(lot[:place_id])
-        Core::Stock.new(id: lot[:id], amount: lot[:on_hand].to_r * per_unit, pack: (lot[:pack_amount] || 1).to_r * per_unit, usable_until: lot[:usable_until],
+        Core::Stock.new(id: lot[:id], amount: lot[:on_hand].to_r * per_unit, pack: (lot[:pack_amount] || 1).to_r * per_unit,
+                        usable_until: by_the_date? ? lot[:strict_until] : lot[:usable_until], safety_until: lot[:safety_until], look_until: look_until(lot, food),
                         ready_on: lot[:ready_on], open: lot[:open], no_opened_limit: food.no_opened_limit, working: place[:tier] == "working",
-                        acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped] || past_safety?(lot),
-                        place: place[:name].to_s, sealed_shelf_stable: !lot[:open] && !lot[:frozen] && food.shelf_stable?)
+                        acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped],
+                        unknown: lot[:age_unknown] || lot[:look_first], place: place[:name].to_s)
       end
 
-      def past_safety?(lot) = !lot[:safety_until].nil? && lot[:safety_until] < @room.today
+      # Only a sealed pack that belongs on the shelf may be planned with a look, and within the tolerance of its class.
+      def look_until(lot, food)
+        return if lot[:open] || lot[:frozen] || !food.shelf_stable? || lot[:quality_until].nil?
+
+        food.past_date_tolerance_days.positive? ? lot[:quality_until] + food.past_date_tolerance_days : nil
+      end
     end
   end
 end

@@ -55,6 +55,12 @@ module NutShelf
         @foods[id] ||= Store::Foods.value(food_row(id), catalog)
       end
 
+      # @return [Array<Hash>] people who eat here
+      def eaters = @eaters ||= house.household.people.select { |row| row[:eats] }
+
+      # @return [Boolean] whether somebody who eats here goes by the date only
+      def strict_eaters? = eaters.any? { |row| row[:strict] }
+
       # What the reader of the amount sees: "3 x 400 g".
       def wording(lot, amount: lot[:on_hand])
         dimension = lot[:dimension].to_sym

@@ -18,7 +18,8 @@ module NutShelf
       # @return [Array<Hash>] :on, :lot_id, :name, :amount, :place, :meal_id, :meal, :hours
       def tasks(planned, dishes)
         planned.flat_map do |meal|
-          dishes.fetch(meal.id).lines.flat_map { |line| line.picks.filter_map { |pick| task(meal, line.food_key, pick) } }
+          dishes.fetch(meal.id).lines.reject { |line| meal.recipe.from_frozen?(@pantry_of.foods.fetch(line.food_key)) }
+                .flat_map { |line| line.picks.filter_map { |pick| task(meal, line.food_key, pick) } }
         end
       end
 

@@ -19,7 +19,7 @@ module NutShelf
       # Rows that point into their own table are written without that, then completed.
       OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
-      ARRAYS = { nicknames: :text, excludes: :text, inner_mm: :integer, gear: :text, steps: :text, tags: :text }.freeze
+      ARRAYS = { nicknames: :text, allergens: :text, excludes: :text, inner_mm: :integer, gear: :text, steps: :text, tags: :text }.freeze
 
       # The document is no backup, or of another make.
       class Unfit < Error; end

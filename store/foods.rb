@@ -62,9 +62,18 @@ module NutShelf
         base = catalog.foods[row[:reference_key]] || catalog.foods[row[:class_key]]
         own = { key: row[:reference_key] || row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension].to_sym,
                 kept_by_level: row[:kept_by_level], class_key: row[:class_key] }
+        own[:allergens] = allergens(row, base, catalog)
         own[:g_per_ml] = row[:g_per_ml].to_r if row[:g_per_ml]
         own[:g_per_piece] = row[:g_per_piece].to_r if row[:g_per_piece]
         base ? base.with(**own) : Core::Food.new(**own)
+      end
+
+      # What somebody said it holds, else what the shipped food does, else all that foods of its kind may.
+      def self.allergens(row, base, catalog)
+        return row[:allergens].to_a.dup.freeze if row[:allergens]
+        return base.allergens if row[:reference_key] && base
+
+        [*base&.allergens, *catalog.allergens_of_class(row[:class_key])].uniq.freeze
       end
 
       private

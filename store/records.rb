@@ -9,7 +9,7 @@ module NutShelf
     class Records < Table
       TABLES = { "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules, "count" => :counts, "food" => :foods, "keeping" => :keeping_rules,
                  "photo" => :place_photos, "count_line" => :count_lines, "household" => :households }.freeze
-      ARRAYS = { excludes: :text, nicknames: :text, inner_mm: :integer }.freeze
+      ARRAYS = { excludes: :text, allergens: :text, nicknames: :text, inner_mm: :integer }.freeze
       JSONB = %i[settings].freeze
 
       # Locked, so that two keepers changing one record come one after the other.

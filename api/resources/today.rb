@@ -55,7 +55,7 @@ module NutShelf
         # The best dishes for each stack that turns.
         def dishes_by_stack
           found = Hash.new { |hash, id| hash[id] = [] }
-          @plan.ranked(@room.today).each do |entry|
+          @plan.ranked(@room.today).reject { |entry| entry.dish.shut? }.each do |entry|
             brief = { recipe_id: entry.id, name: entry.dish.recipe.name, meal: entry.dish.recipe.meal, covered_percent: @plan.percent(entry.dish.covered) }
             entry.dish.rescued_picks.map { |_, pick, _| pick.stock.id }.uniq.each { |id| found[id] << brief }
           end

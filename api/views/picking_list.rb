@@ -17,8 +17,8 @@ module NutShelf
       def call(id)
         row = @room.house.meals.listed_one(id)
         recipe = @plan.recipes.fetch(row[:recipe_id])
-        dish = Core::Dish.plan(recipe, servings: row[:servings].to_r, pantry: @plan.pantry.copy, on: @room.today)
-        { meal: @plan.meal(row), gear: recipe.gear, steps: recipe.steps, leftover_days: recipe.leftover_days, lines: dish.lines.map { |line| line(line) } }
+        dish = @plan.planned_dish(id)
+        { meal: @plan.meal(row), gear: recipe.gear, steps: recipe.steps, leftover_days: recipe.leftover_days, allergens: @plan.allergens(dish), not_for: dish.clashes.map { |clash| @plan.not_for(clash) }, lines: dish.lines.map { |line| line(line) } }
       end
 
       private

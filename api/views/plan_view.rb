@@ -1,57 +1,57 @@
 # frozen_string_literal: true
 
-require_relative "../../core/buying/missing_list"
-require_relative "../../core/planning/ranker"
-require_relative "../../desk/pantry_of"
+require_relative "../../desk/plan"
 
 module NutShelf
   module Api
     # Dishes, meals, ties and the missing list as JSON: one pantry serves them all.
     class PlanView
-      HORIZON = 14
+      HORIZON = Desk::Plan::HORIZON
 
       # @param room [Desk::Room]
       def initialize(room)
         @room = room
-        @pantry_of = Desk::PantryOf.new(room)
+        @plan = Desk::Plan.new(room)
       end
 
-      attr_reader :pantry_of
+      def pantry_of = @plan.pantry_of
 
-      def pantry = @pantry_of.pantry
+      def pantry = pantry_of.pantry
 
-      def prices = @prices ||= @pantry_of.prices
+      def prices = @prices ||= pantry_of.prices
 
-      def recipes = @recipes ||= @room.house.recipes.values
+      def recipes = @plan.recipes
 
-      def servings = @servings ||= @room.house.household.portions
+      def servings = @plan.servings
+
+      # The coming meals in the order of their days.
+      def planned = @plan.coming
+
+      def missing(to) = @plan.missing(to)
+
+      def all_missing = @plan.all_missing
+
+      # @param id [Integer] meal
+      def planned_dish(id) = @plan.dish(id)
 
       # @return [Array<Core::Ranker::Ranked>]
-      def ranked(on, pantry: self.pantry)
-        Core::Ranker.rank(recipes, pantry: pantry, servings: servings, on: on, price: ->(key, grams) { prices.cost(key, grams).first })
-      end
+      def ranked(on) = @plan.ranked(on, price: ->(key, grams) { prices.cost(key, grams).first })
 
       def dish(ranked)
         dish = ranked.dish
         recipe = dish.recipe
         { recipe_id: ranked.id, name: recipe.name, meal: recipe.meal, minutes: recipe.total_minutes, active_minutes: recipe.active_minutes, covered_percent: percent(dish.covered),
           rescued_minor: dish.rescued_minor, buy_minor: to_buy(dish), share_minor: ranked.buy_minor, score_minor: ranked.score, tags: recipe.tags,
-          uses: dish.rescued_picks.map { |key, pick, value| use(key, pick, value) }, missing: dish.missing.map { |line| missing_line(line) } }
+          uses: dish.rescued_picks.map { |key, pick, value| use(key, pick, value) }, missing: dish.missing.map { |line| missing_line(line) },
+          stand_ins: dish.substituted.map { |line| stand_in(line) }, allergens: allergens(dish), not_for: dish.clashes.map { |clash| not_for(clash) } }
       end
 
-      # The coming meals in the order of their days, each drawing on what the earlier ones left.
-      def planned
-        @planned ||= @room.house.meals.between(@room.today, @room.today + HORIZON).select { |row| row[:status] == "planned" }
-                          .map { |row| Core::MissingList::Planned.new(id: row[:id], on: row[:on_date], recipe: recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r) }
-      end
+      def stand_in(line) = { food: food_name(line.food_key), for: food_name(line.line.food_key) }
 
-      # @return [Array(Array<Core::MissingList::Item>, Hash)] of the meals up to a day
-      def missing(to = @room.today + HORIZON)
-        meals = planned.select { |meal| meal.on <= to }
-        meals.empty? ? [[], {}] : Core::MissingList.build(meals, pantry: pantry)
-      end
+      # What the dish holds as it would be cooked here.
+      def allergens(dish) = dish.lines.flat_map { |line| pantry.foods[line.food_key]&.allergens.to_a }.uniq.sort
 
-      def all_missing = @all_missing ||= missing
+      def not_for(clash) = { person: clash.person, because: "#{food_name(clash.food_key)} holds #{clash.allergen}." }
 
       def meal(row)
         dish = all_missing.last[row[:id]]
@@ -71,17 +71,17 @@ module NutShelf
         { stack_id: pick.stock.id, meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: lot_amount_text(key, pick) }
       end
 
-      def lot_amount(key, pick) = @pantry_of.proposal(key, pick)
+      def lot_amount(key, pick) = pantry_of.proposal(key, pick)
 
       def lot_amount_text(key, pick)
-        lot = @pantry_of.lot(pick.stock.id)
+        lot = pantry_of.lot(pick.stock.id)
         amount = Core::Quantity.new(lot_amount(key, pick), lot[:dimension].to_sym)
         lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : Core::Wording.free(amount)
       end
 
-      def lot(id) = @pantry_of.lot(id)
+      def lot(id) = pantry_of.lot(id)
 
-      def running_out = @pantry_of.running_out
+      def running_out = pantry_of.running_out
 
       # What a person sees as "to buy" is whole packs; the ranking itself counts the share that is needed.
       # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
@@ -104,7 +104,7 @@ module NutShelf
 
       def food_name(key) = pantry.foods.fetch(key).name
 
-      def food_id(key) = @pantry_of.food_id(key)
+      def food_id(key) = pantry_of.food_id(key)
 
       def percent(share) = (share * 100).floor
 

@@ -29,14 +29,23 @@ module NutShelf
 
       # @param meals [Array<Planned>]
       # @param pantry [Pantry]
+      # @param diet [Diet] of those who eat along
       # @return [Array(Array<Item>, Hash{id=>Dish})] what to buy, and each meal's dish
-      def build(meals, pantry:)
-        book = pantry.copy
-        dishes = meals.sort_by { |meal| [meal.on, meal.id] }.to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, pantry: book, on: meal.on)] }
+      def build(meals, pantry:, diet: Diet.new)
+        dishes, = draw(meals, pantry: pantry, diet: diet)
         wanted = dishes.flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }.group_by(&:first)
         first_day = meals.map(&:on).min
         items = wanted.map { |key, list| item(key, list, pantry, first_day) }
         [items, dishes.transform_keys(&:id)]
+      end
+
+      # Meals draw one after the other, in the order of their days.
+      # @return [Array(Hash{Planned=>Dish}, Pantry)] each meal's dish, and what all of them leave
+      def draw(meals, pantry:, diet: Diet.new)
+        book = pantry.copy
+        dishes = meals.sort_by { |meal| [meal.on, meal.id] }
+                      .to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, pantry: book, on: meal.on, diet: diet)] }
+        [dishes, book]
       end
 
       def item(key, list, pantry, day)

@@ -9,6 +9,8 @@ module NutShelf
     # Everything that can be cooked with, drawn down as meals are planned in order. Not frozen: it is the
     # scratch pad of one computation; `copy` gives a fresh one.
     class Pantry
+      TAP = "tap-water"
+
       # A draw for one recipe line: picks in grams, what is missing in grams, what the picks are worth.
       Draw = Struct.new(:food_key, :picks, :missing, :value_minor, keyword_init: true)
 
@@ -16,19 +18,23 @@ module NutShelf
       # @param foods [Hash{String=>Food}] by key
       # @param free [Array<String>] keys of foods that are there without counting (kept by level, tap water)
       # @param allow_look [Boolean] whether tins past their best-before may be planned, with a look
-      def initialize(holdings:, foods:, free: [], allow_look: true)
+      def initialize(holdings:, foods:, free: [], allow_look: true, taken: {})
         @holdings = holdings
         @foods = foods
         @free = free
         @allow_look = allow_look
-        @taken = Hash.new(0r)
+        @taken = Hash.new(0r).merge(taken)
       end
 
       attr_reader :foods, :holdings
 
-      def copy = self.class.new(holdings: @holdings, foods: @foods, free: @free, allow_look: @allow_look)
+      # @return [Pantry] the same, drawn down as far as this one is
+      def copy = self.class.new(holdings: @holdings, foods: @foods, free: @free, allow_look: @allow_look, taken: @taken)
 
       def free?(key) = @free.include?(key)
+
+      # Water from the tap is always there: it says nothing about how much of a dish is.
+      def tap?(key) = key == TAP
 
       # @return [Holding, nil]
       def holding(key, id) = @holdings.fetch(key, []).find { |holding| holding.stock.id == id }
@@ -56,7 +62,7 @@ module NutShelf
       # @return [Rational] grams of it that may be used and turn within so many days
       def turning(key, on, days)
         stocks = @holdings.fetch(key, []).map { |holding| less_taken(holding.stock) }
-        stocks.select { |stock| stock.eligible?(on, allow_look: @allow_look) && stock.usable_until && stock.usable_until <= on + days }.sum(0r, &:amount)
+        stocks.select { |stock| stock.eligible?(on) && stock.usable_until && stock.usable_until <= on + days }.sum(0r, &:amount)
       end
 
       private

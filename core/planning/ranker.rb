@@ -25,15 +25,16 @@ module NutShelf
       # @param servings [Rational]
       # @param on [Date]
       # @param price [#call] food key and grams to minor units: what the missing would cost
+      # @param diet [Diet] of those who eat along
       # @return [Array<Ranked>] best first; ties by name
-      def rank(recipes, pantry:, servings:, on:, price:)
-        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, pantry: pantry.copy, on: on), price) }
+      def rank(recipes, pantry:, servings:, on:, price:, diet: Diet.new)
+        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, pantry: pantry.copy, on: on, diet: diet), price) }
                .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
       end
 
       def ranked(id, dish, price)
         buy = dish.missing.sum { |line| price.call(line.food_key, line.missing) }
-        score = dish.rescued_minor - buy - ((1 - dish.covered) * BOTHER_MINOR).round
+        score = dish.urgency_minor - buy - ((1 - dish.covered) * BOTHER_MINOR).round
         Ranked.new(id: id, dish: dish, score: score, buy_minor: buy)
       end
     end

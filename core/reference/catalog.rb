@@ -63,6 +63,12 @@ module NutShelf
       # @return [KeepingRow, nil] the row of that way of storing, else the plain one
       def row(scope, place, state, storage = nil) = (storage && @rows[[scope, place, state, storage]]) || @rows[[scope, place, state]]
 
+      # @param class_key [String, nil]
+      # @return [Array<String>] everything that foods of this class may hold
+      def allergens_of_class(class_key)
+        class_key ? foods.values.select { |food| food.class_key == class_key }.flat_map(&:allergens).uniq : []
+      end
+
       # @return [Array<KeepingRow>] every row of a food and its class, for reading
       def rows_of(food) = @rows.values.select { |row| [food.key, food.class_key].compact.include?(row.scope) }
 

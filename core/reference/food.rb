@@ -21,8 +21,14 @@ module NutShelf
       def with(**changes) = self.class.new(**to_h, **changes)
 
       # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
-      def shelf_stable? = !["Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish"].include?(aisle) && date_kind_usual != "use_by"
+      def shelf_stable? = !Food::PERISHABLE.include?(aisle) && date_kind_usual != "use_by"
+
+      # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
+      def from_frozen? = freeze_note.to_s.include?("from frozen")
     end
+
+    # Aisles of what lives in the cold or is eaten within days.
+    Food::PERISHABLE = ["Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].freeze
 
     Food::DEFAULTS = { typical_packs: [].freeze, allergens: [].freeze, date_kind_usual: "none", ready_to_eat: false,
                        high_risk: true, past_date_tolerance_days: 0, no_opened_limit: false, opened_where: "fridge",

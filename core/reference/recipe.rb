@@ -23,6 +23,10 @@ module NutShelf
         freeze
       end
 
+      # @param food [Food]
+      # @return [Boolean] whether this dish takes it straight from the freezer
+      def from_frozen?(food) = food.from_frozen? || (food.aisle == "Frozen" && steps.any? { |step| step.match?(/\bfrozen\b/i) })
+
       # @param row [Hash{String=>String}] of the recipes table
       # @param line_rows [Array<Hash>] its rows of the recipe lines table
       # @param foods [Hash{String=>Food}]

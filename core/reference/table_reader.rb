@@ -58,8 +58,11 @@ module NutShelf
                  typical_packs: list(row, "typical_packs"), class_key: klass, allergens: list(row, "allergens"),
                  date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
                  kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
-                 **(rules[key] || rules[klass] || {}))
+                 **(rules[key] || rules[klass] || no_food(row)))
       end
+
+      # Supplies have no rules row: nothing grows in a torch, and opened bleach stays where it is.
+      def no_food(row) = row["food_group"] == "supplies" ? { high_risk: false, opened_where: "cupboard" } : {}
 
       # States made at home (soup, broth, jars) have no bought food behind them; stand-ins may also point
       # at the class of bought food. Either way the class answers as if it were a food.

@@ -2,12 +2,13 @@
 
 module NutShelf
   module Core
-    # A stack as rotation sees it. `amount` and `pack` in base units (Rational; pack nil when it has none).
-    # `looked_after`: nil when it may be used as it is, :look when a person must look first. Frozen.
+    # A stack as rotation sees it. `amount` and `pack` in base units (Rational; pack nil when it has none). Dates as the
+    # dating rules gave them, for the eaters meant; `look_until`: last day a look could still cover it, nil for what may
+    # not be planned with a look; `unknown`: high-risk food of unknown age, which no plan uses. Frozen.
     Stock = Struct.new(:id, :amount, :pack, :usable_until, :ready_on, :open, :no_opened_limit, :working, :acquired_on,
-                       :set_apart, :stopped, :place, :sealed_shelf_stable, keyword_init: true) do
+                       :set_apart, :stopped, :place, :safety_until, :look_until, :unknown, keyword_init: true) do
       def initialize(**facts)
-        super(open: false, no_opened_limit: false, working: true, set_apart: false, stopped: false, sealed_shelf_stable: false, **facts)
+        super(open: false, no_opened_limit: false, working: true, set_apart: false, stopped: false, unknown: false, **facts)
         freeze
       end
 
@@ -15,10 +16,16 @@ module NutShelf
       # @param allow_look [Boolean] whether what must be looked at first may be planned
       # @return [Boolean] usable that day and not set apart
       def eligible?(on, allow_look: false)
-        return false if set_apart || stopped || !amount.positive? || (ready_on && on < ready_on)
+        return false if set_apart || unfit?(on) || !amount.positive? || (ready_on && on < ready_on)
 
-        usable_until.nil? || usable_until >= on || (allow_look && sealed_shelf_stable)
+        usable_until.nil? || usable_until >= on || (allow_look && look?(on))
       end
+
+      # @return [Boolean] whether a careful person would not eat it that day, look or no look
+      def unfit?(on) = stopped || unknown || (!safety_until.nil? && safety_until < on)
+
+      # @return [Boolean] whether it may be used that day once somebody has looked at it
+      def look?(on) = !look_until.nil? && !usable_until.nil? && usable_until < on && on <= look_until
     end
   end
 end

@@ -4,9 +4,8 @@ require_relative "../act"
 require_relative "../dish_food"
 require_relative "../fit"
 require_relative "../new_stack"
-require_relative "../pantry_of"
+require_relative "../plan"
 require_relative "../taking"
-require_relative "../../core/planning/dish"
 
 module NutShelf
   module Desk
@@ -30,10 +29,10 @@ module NutShelf
 
       def used(input) = input[:used] || proposal
 
+      # What the plan has for this meal on its own day, so that no other meal loses what it was promised.
       def proposal
-        pantry = PantryOf.new(room)
-        dish = Core::Dish.plan(@recipe, servings: @meal[:servings].to_r, pantry: pantry.pantry, on: room.today)
-        dish.lines.flat_map { |line| line.picks.map { |pick| pick_amount(pantry, line.food_key, pick) } }
+        plan = Plan.new(room)
+        plan.dish(@meal[:id]).lines.flat_map { |line| line.picks.map { |pick| pick_amount(plan.pantry_of, line.food_key, pick) } }
       end
 
       def pick_amount(pantry, key, pick)
@@ -42,9 +41,11 @@ module NutShelf
 
       # @return [Integer] minor units cooked
       def draw(cooked, used)
-        wanted = used.map { |line| [line[:lot_id], line[:amount].to_r] }.reject { |_, amount| amount.zero? }
-        lots = house.lots.lock(wanted.map(&:first).uniq.sort)
-        @parts = wanted.map(&:first).uniq.filter_map { |id| lots[id] && fit(cooked, lots[id]) }
+        # One stack on two lines is one hand that opens one pack.
+        wanted = used.group_by { |line| line[:lot_id] }.map { |id, lines| [id, lines.sum { |line| line[:amount].to_r }] }.reject { |_, amount| amount.zero? }
+        lots = house.lots.lock(wanted.map(&:first).sort)
+        @parts = lots.values.map { |lot| fit(cooked, lot) }
+        @foods = lots.values.map { |lot| room.food(lot[:food_id]) }
         taking = Taking.new(room, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
       end
@@ -65,13 +66,13 @@ module NutShelf
         portions = leftovers[:portions].to_r
         whole = [@meal[:servings].to_r, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
-        food_id = DishFood.new(room).ensure(@recipe)
+        food_id = DishFood.new(room).ensure(@recipe, @foods)
         NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
                              made_on: room.today, price_minor: share, leftover_days: @recipe.leftover_days, parts: cooked_before }).write(cooked)
       end
 
       # What was cooked before is only heated again: its date stays with the leftovers.
-      def cooked_before = @parts.select(&:cooked).map { |part| part.to_h.transform_values { |value| value.is_a?(Date) ? value.iso8601 : value }.compact }
+      def cooked_before = @parts.select(&:cooked).map { |part| JSON.parse(JSON.generate(part.to_h.compact)) }
 
       def close(cooked)
         house.meals.update(@meal[:id], status: "cooked")

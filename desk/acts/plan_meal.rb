@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../plan"
 
 module NutShelf
   module Desk
@@ -15,11 +16,20 @@ module NutShelf
         raise Invalid.new("#{on} has passed.", code: "invalid", pointer: "/on", remedy: "Choose today or a later day.") if on < room.today
 
         check_servings(input[:servings])
+        check_eaters(recipe, on)
         servings = BigDecimal(input[:servings] || Core::Decimal.print(house.household.portions))
         id = house.meals.add(on_date: on, meal: input[:meal] || recipe.meal, recipe_id: input[:recipe_id], servings: servings)
         planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime('%a %-d %b')}")
         house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })
         done(planned, meal_id: id)
+      end
+
+      # Nobody is served what they may not have.
+      def check_eaters(recipe, on)
+        plan = Plan.new(room)
+        clash = Core::Dish.plan(recipe, servings: plan.servings, pantry: plan.pantry.copy, on: on, diet: plan.diet).clashes.first or return
+        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{plan.pantry.foods.fetch(clash.food_key).name} holds #{clash.allergen}.", code: "not_for", pointer: "/recipe_id",
+                                                                                                                                   remedy: "Choose another dish, or say under People who eats along.")
       end
 
       def check_servings(text)

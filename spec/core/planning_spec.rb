@@ -93,6 +93,58 @@ RSpec.describe "Dishes from the shelf" do
     expect(core::MissingList.packs(catalog.food("eggs"), 350r)).to eq(["10", 1])
   end
 
+  describe "eaters" do
+    let(:wren) { core::Diet.new([core::Diet::Eater.new(name: "Wren", excludes: %w[peanut])]) }
+    let(:shelf) { { "peanut-butter" => [holding(1, 500, "2027-01-01")], "tahini" => [holding(2, 500, "2027-01-01")], "dry-pasta" => [holding(3, 500, "2028-01-01")] } }
+
+    def noodles(peanut, diet) = NutShelf::Core::Dish.plan(recipe("Noodles", [["dry-pasta", 200], peanut]), servings: 2r, pantry: pantry(shelf), on: today, diet: diet)
+
+    it "shut a dish out that holds what one of them may not have, and say who and why" do
+      dish = noodles(["peanut-butter", 60], wren)
+      expect(dish).to be_shut
+      expect(dish.clashes.map(&:to_h)).to eq([{ person: "Wren", allergen: "peanut", food_key: "peanut-butter" }])
+      expect(noodles(["peanut-butter", 60], core::Diet.new)).not_to be_shut
+    end
+
+    it "get a substitute instead, or the dish without an optional line" do
+      swapped = noodles(["peanut-butter", 60, { substitutes: { "tahini" => 1r } }], wren)
+      expect(swapped.lines.last).to have_attributes(food_key: "tahini", substitute: true, missing: 0r)
+      expect(swapped).not_to be_shut
+      expect(noodles(["peanut-butter", 60, { optional: true }], wren).lines.map(&:food_key)).to eq(%w[dry-pasta])
+      expect(noodles(["tahini", 900, { substitutes: { "peanut-butter" => 1r } }], wren).lines.last.food_key).to eq("tahini")
+    end
+  end
+
+  it "lets a substitute that is kept by level stand in, and leaves tap water out of the share" do
+    broth = recipe("Broth", [["fresh-parsley", 10, { substitutes: { "oregano-dried" => Rational(1, 4) } }], ["tap-water", 1000]])
+    dish = core::Dish.plan(broth, servings: 2r, pantry: pantry({}, free: %w[tap-water oregano-dried]), on: today)
+    expect(dish.lines.first).to have_attributes(free: true, substitute: true, missing: 0r)
+    cocoa = recipe("Cocoa", [["cocoa-powder", 20], ["tap-water", 480]])
+    expect(core::Dish.plan(cocoa, servings: 2r, pantry: pantry({}, free: %w[tap-water]), on: today).covered).to eq(0)
+  end
+
+  it "weighs what would be lost by the days it has left; a tin within tolerance rescues nothing" do
+    urgency = lambda do |until_on, **facts|
+      core::Dish.plan(recipe("Stew", [["passata", 400]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 400, until_on, value: 80, **facts)] }), on: today).urgency_minor
+    end
+    expect(["2026-11-24", "2026-11-28", "2026-12-01", "2026-12-02"].map { |until_on| urgency.call(until_on) }).to eq([80, 40, 10, 0])
+    expect(urgency.call("2026-10-31", look_until: day("2027-10-31"))).to eq(0)
+  end
+
+  it "plans nothing past its safety date on the meal's own day" do
+    shelf = { "plain-yoghurt" => [holding(1, 500, "2026-11-26", safety_until: day("2026-11-26"))] }
+    shares = [0, 2, 3].map { |days| core::Dish.plan(recipe("Dip", [["plain-yoghurt", 300]]), servings: 2r, pantry: pantry(shelf), on: today + days).covered }
+    expect(shares).to eq([1, 1, 0])
+  end
+
+  it "knows what goes into the pot straight from the freezer" do
+    pie = recipe("Pie", [["frozen-fish-fillets", 300]], steps: ["Lay on the frozen fish"])
+    expect(%w[frozen-peas frozen-berries fish-fingers white-bread].map { |key| pie.from_frozen?(catalog.food(key)) }).to eq([true] * 4)
+    expect(pie.from_frozen?(catalog.food("frozen-fish-fillets"))).to be(true)
+    expect(recipe("Stew", []).from_frozen?(catalog.food("frozen-fish-fillets"))).to be(false)
+    expect(pie.from_frozen?(catalog.food("beef-mince"))).to be(false)
+  end
+
   it "takes the latest price paid, else an estimate that is marked" do
     book = core::PriceBook.new(prices: { "passata" => [{ price_minor: 230, amount: 1000, dimension: "mass" }] }, foods: catalog.foods)
     expect(book.cost("passata", 500r)).to eq([115, false])

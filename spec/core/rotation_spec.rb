@@ -33,9 +33,20 @@ RSpec.describe NutShelf::Core::Fefo do
   end
 
   it "takes a tin past its best-before only with a look" do
-    tin = stock(1, "2026-11-01", sealed_shelf_stable: true)
+    tin = stock(1, "2026-11-01", look_until: day("2027-11-01"))
     expect(described_class.draw([tin], 400r, on: day("2026-11-24"), allow_look: true).first.first).to have_attributes(look: true)
     expect(described_class.draw([tin], 400r, on: day("2026-11-24")).last).to eq(400)
+  end
+
+  it "asks the stack about the day of use, and no look mends a safety date, a stop or an unknown age" do
+    today = day("2026-11-24")
+    look = { look_until: day("2026-11-26") }
+    eligible = ->(on, **facts) { stock(1, "2026-11-25", **facts).eligible?(on, allow_look: true) }
+    expect([0, 1, 2, 3].map { |days| eligible.call(today + days, **look) }).to eq([true, true, true, false])
+    expect([0, 1, 2].map { |days| eligible.call(today + days, safety_until: today + 1, **look) }).to eq([true, true, false])
+    expect([{ stopped: true }, { unknown: true }, { set_apart: true }].map { |facts| eligible.call(today, **facts, **look) }).to eq([false] * 3)
+    expect(stock(1, nil).eligible?(today)).to be(true)
+    expect(stock(1, nil, unknown: true).eligible?(today)).to be(false)
   end
 
   it "says when a sealed pack must be opened" do

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What the caps of a date need: the first day anybody knew of a stack, what has no date on purpose, and the date for
-# those who eat by the date only. `dated_by` says by which rules a household's stacks were dated last.
+# What the caps of a date need: the first day anybody knew of a stack, what has no date on purpose, the date for
+# those who eat by the date only, and what a food of one's own holds. `dated_by` says by which rules a household's stacks were dated last.
 Sequel.migration do
   role = "nut_shelf_app"
   added = %w[known_on look_first age_unknown strict_until]
@@ -13,6 +13,7 @@ Sequel.migration do
       add_column :age_unknown, TrueClass, null: false, default: false
       add_column :strict_until, Date
     end
+    add_column :foods, :allergens, "text[]"
     add_column :households, :dated_by, Integer, null: false, default: 0
     run <<~SQL
       UPDATE lots SET known_on = first.known_on
@@ -26,6 +27,7 @@ Sequel.migration do
 
   down do
     drop_column :households, :dated_by
+    drop_column :foods, :allergens
     alter_table(:lots) { added.each { |name| drop_column name.to_sym } }
   end
 end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    # What the eaters of a meal may not have: allergens and foods by name, and who says so. Frozen.
+    class Diet
+      # Somebody who eats along: `name` and `excludes`, allergens as the foods table writes them. Frozen.
+      Eater = Struct.new(:name, :excludes, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # Why a food shuts somebody out. Frozen.
+      Clash = Struct.new(:person, :allergen, :food_key, keyword_init: true) do
+        def initialize(**facts)
+          super
+          freeze
+        end
+      end
+
+      # @param eaters [Array<Eater>]
+      def initialize(eaters = [])
+        @eaters = eaters.reject { |eater| eater.excludes.empty? }.freeze
+        freeze
+      end
+
+      # @param food [Food, nil]
+      # @return [Array<Clash>] everybody who may not eat it, and why; empty when all may
+      def clashes(food)
+        return [] unless food
+
+        @eaters.flat_map { |eater| (eater.excludes & food.allergens).map { |name| Clash.new(person: eater.name, allergen: name, food_key: food.key) } }
+      end
+
+      # @return [Boolean] whether all of them may eat it
+      def allows?(food) = clashes(food).empty?
+    end
+  end
+end
