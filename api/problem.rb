@@ -22,7 +22,8 @@ module NutShelf
         case error
         when Desk::Error then desk(error)
         when *STORE.keys then store(error)
-        when Core::Error then document("unknown_figure", error.message, error.remedy)
+        when Core::MissingFigure then document("unknown_figure", error.message, error.remedy)
+        when Core::Error then document("invalid", error.message, error.remedy || "Check what was said.")
         else document("server_error", "Something went wrong on our side.", "Try again. What you typed is still there.")
         end
       end

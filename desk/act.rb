@@ -17,6 +17,11 @@ module NutShelf
 
       def self.keeper_only? = @keeper_only == true
 
+      # Parts of the answer that are told once and never stored, such as a link that lets somebody in.
+      def self.tells_once(*names) = @told_once = names
+
+      def self.told_once = @told_once || []
+
       # @param office [Office]
       # @param caller [Caller]
       def initialize(office, caller)
@@ -33,11 +38,11 @@ module NutShelf
         @office.database.within(@caller.household_id) do |db|
           @room = Room.new(@office, @caller, db)
           stored = claim(key, input)
-          return stored if stored
+          next stored if stored
 
-          @room.house.household.bump
+          revision = lock
           answer = perform(input)
-          @room.house.requests.answer(account_id: @caller.account_id, key: key, answer: JSON.generate(answer))
+          store_answer(key, answer, revision)
           JSON.parse(JSON.generate(answer))
         end
       end
@@ -50,6 +55,7 @@ module NutShelf
         seen = nil
         @office.database.trying(@caller.household_id) do |db|
           @room = Room.new(@office, @caller, db)
+          lock
           seen = Foresight.new(@room, input[:lot_id]).call(perform(input))
         end
         seen
@@ -60,6 +66,26 @@ module NutShelf
       attr_reader :room
 
       def house = room.house
+
+      # Writers of a household wait in a line; whoever waited may have lost the role meanwhile.
+      # @return [Integer] the household's new revision
+      def lock
+        revision = house.household.bump
+        role = house.household.role_of(@caller.account_id)
+        raise Forbidden.new("You do not belong to this household any more.", code: "keeper_only", remedy: "Ask a keeper for an invitation.") unless role
+        return revision if role == @caller.role
+
+        @caller = Caller.new(**@caller.to_h, role: role)
+        @room = Room.new(@office, @caller, house.db)
+        permit
+        revision
+      end
+
+      def store_answer(key, answer, revision)
+        told = self.class.told_once.to_h { |name| [name, nil] }
+        house.requests.answer(account_id: @caller.account_id, key: key, answer: JSON.generate({ **answer, **told }))
+        house.requests.prune if (revision % 100).zero?
+      end
 
       def permit
         return unless self.class.keeper_only? && !@caller.keeper?

@@ -9,7 +9,7 @@ module NutShelf
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
       # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
-      Item = Struct.new(:food_id, :name, :amount_g, :own, :list, :steps, :to_place, keyword_init: true) do
+      Item = Struct.new(:food_id, :key, :name, :amount_g, :own, :list, :steps, :to_place, keyword_init: true) do
         def initialize(**facts)
           super
           freeze
@@ -50,7 +50,7 @@ module NutShelf
         return unless amount.positive?
 
         list = Core::BringForward.new(working: working.map(&:stock), backstock: back.map(&:stock), amount: amount, on: @room.today)
-        Item.new(food_id: food_id, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, steps: steps, to_place: to_place(working))
+        Item.new(food_id: food_id, key: key, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, steps: steps, to_place: to_place(working))
       end
 
       # The household's own figure, else what is eaten between two walks to where the backstock stands.

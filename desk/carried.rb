@@ -18,6 +18,7 @@ module NutShelf
         @entry = entry
         @lots = lots
         @explained = Hash.new(0r)
+        @there = lots.transform_values { |lot| lot[:on_hand].to_r }
       end
 
       # @param lot [Hash] the stack it came from
@@ -28,11 +29,15 @@ module NutShelf
         bring_back(lot, amount)
         @explained[lot[:id]] += amount
         settle_open_count(lot, amount)
-        part = amount == lot[:on_hand].to_r ? lot : @entry.split(lot, amount)
+        part = all_of_it?(lot, amount) ? lot : @entry.split(lot, amount)
+        @there[lot[:id]] -= amount
         @entry.happen(part, { kind: "moved", on: @room.today.iso8601, place_id: stack.place_id }, place_id: stack.place_id)
       end
 
       private
+
+      # A stack that went elsewhere as a whole has nothing left to carry, though it still has all it had.
+      def all_of_it?(lot, amount) = amount == @there[lot[:id]] && amount == lot[:on_hand].to_r
 
       def house = @room.house
 
@@ -46,13 +51,14 @@ module NutShelf
       def bring_back(lot, amount)
         lost = house.ledger.lost_of(lot[:id])
         back = lost[:quantity].to_r.clamp(0r, amount)
-        raise Conflict.new("There is not that much of it to carry.", code: "not_enough", remedy: "Enter it as a new stack.") if lot[:on_hand].to_r + back < amount
+        raise Conflict.new("There is not that much of it to carry.", code: "not_enough", remedy: "Enter it as a new stack.") if @there[lot[:id]] + back < amount
         return if back.zero?
 
         value = Core::Money.share(lost[:value].to_i, back, lost[:quantity].to_r)
         @entry.move(lot, back, value, "found", why: "counted")
         lot[:on_hand] += BigDecimal(Core::Decimal.print(back))
         lot[:value_minor] += value
+        @there[lot[:id]] += back
       end
 
       # Another count is under way that misses just this: it must not be taken away twice.

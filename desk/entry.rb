@@ -11,7 +11,7 @@ module NutShelf
 
       # @return [Entry]
       def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
-        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject)
+        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject)
         new(room, id, summary, occurred_on)
       end
 
@@ -72,7 +72,9 @@ module NutShelf
       def change(lot, kind, changes)
         before = lot.slice(*changes.keys)
         changed = { **lot, **changes }
-        house.lots.update(lot[:id], { **changes, **redate.columns(changed) })
+        columns = redate.columns(changed)
+        guard_stop(lot, columns)
+        house.lots.update(lot[:id], { **changes, **columns })
         house.ledger.event(act_id: act_id, lot_id: lot[:id], kind: kind, before: plain(before), after: plain(changes))
         lot.merge!(changes)
       end
@@ -104,6 +106,15 @@ module NutShelf
       private
 
       def house = @room.house
+
+      # What is not to eat is let back onto the shelf by a keeper or not at all.
+      def guard_stop(lot, columns)
+        return if @room.caller.keeper? || !not_to_eat?(lot) || not_to_eat?(columns)
+
+        raise Forbidden.new("That would let back onto the shelf what is not to eat.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+      end
+
+      def not_to_eat?(dates) = dates[:stopped] || (!dates[:safety_until].nil? && dates[:safety_until] < @room.today)
 
       def plain(facts) = JSON.parse(JSON.generate(facts))
 

@@ -47,7 +47,7 @@ module NutShelf
       def facts(dry: false)
         { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
           noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: made_on, printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
-          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
+          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:estimated] || @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
           **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact }
       end
 
@@ -86,8 +86,8 @@ module NutShelf
       private
 
       def check
-        refuse("/count", "The count must be above zero.", "Say how many there are.") unless count.positive? && count < MAX
-        refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_r.positive?
+        refuse("/count", "The count must be above zero.", "Say how many there are.") unless count.round(6).positive? && count < MAX
+        refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_s.to_r.round(6).positive?
         refuse("/unit", "A size needs its unit.", "Say g, ml or piece.") if @input[:amount] && !@input[:unit]
         refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
         refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
@@ -117,8 +117,8 @@ module NutShelf
         [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] } + cooked_from
       end
 
-      # A dish remembers what was cooked before it went in.
-      def cooked_from = @input[:parts].to_a.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, "parts" => @input[:parts] }] : []
+      # A dish remembers what was cooked before it went in, and what a recall would look for.
+      def cooked_from = @input[:from].to_h.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, **@input[:from] }] : []
 
       def count = @count ||= @input[:count].to_s.to_r
 
@@ -135,8 +135,9 @@ module NutShelf
         Core::Money.estimate((grams || 200r) * quantity, food.food_group, @room.household[:settings].fetch("price_per_kg", {}))
       end
 
+      # What was bought has a price; what was made or is left over has only a share of what went in.
       def note_price(entry, lot)
-        return unless @input[:price_minor]&.positive? && quantity.positive?
+        return unless bought? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
         @room.house.packs.add_price(food_id: lot[:food_id], pack_id: lot[:pack_id], act_id: entry.act_id, price_minor: @input[:price_minor], amount: exact(quantity),
                                     dimension: dimension.to_s, observed_on: occurred_on)

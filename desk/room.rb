@@ -36,6 +36,15 @@ module NutShelf
         all_places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
       end
 
+      # A place things may be put into.
+      # @raise [Invalid] when it was taken away, or never was
+      def place_in_use(id, pointer: "/place_id")
+        place = place(id)
+        return place unless place[:archived_at]
+
+        raise Invalid.new("#{place[:name]} is not in use any more.", code: "unknown_place", pointer: pointer, remedy: "Choose another place.")
+      end
+
       def food_row(id)
         @food_rows ||= {}
         @food_rows[id] ||= house.foods.find(id)

@@ -27,7 +27,11 @@ module NutShelf
 
       def revoke_invitation(id) = rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
 
-      def open_feed(token:, account_id:) = insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
+      # A new address ends the ones this account had here.
+      def open_feed(token:, account_id:)
+        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+        insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
+      end
 
       def feeds = rows(:calendar_feeds).where(revoked_at: nil).order(:id).all
 

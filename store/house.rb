@@ -16,13 +16,14 @@ require_relative "recipes"
 require_relative "records"
 require_relative "requests"
 require_relative "rules"
+require_relative "soundness"
 require_relative "usage"
 
 module NutShelf
   module Store
     # Everything of one household, inside one transaction.
     class House
-      attr_reader :household, :places, :foods, :packs, :lots, :ledger, :recipes, :meals, :requests, :rules, :records, :counts, :usage, :care, :containers, :doors, :readings, :db
+      attr_reader :soundness, :household, :places, :foods, :packs, :lots, :ledger, :recipes, :meals, :requests, :rules, :records, :counts, :usage, :care, :containers, :doors, :readings, :db
 
       def initialize(db, household_id)
         @db = db
@@ -35,6 +36,7 @@ module NutShelf
         @recipes = Recipes.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @requests = Requests.new(db, household_id)
+        @soundness = Soundness.new(db, household_id)
         @rules = Rules.new(db, household_id)
         @records = Records.new(db, household_id)
         @counts = Counts.new(db, household_id)

@@ -12,7 +12,12 @@ module NutShelf
 
       # Raises the revision; the row lock also puts the household's writers in a line.
       # UPDATE households SET revision = revision + 1 WHERE id = 7
-      def bump = db[:households].where(id: household_id).update(revision: Sequel[:revision] + 1)
+      # @return [Integer] the new revision
+      def bump = db[:households].where(id: household_id).returning(:revision).update(revision: Sequel[:revision] + 1).first[:revision]
+
+      # The role somebody has now, after the lock: it may have changed while they waited.
+      # SELECT role FROM memberships WHERE account_id = 3 AND household_id = 7
+      def role_of(account_id) = db[:memberships].where(account_id: account_id, household_id: household_id).get(:role)
 
       def revision = db[:households].where(id: household_id).get(:revision)
 

@@ -7,8 +7,8 @@ module NutShelf
     # Acts and what they own: movements and events. Append-only.
     class Ledger < Table
       # @return [Integer] act id
-      def open(kind:, account_id:, occurred_on:, summary:, undoes_act_id: nil, subject_id: nil)
-        insert(:acts, kind: kind, account_id: account_id, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes_act_id, subject_id: subject_id)
+      def open(kind:, account_id:, role:, occurred_on:, summary:, undoes_act_id: nil, subject_id: nil)
+        insert(:acts, kind: kind, account_id: account_id, role: role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes_act_id, subject_id: subject_id)
       end
 
       def move(act_id:, lot_id:, quantity:, value_minor:, reason:, why: "")

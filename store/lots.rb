@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "table"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -9,6 +10,8 @@ module NutShelf
       # What every part of a stack shares with it: what it is and all that its date rests on.
       PAST = %i[food_id dimension situation acquired_on made_on known_on printed_on printed_kind leftover_days start_place_id history
                 value_estimated quarantined quarantine_reason method lot_text bought_for care_until care_words].freeze
+
+      JSONB = %i[history steps flags].freeze
 
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
 
@@ -22,9 +25,16 @@ module NutShelf
       def recalled(food_id: nil, pack_id: nil, lot_text: nil)
         found = shelf
         found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
-        found = found.where(Sequel[:lots][:pack_id] => pack_id) if pack_id
-        found = found.where(Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text))) if lot_text
+        found = found.where(Sequel.|({ Sequel[:lots][:pack_id] => pack_id }, went_in("pack_ids", pack_id.to_s))) if pack_id
+        found = found.where(Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text)) | went_in("lot_texts", like(lot_text))) if lot_text
         found.select_append(Sequel[:lots][:lot_text])
+      end
+
+      # What was poured or cooked into a stack is remembered in its history.
+      # EXISTS (SELECT 1 FROM jsonb_path_query(lots.history, '$[*].lot_texts[*]') AS part WHERE part #>> '{}' ILIKE '%L33%')
+      def went_in(name, pattern)
+        db.from(Sequel.function(:jsonb_path_query, Sequel[:lots][:history], Sequel.cast("$[*].#{name}[*]", :jsonpath)).as(:went, [:part]))
+          .where(Sequel.ilike(Sequel.lit("went.part #>> '{}'"), pattern)).select(1).exists
       end
 
       # Stacks of a food that are there, and further ones that were.
@@ -120,11 +130,15 @@ module NutShelf
                    .select(Sequel[:lots][:id], Sequel[:lots][:on_hand], Sequel[:sums][:quantity]).all
       end
 
+      # @param values [Hash{Symbol=>Object}] as an event kept them in JSON
+      # @return [Hash{Symbol=>Object}] as the columns hold them
+      def typed(values) = Typing.row(db, :lots, values.except(*JSONB)).merge(values.slice(*JSONB))
+
       private
 
       def like(text) = "%#{db.dataset.escape_like(text)}%"
 
-      def wrapped(facts) = facts.to_h { |name, value| [name, %i[history steps flags].include?(name) ? json(value) : value] }
+      def wrapped(facts) = facts.to_h { |name, value| [name, JSONB.include?(name) ? json(value) : value] }
     end
   end
 end

@@ -38,12 +38,14 @@ module NutShelf
 
       def add_price(**facts) = insert(:price_observations, facts)
 
-      # The latest price of each food by base unit.
+      # The latest price of each food by base unit, the latest first; what an act noted that was undone says nothing.
       # SELECT DISTINCT ON (food_id, dimension) * FROM price_observations WHERE household_id = 7 AND food_id IN (...)
-      #   ORDER BY food_id, dimension, observed_on DESC, id DESC
+      #   AND (act_id IS NULL OR act_id NOT IN (SELECT undoes_act_id FROM acts ...)) ORDER BY food_id, dimension, observed_on DESC, id DESC
       def latest_prices(food_ids)
-        rows(:price_observations).where(food_id: food_ids).distinct(:food_id, :dimension)
-                                 .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id)).all.group_by { |row| row[:food_id] }
+        undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+        found = rows(:price_observations).where(food_id: food_ids).where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone))).distinct(:food_id, :dimension)
+                                         .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id)).all
+        found.sort_by { |row| [row[:observed_on], row[:id]] }.reverse.group_by { |row| row[:food_id] }
       end
     end
   end

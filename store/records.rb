@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "table"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -9,20 +10,20 @@ module NutShelf
     class Records < Table
       TABLES = { "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules, "count" => :counts, "food" => :foods, "keeping" => :keeping_rules,
                  "photo" => :place_photos, "count_line" => :count_lines, "household" => :households }.freeze
-      ARRAYS = { excludes: :text, allergens: :text, nicknames: :text, inner_mm: :integer }.freeze
-      JSONB = %i[settings].freeze
-
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
       def lock(kind, id) = found(scope(kind).where(id: id).for_update.first, kind)
 
       # @return [Integer] id
-      def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(facts))
+      def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(kind, facts))
 
       def update(kind, id, changes)
         changes = { **changes, version: Sequel[:version] + 1 } if versioned?(kind)
-        scope(kind).where(id: id).update(wrapped(changes))
+        scope(kind).where(id: id).update(wrapped(kind, changes))
       end
+
+      # @return [Hash{Symbol=>Object}] as the columns hold what an event kept in JSON
+      def typed(kind, values) = Typing.row(db, TABLES.fetch(kind), values)
 
       # Puts a record an act made out of sight; nothing is deleted.
       def retire(kind, id)
@@ -45,13 +46,9 @@ module NutShelf
 
       def scope(kind) = kind == "household" ? db[:households].where(id: household_id) : rows(TABLES.fetch(kind))
 
-      def wrapped(facts)
-        facts.to_h do |name, value|
-          next [name, Sequel.pg_array(value, ARRAYS[name])] if ARRAYS.key?(name) && value
-          next [name, json(value)] if JSONB.include?(name)
-
-          [name, value]
-        end
+      def wrapped(kind, facts)
+        plain = facts.reject { |_, value| value.is_a?(Sequel::SQL::Expression) }
+        { **facts, **Typing.row(db, TABLES.fetch(kind), plain) }
       end
     end
   end

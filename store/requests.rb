@@ -17,6 +17,11 @@ module NutShelf
         rows(:stored_requests).where(account_id: account_id, key: key).first
       end
 
+      # An answer is kept as long as a device may still ask for it again.
+      # DELETE FROM stored_requests WHERE household_id = 7 AND stored_at < now() - interval '30 days'
+      # @return [Integer] answers let go
+      def prune(days: 30) = rows(:stored_requests).where { stored_at < Sequel.lit("now() - make_interval(days => ?)", days) }.delete
+
       def answer(account_id:, key:, answer:) = rows(:stored_requests).where(account_id: account_id, key: key).update(answer: answer)
     end
   end

@@ -18,11 +18,11 @@ module NutShelf
 
       helpers do
         def item(room, of, item)
-          key, food = of.pantry_of.foods.find { |_, one| one.name == item.name }
+          food = of.pantry_of.foods.fetch(item.key)
           { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own,
             at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.steps,
-            picks: item.list.picks.map { |pick| pick(room, of, key, pick, item.to_place) } }
+            picks: item.list.picks.map { |pick| pick(room, of, item.key, pick, item.to_place) } }
         end
 
         def pick(room, of, key, pick, to_place)

@@ -173,10 +173,11 @@ module NutShelf
         say("Only #{Words.days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
       end
 
+      # What the same food is in the fridge, fresh: how it counts once thawed.
+      AS_FRESH = { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.freeze
+
       # What the fridge makes of it: safety or quality, nil where the tables have no figure.
-      def chilled_kind
-        @rules.row(@situation == "bought_frozen" ? "opened" : @situation, @rules.fridge)&.kind
-      end
+      def chilled_kind = @rules.row(AS_FRESH.fetch(@situation, @situation), @rules.fridge)&.kind
     end
   end
 end

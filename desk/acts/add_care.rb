@@ -21,7 +21,7 @@ module NutShelf
 
       def check(input)
         house.lots.lock_one(input[:lot_id]) if input[:lot_id]
-        room.place(input[:place_id]) if input[:place_id]
+        room.place_in_use(input[:place_id]) if input[:place_id]
         refuse("/every_days", "Care comes round by days or by months, not both.") if input[:every_days] && input[:every_months]
         refuse("/holds_days", "Only the care of a stack can hold its date.") if input[:holds_days] && !input[:lot_id]
       end

@@ -12,7 +12,7 @@ module NutShelf
 
       # @param input [Hash] :name, :kind, :tier, :low_c, :high_c, :parent_id
       def perform(input)
-        room.place(input[:parent_id]) if input[:parent_id]
+        room.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
         raise Invalid.new("The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c", remedy: "Swap the two temperatures.") if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
 
         id = house.places.add(**input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact)

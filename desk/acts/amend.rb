@@ -22,10 +22,31 @@ module NutShelf
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
 
         check(lot.merge(changes))
-        amended = entry("amend", "Changed #{changes.keys.map { |name| WORDS.fetch(name) }.uniq.join(', ')} of #{room.food(lot[:food_id]).name}")
+        refuse_safety(lot, changes)
+        amended = entry("amend", "Changed #{changes.keys.map { |name| WORDS.fetch(name) }.uniq.join(', ')} of #{room.food(lot[:food_id]).name}#{trace(lot, changes)}")
         amended.change(lot, "amended", changes)
         done(amended, lot_id: lot[:id])
       end
+
+      PRINTED = %i[printed_on printed_kind].freeze
+      KINDS = { "use_by" => "use by", "best_before" => "best before" }.freeze
+
+      # A printed safety date is a keeper's to correct; whoever does it, the history says what it was.
+      def refuse_safety(lot, changes)
+        return if room.caller.keeper? || !changes.keys.intersect?(PRINTED) || !safety?(lot)
+
+        raise Forbidden.new("A safety date that stands on the pack is a keeper's to change.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+      end
+
+      def safety?(lot) = !lot[:printed_on].nil? && (lot[:printed_kind] == "use_by" || room.food(lot[:food_id]).infant)
+
+      def trace(lot, changes)
+        return "" unless changes.keys.intersect?(PRINTED) && lot[:printed_on]
+
+        ": it said #{printed(lot)}, now #{printed(lot.merge(changes))}"
+      end
+
+      def printed(lot) = lot[:printed_on] ? "#{KINDS.fetch(lot[:printed_kind])} #{Core::Words.day(lot[:printed_on])}" : "nothing"
 
       def wanted(lot, input)
         changes = input.slice(*WORDS.keys).to_h { |name, value| [name, typed(name, value)] }

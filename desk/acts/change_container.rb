@@ -14,7 +14,7 @@ module NutShelf
       def perform(input)
         jar = house.records.lock("container", input[:container_id])
         refuse_stale(jar, input[:version], jar.slice(*FIELDS).transform_values { |value| value&.to_s })
-        room.place(input[:place_id]) if input[:place_id]
+        room.place_in_use(input[:place_id]) if input[:place_id]
         changes = input.slice(*FIELDS).reject { |name, value| jar[name] == (%i[tare_g full_at].include?(name) && value ? BigDecimal(value) : value) }
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
 

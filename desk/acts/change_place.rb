@@ -36,7 +36,7 @@ module NutShelf
         refuse("/low_c", "The coldest is warmer than the warmest.", "Swap the two temperatures.") if after[:low_c] && after[:high_c] && after[:low_c] > after[:high_c]
         return unless changes[:parent_id]
 
-        room.place(changes[:parent_id])
+        room.place_in_use(changes[:parent_id], pointer: "/parent_id")
         refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.") if house.places.within(place[:id]).include?(changes[:parent_id])
       end
 

@@ -6,6 +6,7 @@ require_relative "../fit"
 require_relative "../new_stack"
 require_relative "../plan"
 require_relative "../taking"
+require_relative "../went_in"
 
 module NutShelf
   module Desk
@@ -45,6 +46,8 @@ module NutShelf
         wanted = used.group_by { |line| line[:lot_id] }.map { |id, lines| [id, lines.sum { |line| line[:amount].to_r }] }.reject { |_, amount| amount.zero? }
         lots = house.lots.lock(wanted.map(&:first).sort)
         @parts = lots.values.map { |lot| fit(cooked, lot) }
+        @estimated = lots.values.any? { |lot| lot[:value_estimated] }
+        @went_in = WentIn.of(lots.values)
         @foods = lots.values.map { |lot| room.food(lot[:food_id]) }
         taking = Taking.new(room, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
@@ -68,7 +71,7 @@ module NutShelf
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(room).ensure(@recipe, @foods)
         NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
-                             made_on: room.today, price_minor: share, leftover_days: @recipe.leftover_days, parts: cooked_before }).write(cooked)
+                             made_on: room.today, price_minor: share, estimated: @estimated, leftover_days: @recipe.leftover_days, from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? } }).write(cooked)
       end
 
       # What was cooked before is only heated again: its date stays with the leftovers.

@@ -17,7 +17,7 @@ module NutShelf
         amount = wanted(lot, input[:amount])
         decanted = entry("decant", "Poured #{room.wording(lot.merge(pack_amount: nil), amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}")
         part = Parting.new(room, decanted).part(lot, amount)
-        place_id = jar[:place_id] || part[:place_id]
+        place_id = standing(jar) || part[:place_id]
         poured = { open: true, container_id: jar[:id], place_id: place_id, history: story(part, jar, place_id) }
         decanted.change(part, "decanted", poured)
         done(decanted, lot_id: part[:id])
@@ -28,6 +28,9 @@ module NutShelf
 
         raise Conflict.new("Every #{jar[:name]} is in use.", code: "none_free", remedy: "Top up one that holds the same food, or empty one first.")
       end
+
+      # A jar whose place was taken away is filled where the food stands.
+      def standing(jar) = room.places.key?(jar[:place_id]) ? jar[:place_id] : nil
 
       def wanted(lot, text) = Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
 

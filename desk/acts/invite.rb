@@ -8,6 +8,7 @@ module NutShelf
     # Invites somebody by a link that works once. The link is shown this one time; only its hash is kept.
     class Invite < Act
       keeper_only
+      tells_once :path
 
       private
 

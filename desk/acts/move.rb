@@ -12,7 +12,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :place_id, :amount in base units or nil for all of it
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        place = room.place(input[:place_id])
+        place = room.place_in_use(input[:place_id])
         amount = checked(lot, place, input[:amount])
         moved = entry("move", "Moved #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
         part = Parting.new(room, moved).part(lot, amount)

@@ -7,6 +7,8 @@ module NutShelf
   module Desk
     # A private calendar feed. Its address is shown once; a new one ends the old ones of this account.
     class OpenFeed < Act
+      tells_once :path
+
       private
 
       # @param input [Hash] nothing

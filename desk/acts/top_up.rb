@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../fit"
 require_relative "../taking"
+require_relative "../went_in"
 
 module NutShelf
   module Desk
@@ -53,7 +54,7 @@ module NutShelf
       def event(poured, lot)
         part = poured.redate.part(lot)
         { kind: "topped_up", on: room.today.iso8601, **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
-          lot_id: lot[:id], lot_text: lot[:lot_text], pack_id: lot[:pack_id] }.compact
+          lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym) }.compact
       end
 
       def full(poured, jar)

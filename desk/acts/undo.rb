@@ -2,50 +2,70 @@
 
 require_relative "../act"
 require_relative "../after"
+require_relative "../sound"
 
 module NutShelf
   module Desk
-    # Takes an act back by reversing movements and putting facts back, while no later act depends on it.
+    # Takes an act back by reversing movements and putting facts back, while no later act depends on it. What comes of
+    # it must hold as if it had been done by an act.
     class Undo < Act
+      # Things an act made under an id of its own, besides stacks and records.
+      MADE = { "add_place" => :places, "add_food" => :foods }.freeze
+
       private
 
       # @param input [Hash] :act_id
       def perform(input)
         act = house.ledger.act(input[:act_id])
-        refuse_repeated(act)
-        @movements = house.ledger.movements(act[:id])
-        @events = house.ledger.events(act[:id])
-        @records = house.records.events(act[:id])
+        refuse(act)
+        read(act)
         house.lots.expect_many if @movements.size > 1000
         lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
-        refuse_depended_on(act, lots)
+        refuse_depended_on(act)
         undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
-        reverse(undo, lots)
-        meals_back(undo, act)
-        records_back(undo)
-        retire(act)
+        Sound.keeping(room) { put_all_back(undo, act, lots) }
         done(undo, undone_act_id: act[:id])
       end
 
-      def refuse_repeated(act)
+      def read(act)
+        @movements = house.ledger.movements(act[:id])
+        @events = house.ledger.events(act[:id])
+        @records = house.records.events(act[:id])
+        @meals = house.ledger.meal_events(act[:id])
+      end
+
+      def put_all_back(undo, act, lots)
+        reverse(undo, lots)
+        meals_back(undo)
+        records_back(undo)
+        retire(act)
+      end
+
+      def refuse(act)
         raise Conflict.new("An undo is not undone; do the thing again instead.", code: "not_undoable", remedy: "Do it again.") if act[:undoes_act_id]
         raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.") if house.ledger.undone?(act[:id])
+        return if room.caller.keeper? || act[:role] == "helper"
+
+        raise Forbidden.new("A keeper did that.", code: "keeper_only", remedy: "Ask a keeper of the household to take it back.")
       end
 
       # Later acts stand in the way when they build on a stack this act made or changed; a stack it only
       # took from may get its amount back at any time.
-      def refuse_depended_on(act, _lots)
+      def refuse_depended_on(act)
         later = house.ledger.later_acts(act[:id], shaped)
         later += house.ledger.later_record_acts(act[:id], @records.map { |event| [event[:record], event[:record_id]] })
-        later += house.ledger.later_meal_acts(act[:id], house.ledger.meal_events(act[:id]).map { |event| event[:meal_id] })
+        later += house.ledger.later_meal_acts(act[:id], @meals.map { |event| event[:meal_id] })
         return if later.empty?
 
-        names = later.first(3).map { |row| row[:summary] }.join("; ")
-        raise Conflict.new("Later: #{names}. That has to be undone first.", code: "depended_on", act_id: later.last[:id],
-                                                                            remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+        latest = later.max_by { |row| row[:id] }
+        raise Conflict.new("Later: #{latest[:summary]}. That has to be undone first.", code: "depended_on", act_id: latest[:id],
+                                                                                     remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
       end
 
-      def shaped = [*@events.reject { |event| event[:kind] == "seen" }.map { |event| event[:lot_id] }, *@movements.select { |row| row[:quantity].positive? }.map { |row| row[:lot_id] }].uniq
+      def shaped
+        changed = @events.reject { |event| event[:kind] == "seen" }
+        [*changed, *@movements.select { |row| row[:quantity].positive? }].map { |row| row[:lot_id] }.uniq
+      end
 
       def reverse(undo, lots)
         @movements.reverse_each do |row|
@@ -55,18 +75,18 @@ module NutShelf
       end
 
       def put_back(undo, lot, event)
-        before = event[:before].to_h.transform_keys(&:to_sym)
+        before = symbols(event[:before])
         return if before.empty?
         return seen_back(lot, event) if event[:kind] == "seen"
 
-        undo.change(lot, "undone", before.to_h { |name, value| [name, typed(name, value)] })
+        undo.change(lot, "undone", house.lots.typed(before))
       end
 
       # Somebody may have seen it again since.
       def seen_back(lot, event)
         return unless lot[:seen_on]&.iso8601 == event[:after].to_h["seen_on"]
 
-        house.lots.seen_many([lot[:id]], typed(:seen_on, event[:before].to_h["seen_on"]))
+        house.lots.seen_many([lot[:id]], house.lots.typed(symbols(event[:before]).slice(:seen_on))[:seen_on])
       end
 
       def records_back(undo)
@@ -74,38 +94,42 @@ module NutShelf
           next unlearn(undo, event) if event[:record] == "barcode"
 
           row = house.records.lock(event[:record], event[:record_id])
-          before = event[:before].to_h.transform_keys(&:to_sym)
-          before.empty? ? house.records.retire(event[:record], row[:id]) : house.records.update(event[:record], row[:id], before.to_h { |name, value| [name, typed(name, value)] })
-          house.records.event(act_id: undo.act_id, record: event[:record], record_id: row[:id], before: event[:after].to_h, after: before)
+          before = symbols(event[:before])
+          before.empty? ? house.records.retire(event[:record], row[:id]) : house.records.update(event[:record], row[:id], house.records.typed(event[:record], before))
+          noted(undo, event, before)
         end
         After.new(room, undo).records_changed(@records)
+      end
+
+      def noted(undo, event, before)
+        house.records.event(act_id: undo.act_id, record: event[:record], record_id: event[:record_id], before: event[:after].to_h, after: before)
       end
 
       # A code means again what it meant before.
       def unlearn(undo, event)
         before = event[:before].to_h
         house.packs.unlearn_barcode(code: event[:record_id].to_s.rjust(14, "0"), pack_id: before["pack_id"])
-        house.records.event(act_id: undo.act_id, record: "barcode", record_id: event[:record_id], before: event[:after].to_h, after: before)
+        noted(undo, event, before)
       end
 
       # What an act made besides stacks is put away again, unless it is in use.
       def retire(act)
-        made = { "add_place" => house.places, "add_food" => house.foods }[act[:kind]] or return
-        return if made.archive(act[:subject_id])
+        made = MADE[act[:kind]] or return
+        return if house.public_send(made).archive(act[:subject_id])
 
         raise Conflict.new("Something stands there or is kept of it.", code: "depended_on", remedy: "Move or use up what there is first.")
       end
 
-      def typed(name, value) = name.to_s.end_with?("_on") && value ? Date.iso8601(value) : value
-
-      def meals_back(undo, act)
-        house.ledger.meal_events(act[:id]).reverse_each do |event|
+      def meals_back(undo)
+        @meals.reverse_each do |event|
           before = event[:before].to_h
           back = before.empty? ? { "status" => "dropped" } : before
           house.ledger.meal_event(act_id: undo.act_id, meal_id: event[:meal_id], before: event[:after].to_h, after: back)
           house.meals.update(event[:meal_id], back.transform_keys(&:to_sym))
         end
       end
+
+      def symbols(facts) = facts.to_h.transform_keys(&:to_sym)
     end
   end
 end

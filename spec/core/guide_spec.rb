@@ -38,7 +38,7 @@ RSpec.describe "Keeping guidance" do
     expect([kind.("canned-chickpeas", wrapping: "tin"), kind.("flour-white"), kind.("lettuce"), kind.("frozen-peas", frozen: true), kind.("honey", wrapping: "glass"), kind.("class-home-canned-jam", situation: "home_canned"),
             kind.("salt")])
       .to eq(%w[tin flour_grain fresh frozen honey home_jar other])
-    expect(catalog.signs.keys).to match_array(%w[tin jar home_jar flour_grain frozen fresh other])
+    expect(catalog.signs.keys).to match_array(%w[tin jar home_jar flour_grain frozen fresh open honey supply other])
     expect([[], %i[good], %i[good turning], %i[turning bad good]].map { |means| NutShelf::Core::LookList.verdict(means) }).to eq(%i[good good turning bad])
   end
 

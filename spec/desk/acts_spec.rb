@@ -165,7 +165,7 @@ RSpec.describe "Acts" do
   end
 
   it "lets helpers take but not import or make places" do
-    helper = NutShelf::Desk::Caller.new(**who.to_h, role: "helper")
+    helper = joined(who, "helper")
     expect { act(:AddPlace, helper, { name: "Attic", kind: "cupboard" }) }.to raise_error(NutShelf::Desk::Forbidden)
     expect { act(:ImportStock, helper, { content: "" }) }.to raise_error(NutShelf::Desk::Forbidden)
     expect { put_away(helper, "honey", "cupboard") }.not_to raise_error

@@ -202,7 +202,7 @@ RSpec.describe "Counting" do
   end
 
   it "lets a helper count" do
-    juna = NutShelf::Desk::Caller.new(account_id: ines.account_id, household_id: ines.household_id, role: "helper")
+    juna = joined(ines, "helper")
     id = tins(2)
     count = start(cupboard, juna)
     enter(count, who: juna, lot_id: id, found: "amount", packs: "1")

@@ -47,7 +47,13 @@ module HouseSupport
     number = HouseSupport.next_number
     account = office.database.outside { |db| db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}") }
     id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "House #{number}", time_zone: "UTC", people: people })
-    NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: role)
+    joined(NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper"), role)
+  end
+
+  # @return [Caller] the same person with another role
+  def joined(who, role)
+    inside(who) { |house| house.doors.set_role(who.account_id, role) } unless role == who.role
+    NutShelf::Desk::Caller.new(**who.to_h, role: role)
   end
 
   def key! = "spec-key-#{HouseSupport.next_number}-#{rand(10**12)}"

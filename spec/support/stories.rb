@@ -215,7 +215,7 @@ class CapsLaw
   end
 
   def safe_kind?
-    row = @catalog.keeping(@food, @state == "bought_frozen" ? "opened" : @state, "fridge").row
+    row = @catalog.keeping(@food, { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.fetch(@state, @state), "fridge").row
     row.nil? || row.kind == :safety
   end
 
