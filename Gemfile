@@ -15,6 +15,7 @@ gem "rqrcode_core", "~> 2.0"
 gem "sequel", "~> 5.90"
 gem "sequel_pg", "~> 1.17"
 gem "sinatra", "~> 4.1"
+gem "tzinfo", "~> 2.0"
 
 group :development, :test do
   gem "capybara", "~> 3.40"

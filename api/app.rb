@@ -3,8 +3,10 @@
 require "rack"
 require "rack/attack"
 require_relative "auth"
+require_relative "front_door"
 require_relative "pages"
 require_relative "shield"
+require_relative "throttle"
 Dir[File.join(__dir__, "resources", "*.rb")].each { |file| require_relative "resources/#{File.basename(file, ".rb")}" }
 
 module NutShelf
@@ -20,21 +22,24 @@ module NutShelf
 
       # @param office [Desk::Office]
       # @param secret [String]
-      # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle
+      # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle, :hosts, :address, :behind_proxy
       # @return [#call] Rack app
       def build(office:, secret:, **options)
         Base.build_stamp = options.fetch(:build, "dev")
         resources = RESOURCES.transform_values { |klass| klass.then { |base| Class.new(base) { set :office, office } } }
         resources["/api"].set(:demo_account, options[:demo_account])
+        resources["/api/labels"].set(:address, options.fetch(:address, ""))
         stack(office, secret, resources, options)
       end
 
       def stack(office, secret, resources, options)
-        auth = Auth.build(database: office.database, secret: secret)
-        session = Auth.session(secret, secure: options.fetch(:secure, false))
-        Throttle.set_up
+        secure = options.fetch(:secure, false)
+        auth = Auth.build(database: office.database, secret: secret, secure: secure)
+        session = Auth.session(secret, secure: secure)
+        Throttle.set_up(behind_proxy: options.fetch(:behind_proxy, false))
         Rack::Builder.new do
-          use Shield
+          use Shield, secure: secure
+          use FrontDoor, hosts: options.fetch(:hosts, [])
           use Rack::Attack if options.fetch(:throttle, true)
           use(*session)
           use auth

@@ -4,6 +4,7 @@ require "digest"
 require "json"
 require "sinatra/base"
 require_relative "contract"
+require_relative "../core/limits"
 require_relative "problem"
 require_relative "../desk/office"
 require_relative "../desk/room"
@@ -21,14 +22,11 @@ module NutShelf
       set :office, nil
       set :open_door, false
 
-      MAX_BODY = 262_144
       KEY = /\A[A-Za-z0-9_-]{8,100}\z/
 
       error do
         error = env["sinatra.error"]
-        status, document = Problem.from(error)
-        warn "#{error.class}: #{error.message}\n#{error.backtrace.first(8).join("\n")}" if status == 500
-        halt Problem.answer(status, document)
+        halt Problem.answer(*Problem.reported(error))
       end
 
       # A refusal that has its own words keeps them.
@@ -38,7 +36,11 @@ module NutShelf
         halt Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf."))
       end
 
-      before { caller! unless settings.open_door }
+      # Fail closed: what did not pass the guard is not served, whatever the address was.
+      before do
+        refuse("signed_out", "You are not signed in.", "Sign in and try again.") unless env["nut_shelf.guarded"]
+        caller! unless settings.open_door
+      end
 
       helpers do
         def office = settings.office
@@ -47,7 +49,7 @@ module NutShelf
         def caller!
           @caller ||= begin
             account = env["nut_shelf.account_id"] or refuse("signed_out", "You are not signed in.", "Sign in and try again.")
-            member = office.database.outside { |db| Store::Households.membership(db, account) }
+            member = office.database.outside { |db| Store::Households.membership(db, account, env["nut_shelf.household_id"]) }
             member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
             Desk::Caller.new(account_id: account, household_id: member[:household_id], role: member[:role])
           end
@@ -55,10 +57,15 @@ module NutShelf
 
         def refuse(code, title, remedy, **more) = halt(Problem.answer(*Problem.document(code, title, remedy, **more)))
 
+        def refuse_password(password)
+          fault = Passwords.fault(password) or return
+          refuse("invalid", "That password is too easy to guess.", "Choose another one.", errors: [{ pointer: "/password", detail: fault }])
+        end
+
         # Parses and checks the body against a schema of the contract.
         # @return [Hash] symbols as keys
-        def body_as(schema, limit: MAX_BODY)
-          text = read_body(limit)
+        def body_as(schema)
+          text = read_body(Core::Limits.body(request.path))
           parsed = JSON.parse(text.empty? ? "{}" : text, max_nesting: 20)
           faults = Contract.faults(schema, parsed)
           refuse_faults(faults) if faults.any?
@@ -128,7 +135,7 @@ module NutShelf
         end
 
         def tag(room, caller)
-          mark = [room.household[:revision], caller.household_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
+          mark = [room.household[:revision], caller.household_id, caller.account_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
           etag Digest::SHA256.hexdigest(mark)[0, 32], kind: :weak
           headers "cache-control" => "private, no-cache"
         end

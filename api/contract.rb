@@ -10,7 +10,8 @@ module NutShelf
       FOLDER = File.expand_path("../contract", __dir__)
       DOCUMENT = YAML.safe_load_file(File.join(FOLDER, "openapi.yaml"), aliases: true).freeze
       CODES = YAML.safe_load_file(File.join(FOLDER, "error_codes.yaml")).freeze
-      SCHEMAS = JSONSchemer.openapi(DOCUMENT)
+      # Patterns mean the whole text, as the contract's readers elsewhere take them, not a line of it.
+      SCHEMAS = JSONSchemer.openapi(DOCUMENT, regexp_resolver: "ecma")
 
       # Fault: a JSON pointer into what was sent, and what is wrong there. Frozen.
       Fault = Struct.new(:pointer, :detail, keyword_init: true)

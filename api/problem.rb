@@ -5,16 +5,33 @@ require_relative "contract"
 require_relative "../core/errors"
 require_relative "../desk/errors"
 require_relative "../store/errors"
+require "sequel"
+require "pg"
 
 module NutShelf
   module Api
     # Turns every error into a problem document (RFC 9457), in one place.
     module Problem
-      STORE = { Store::NotEnough => "not_enough", Store::Taken => "taken", Store::Missing => "not_found", Store::Away => "database_away" }.freeze
-      REMEDIES = { "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.", "taken" => "Choose another.",
+      DATABASE = [Sequel::DatabaseError, Sequel::PoolTimeout, PG::Error].freeze
+      STORE = { Store::Busy => "busy", Store::Full => "storage_full", Store::NotEnough => "not_enough", Store::Taken => "taken", Store::Missing => "not_found", Store::Away => "database_away" }.freeze
+      REMEDIES = { "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.", "taken" => "Choose another.", "busy" => "Wait a moment and try again.", "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
                    "database_away" => "What you typed is kept. It is sent as soon as the database is back." }.freeze
 
       module_function
+
+      # The same as `from`, and noted for whoever runs the house when it is ours.
+      # @return [Array(Integer, Hash)] status and document
+      def reported(error)
+        status, document = from(error)
+        warn(note(error)) if status == 500
+        [status, document]
+      end
+
+      # What the log may say: no row a constraint refused, no hash of a password.
+      def note(error)
+        message = error.message.lines.first.to_s.strip.gsub(/\$argon2\S+/, "[hash]")
+        "#{error.class}: #{message[0, 300]}\n#{error.backtrace.to_a.first(8).join("\n")}"
+      end
 
       # @param error [Exception]
       # @return [Array(Integer, Hash)] status and document
@@ -22,10 +39,19 @@ module NutShelf
         case error
         when Desk::Error then desk(error)
         when *STORE.keys then store(error)
+        when *DATABASE then database(error)
         when Core::MissingFigure then document("unknown_figure", error.message, error.remedy)
         when Core::Error then document("invalid", error.message, error.remedy || "Check what was said.")
         else document("server_error", "Something went wrong on our side.", "Try again. What you typed is still there.")
         end
+      end
+
+      def database(error)
+        Store::Translate.errors { raise error }
+      rescue *STORE.keys => e
+        store(e)
+      rescue StandardError
+        document("server_error", "Something went wrong on our side.", "Try again. What you typed is still there.")
       end
 
       def document(code, title, remedy, errors: [], **more)

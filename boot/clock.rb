@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require "tzinfo"
 
 module NutShelf
   module Boot
@@ -15,17 +16,21 @@ module NutShelf
         fixed.empty? ? day_in(zone) : Date.iso8601(fixed)
       end
 
-      def zone_known?(name) = ZoneOffset.known?(name)
+      # @param name [String]
+      # @return [Boolean] whether that is an IANA time zone
+      def zone_known?(name) = !zone(name).nil?
 
-      def day_in(zone)
-        return Date.today if zone.nil?
+      def day_in(name)
+        return Date.today if name.nil?
 
-        offset = ZoneOffset.seconds(zone)
-        (Time.now.utc + offset).to_date
+        (zone(name) || TZInfo::Timezone.get("UTC")).now.to_date
+      end
+
+      def zone(name)
+        TZInfo::Timezone.get(name).tap(&:current_period)
+      rescue TZInfo::InvalidTimezoneIdentifier, TZInfo::InvalidZoneinfoFile
+        nil
       end
     end
   end
 end
-
-require "time"
-require_relative "zone_offset"

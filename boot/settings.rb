@@ -2,6 +2,7 @@
 
 require "fileutils"
 require "securerandom"
+require "uri"
 
 module NutShelf
   module Boot
@@ -20,6 +21,15 @@ module NutShelf
 
       # @return [Boolean] whether people reach the app over TLS (a proxy in front), so that cookies ask for it
       def tls? = ENV["NUT_SHELF_TLS"] == "1"
+
+      # @return [String] how people reach the app, such as "http://nutshelf.home:9380": labels, links and feeds name it
+      def public_url = blank(ENV.fetch("NUT_SHELF_URL", nil))&.chomp("/") || "http://127.0.0.1:#{port}"
+
+      # @return [Array<String>] names the app answers to, besides the loopback ones
+      def hosts = [URI.parse(public_url).host].compact
+
+      # @return [Boolean] whether a proxy of ours stands before the app and says who asks
+      def behind_proxy? = tls? || ENV["NUT_SHELF_PROXY"] == "1"
 
       # @return [String] build stamp for the ETag
       def build = @build ||= blank(ENV.fetch("NUT_SHELF_BUILD", nil)) || SecureRandom.hex(4)

@@ -40,6 +40,7 @@ module NutShelf
           stored = claim(key, input)
           next stored if stored
 
+          prepare(input)
           revision = lock
           answer = perform(input)
           store_answer(key, answer, revision)
@@ -64,6 +65,9 @@ module NutShelf
       private
 
       attr_reader :room
+
+      # What can be worked out before other writers of the household have to wait. Nothing here may write.
+      def prepare(_input) = nil
 
       def house = room.house
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "bigdecimal"
+require_relative "day"
 require_relative "../core/planning/holding"
 require_relative "../core/quantity/money"
 
@@ -9,6 +10,7 @@ module NutShelf
     # Turns what a label line (or an import row) says into a stack.
     class NewStack
       MAX = 1_000_000_000
+      DAYS = %i[printed_on made_on opened_on frozen_on occurred_on].freeze
 
       # @param room [Room]
       # @param input [Hash] see PutAway
@@ -91,7 +93,10 @@ module NutShelf
         refuse("/unit", "A size needs its unit.", "Say g, ml or piece.") if @input[:amount] && !@input[:unit]
         refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
         refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
-        refuse("/place_id", "That place is not in use any more.", "Choose another.") if @room.place(@input[:place_id])[:archived_at]
+        refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.") if @input[:printed_kind] && !@input[:printed_on]
+        @room.place_in_use(@input[:place_id])
+        food
+        DAYS.each { |field| day(field) }
         later_than_today(:opened_on, :frozen_on, :made_on, :occurred_on)
       end
 
@@ -145,10 +150,7 @@ module NutShelf
 
       def name = blank(@input[:label]) || food.name
 
-      def day(field)
-        value = @input[field]
-        value.nil? || value.is_a?(Date) ? value : Date.iso8601(value)
-      end
+      def day(field) = Day.read(field, @input[field])
 
       def exact(number) = BigDecimal(Core::Decimal.print(number))
 

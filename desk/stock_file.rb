@@ -2,6 +2,7 @@
 
 require "base64"
 require_relative "../exchange/stock_rows"
+require_relative "deadline"
 require_relative "lexicon_of"
 
 module NutShelf
@@ -31,15 +32,16 @@ module NutShelf
 
       # @return [Array<Exchange::StockRows::Row>]
       def rows
-        @rows ||= Exchange::StockRows.new(file, columns: columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }, lexicon: words.lexicon, settings: settings).rows
+        @rows ||= Exchange::StockRows.new(file, tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check), columns: columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }, lexicon: words.lexicon, settings: settings).rows
       end
 
       def problems = rows.flat_map(&:problems)
 
       # @return [Array<Hash>] words that name no food here, how often, and foods they may mean
+      # Only the first ones get suggestions: each is a search of its own.
       def unknown_foods
         rows.reject(&:input).select { |row| row.problems.any? { |problem| problem.reason.include?("is no food known") } }.group_by(&:food_text)
-            .map { |text, list| { text: text, lines: list.size, likely: likely(text) } }
+            .each_with_index.map { |(text, list), index| { text: text, lines: list.size, likely: index < Core::Limits::SUGGESTIONS ? likely(text) : [] } }
       end
 
       # @return [Array<Hash>] words that name no place here, how often, and what kind they sound like

@@ -16,7 +16,9 @@ module NutShelf
 
       # @param name [String] of the calendar
       # @param stamp [Time] when the stock last changed, UTC
-      def initialize(name, stamp)
+      # @param house [Integer] its number, so that entries of two households never share a name
+      def initialize(name, stamp, house: 0)
+        @house = house
         @name = name
         @stamp = stamp
       end
@@ -26,7 +28,7 @@ module NutShelf
       def write(entries)
         calendar = Icalendar::Calendar.new
         calendar.prodid = "-//Nut Shelf//Shelf//EN"
-        calendar.append_custom_property("X-WR-CALNAME", @name)
+        calendar.append_custom_property("X-WR-CALNAME", plain(@name))
         calendar.append_custom_property("REFRESH-INTERVAL;VALUE=DURATION", "PT6H")
         entries.each { |entry| calendar.add_event(event(entry)) }
         calendar.to_ical
@@ -36,16 +38,19 @@ module NutShelf
 
       def event(entry)
         event = Icalendar::Event.new
-        event.uid = "#{entry.uid}@nut-shelf.invalid"
+        event.uid = "#{entry.uid}@#{@house}.nut-shelf.invalid"
         event.dtstamp = Icalendar::Values::DateTime.new(@stamp.utc, "tzid" => "UTC")
         event.dtstart = Icalendar::Values::Date.new(entry.on)
         event.dtend = Icalendar::Values::Date.new(entry.on + 1)
-        event.summary = entry.summary
-        event.description = entry.description unless entry.description.to_s.empty?
+        event.summary = plain(entry.summary)
+        event.description = plain(entry.description) unless entry.description.to_s.empty?
         event.categories = [entry.category]
         event.transp = "TRANSPARENT"
         event
       end
+
+      # Control characters are no part of a text line (RFC 5545, 3.3.11).
+      def plain(text) = text.to_s.gsub(/[[:cntrl:]&&[^\n\t]]/, " ")
     end
   end
 end

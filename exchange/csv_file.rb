@@ -2,6 +2,7 @@
 
 require "csv"
 require_relative "headings"
+require_relative "../core/limits"
 
 module NutShelf
   module Exchange
@@ -12,7 +13,8 @@ module NutShelf
 
       DELIMITERS = [",", ";", "\t", "|"].freeze
       SAMPLE = 50
-      MAX_ROWS = 20_000
+      # A line of sixty full cells; longer ones are no list of food.
+      LONGEST_LINE = 200_000
 
       attr_reader :encoding, :delimiter, :headings, :rows
 
@@ -22,6 +24,8 @@ module NutShelf
         @text, @encoding = decode(bytes)
         raise Unreadable, "The file is empty." if @text.strip.empty?
         raise Unreadable, "The file holds NUL bytes: it is no text." if @text.include?("\u0000")
+
+        refuse_long_lines
 
         @delimiter = guess_delimiter
         parse
@@ -63,6 +67,17 @@ module NutShelf
         raise Unreadable, "The file's letters cannot be read. Save it as UTF-8 and try again."
       end
 
+      def refuse_long_lines
+        @text.each_line.with_index(1) do |line, number|
+          raise Unreadable, "Line #{number} is longer than a line of any list (#{LONGEST_LINE} bytes)." if line.bytesize > LONGEST_LINE
+        end
+      end
+
+      def refuse_wide(row, line)
+        raise Unreadable, "Line #{line} has #{row.size} cells; #{Core::Limits::COLUMNS} columns are read." if row.size > Core::Limits::COLUMNS
+        raise Unreadable, "A cell of line #{line} is longer than #{Core::Limits::CELL_LETTERS} letters." if row.any? { |cell| cell.to_s.length > Core::Limits::CELL_LETTERS }
+      end
+
       # A row may run over several lines of the file; people look for it by the line it begins on.
       def breaks(csv) = [csv.line.to_s.scan(/\r\n|\r|\n/).size, 1].max
 
@@ -82,13 +97,16 @@ module NutShelf
 
       def parse
         csv = CSV.new(@text, col_sep: delimiter)
-        @headings = (csv.shift || []).map { |heading| heading.to_s.strip }
+        first = csv.shift || []
+        refuse_wide(first, 1)
+        @headings = first.map { |heading| heading.to_s.strip }
         line = 1 + breaks(csv)
         @rows = []
         while (row = csv.shift)
+          refuse_wide(row, line)
           @rows << [line, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
           line += breaks(csv)
-          raise Unreadable, "More than #{MAX_ROWS} lines: bring them in in parts." if @rows.size > MAX_ROWS
+          raise Unreadable, "More than #{Core::Limits::ROWS} lines: bring them in in parts." if @rows.size > Core::Limits::ROWS
         end
       rescue CSV::MalformedCSVError => e
         raise Unreadable, "Line #{e.line_number} is broken: #{e.message.sub(/ in line.*/, '').downcase}. Mend the quotes there."

@@ -20,7 +20,9 @@ module NutShelf
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
       # @param settings [Hash] :day_order, :currency, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
       #   :place_ids (name to id), :place_id (default)
-      def initialize(file, columns:, lexicon:, settings:)
+      # @param tick [#call] called before each row, so that whoever reads may stop
+      def initialize(file, columns:, lexicon:, settings:, tick: -> {})
+        @tick = tick
         @file = file
         @fields = columns.invert.transform_values(&:to_i)
         @lexicon = lexicon
@@ -35,6 +37,7 @@ module NutShelf
       private
 
       def read(line, cells)
+        @tick.call
         @line = line
         @cells = cells
         @problems = []
@@ -71,6 +74,8 @@ module NutShelf
       end
 
       def by_words(text)
+        return if text.split.size > Core::Limits::NAME_WORDS
+
         draft = line_reader.read(text, today: @settings[:today])
         sure = draft.food && draft.questions.none? { |question| question.field == "food" } && draft.unread.empty?
         sure ? @settings[:food_ids][draft.food] : nil

@@ -7,12 +7,15 @@ module NutShelf
   module Store
     # The app's connection, and the one way through the household wall.
     class Database
+      # Nobody waits for ever: for a lock another hand holds, or for a statement. SET lock_timeout = '8s'; ...
+      DEADLINES = ["SET lock_timeout = '8s'", "SET statement_timeout = '30s'", "SET idle_in_transaction_session_timeout = '120s'"].freeze
+
       # Connects as the app's role.
       # @param url [String]
       # @param connections [Integer]
       # @return [Database]
       def self.connect(url, connections: 8)
-        db = Sequel.connect(url, max_connections: connections, pool_timeout: 5, connect_timeout: 3, keep_reference: false)
+        db = Sequel.connect(url, max_connections: connections, pool_timeout: 5, connect_timeout: 3, keep_reference: false, connect_sqls: DEADLINES)
         prepare(db)
         new(db)
       rescue Sequel::DatabaseConnectionError => e
@@ -40,6 +43,17 @@ module NutShelf
       def within(household_id)
         Translate.errors do
           sequel.transaction do
+            sequel.get(Sequel.function(:set_config, "nut_shelf.household", household_id.to_s, true))
+            yield sequel
+          end
+        end
+      end
+
+      # One picture of a household that stands still however long it takes to draw.
+      # SQL: SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY
+      def still(household_id)
+        Translate.errors do
+          sequel.transaction(isolation: :repeatable, read_only: true) do
             sequel.get(Sequel.function(:set_config, "nut_shelf.household", household_id.to_s, true))
             yield sequel
           end

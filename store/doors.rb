@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "digest"
+require_relative "households"
 require_relative "table"
 
 module NutShelf
@@ -45,7 +46,23 @@ module NutShelf
 
       def set_role(account_id, role) = db[:memberships].where(household_id: household_id, account_id: account_id).update(role: role)
 
-      def leave(account_id) = db[:memberships].where(household_id: household_id, account_id: account_id).delete
+      # Whoever leaves takes along every way in: the feeds they opened and the links they gave.
+      def leave(account_id)
+        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+        rows(:invitations).where(account_id: account_id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+        db[:memberships].where(household_id: household_id, account_id: account_id).delete
+      end
+
+      # A closed account belongs nowhere.
+      def self.leave_everywhere(db, account_id)
+        db.transaction do
+          db[:memberships].where(account_id: account_id).select_map(:household_id).each do |id|
+            db.get(Sequel.function(:set_config, "nut_shelf.household", id.to_s, true))
+            Households.new(db, id).bump
+            new(db, id).leave(account_id)
+          end
+        end
+      end
     end
   end
 end

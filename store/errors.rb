@@ -14,6 +14,12 @@ module NutShelf
     # A row that does not exist for this household.
     class Missing < Error; end
 
+    # Somebody else holds what is needed, or it takes too long.
+    class Busy < Error; end
+
+    # There is no room left on the disk.
+    class Full < Error; end
+
     # The database cannot be reached.
     class Away < Error; end
 
@@ -36,10 +42,25 @@ module NutShelf
         name = e.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME)
         klass, message = BY_CONSTRAINT[name]
         raise klass ? klass.new(message) : e
+      rescue Sequel::DatabaseLockTimeout
+        raise Busy, "Somebody else is changing a lot at the moment."
       rescue Sequel::InvalidValue
         raise Missing, "There is nothing of that number here."
       rescue Sequel::DatabaseDisconnectError, Sequel::DatabaseConnectionError, Sequel::PoolTimeout, PG::ConnectionBad => e
         raise Away, e.message
+      rescue Sequel::DatabaseError => e
+        raise by_state(e.wrapped_exception) || e
+      end
+
+      # By the state PostgreSQL names.
+      def by_state(error)
+        case error
+        when PG::QueryCanceled then Busy.new("That took too long.")
+        when PG::DiskFull, PG::OutOfMemory then Full.new("There is no room left to keep that.")
+        when PG::AdminShutdown, PG::CrashShutdown, PG::CannotConnectNow then Away.new(error.message)
+        when PG::NumericValueOutOfRange, PG::DatetimeFieldOverflow, PG::InvalidTextRepresentation, PG::CharacterNotInRepertoire, PG::UntranslatableCharacter
+          Missing.new("There is nothing of that number here.")
+        end
       end
     end
   end

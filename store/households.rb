@@ -40,15 +40,36 @@ module NutShelf
       def add_person(**facts) = insert(:people, facts)
 
       # Outside the wall: who belongs where.
-      # SELECT household_id, role FROM memberships WHERE account_id = 3 ORDER BY household_id LIMIT 1
+      # SELECT * FROM memberships WHERE account_id = 3 ORDER BY household_id
+      # @param household_id [Integer, nil] the one they chose
+      # @return [Hash, nil] that one, else the first
       def self.membership(db, account_id, household_id = nil)
-        found = db[:memberships].where(account_id: account_id)
-        found = found.where(household_id: household_id) if household_id
-        found.order(:household_id).first
+        rows = memberships(db, account_id)
+        rows.find { |row| row[:household_id] == household_id } || rows.first
       end
 
       # @return [Array<Integer>] every household somebody belongs to
       def self.ids(db) = db[:memberships].distinct.order(:household_id).select_map(:household_id)
+
+      # @return [String, nil] name of a household this account is the only keeper of
+      def self.last_keeper_of(db, account_id)
+        kept = db[:memberships].where(account_id: account_id, role: "keeper").select_map(:household_id)
+        alone = kept.find { |id| db[:memberships].where(household_id: id, role: "keeper").exclude(account_id: account_id).empty? }
+        alone && (named(db, [alone])[alone] || "this house")
+      end
+
+      # Outside the wall: the names of households somebody belongs to, one look each.
+      # @return [Hash{Integer=>String}]
+      def self.named(db, ids)
+        db.transaction do
+          ids.to_h do |id|
+            db.get(Sequel.function(:set_config, "nut_shelf.household", id.to_s, true))
+            [id, db[:households].where(id: id).get(:name)]
+          end
+        end
+      end
+
+      def self.memberships(db, account_id) = db[:memberships].where(account_id: account_id).order(:household_id).all
 
       def self.empty?(db) = db[:memberships].empty?
 

@@ -35,6 +35,8 @@ module NutShelf
 
       def photo(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
 
+      def photo_count(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).count
+
       # SELECT place_id, max(id) FROM place_photos WHERE household_id = 7 AND archived_at IS NULL GROUP BY place_id
       def photo_ids = rows(:place_photos).where(archived_at: nil).group(:place_id).select_hash(:place_id, Sequel.function(:max, :id).as(:id))
 

@@ -8,15 +8,13 @@ module NutShelf
   module Api
     # Stock in and out as CSV.
     class Import < Base
-      LIMIT = 8_400_000
-
       post("/preview") do
-        input = body_as("ImportFile", limit: LIMIT)
+        input = body_as("ImportFile")
         caller = caller!
         office.database.within(caller.household_id) { |db| json preview(Desk::Room.new(office, caller, db), input) }
       end
 
-      post("/") { act(Desk::ImportStock, body_as("ImportFile", limit: LIMIT)) }
+      post("/") { act(Desk::ImportStock, body_as("ImportFile")) }
 
       helpers do
         def preview(room, input)

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-require "argon2"
 require_relative "../base"
+require_relative "../passwords"
 require_relative "../../store/doors"
 
 module NutShelf
   module Api
-    # A one-time link turned into an account. Whoever comes here is not signed in yet.
+    # A one-time link turned into belonging: to an account made here, or to the one somebody is signed in with.
     class Join < Base
       set :open_door, true
 
@@ -14,35 +14,65 @@ module NutShelf
 
       post("/") do
         input = body_as("Join")
-        account = office.database.outside { |db| db.transaction { welcome(db, input) } }
-        env["nut_shelf.login"].call(account)
+        found = invitation(input[:token])
+        signed_in = found[:for_account_id] ? nil : env["nut_shelf.account_id"]
+        hash = signed_in ? nil : password_hash(found, input)
+        account = office.database.outside { |db| db.transaction { welcome(db, input, hash, signed_in) } }
+        env["nut_shelf.login"].call(account) unless signed_in
+        env["nut_shelf.choose"].call(found[:household_id])
         json({ joined: true })
       end
 
       helpers do
         def invitation(token)
-          office.database.outside { |db| Store::Doors.invitation(db, token) } || refuse("not_found", "This link was used, taken back or is too old.", "Ask a keeper for a new one.")
+          office.database.outside { |db| Store::Doors.invitation(db, token) } || used_up
         end
 
-        def welcome(db, input)
-          found = Store::Doors.invitation(db, input[:token]) || refuse("not_found", "This link was used, taken back or is too old.", "Ask a keeper for a new one.")
-          # Before the link is used up: a halt commits what was written.
-          refuse("invalid", "An e-mail address is needed.", "Say where you can be reached.", errors: [{ pointer: "/email", detail: "It is missing." }]) unless found[:for_account_id] || input[:email]
+        def used_up = refuse("not_found", "This link was used, taken back or is too old.", "Ask a keeper for a new one.")
+
+        # Before the link is used up, and outside any transaction: hashing takes its time.
+        def password_hash(found, input)
+          missing("/email", "An e-mail address is needed.", "Say where you can be reached.") unless found[:for_account_id] || input[:email]
+          missing("/password", "A password is needed.", "Choose one.") unless input[:password]
+          refuse_password(input[:password])
+          Passwords.hash(input[:password])
+        end
+
+        def missing(pointer, title, remedy) = refuse("invalid", title, remedy, errors: [{ pointer: pointer, detail: "It is missing." }])
+
+        def welcome(db, input, hash, signed_in)
+          found = Store::Doors.invitation(db, input[:token]) || used_up
           db.get(Sequel.function(:set_config, "nut_shelf.household", found[:household_id].to_s, true))
+          refuse_member(db, signed_in, found) if signed_in
+          refuse_known(db, input) unless signed_in || found[:for_account_id]
           # Two who hold the same link: only the first gets in.
-          refuse("not_found", "This link was used already.", "Ask a keeper for a new one.") if Store::Doors.new(db, found[:household_id]).use_invitation(found[:id]).zero?
-          hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(input[:password])
-          found[:for_account_id] ? again(db, found[:for_account_id], hash) : fresh(db, found, input, hash)
+          used_up if Store::Doors.new(db, found[:household_id]).use_invitation(found[:id]).zero?
+          Store::Households.new(db, found[:household_id]).bump
+          return again(db, found[:for_account_id], hash) if found[:for_account_id]
+
+          belong(db, signed_in || db[:accounts].insert(email: input[:email], name: (input[:name] || found[:name]).strip, password_hash: hash), found)
+        end
+
+        def refuse_member(db, account, found)
+          return unless Store::Households.membership(db, account, found[:household_id])&.fetch(:household_id) == found[:household_id]
+
+          refuse("taken", "You belong to #{found[:household_name]} already.", "Keep the link for somebody else.")
+        end
+
+        def refuse_known(db, input)
+          return if db[:accounts].where(email: input[:email]).empty?
+
+          refuse("taken", "There is somebody with that e-mail address already.", "Sign in first, then open the link again: the same account may belong to several households.")
         end
 
         # After a restore: the account is there, its password is not.
         def again(db, id, hash)
           db[:accounts].where(id: id).update(password_hash: hash)
+          db[:account_active_session_keys].where(account_id: id).delete
           id
         end
 
-        def fresh(db, found, input, hash)
-          id = db[:accounts].insert(email: input[:email], name: (input[:name] || found[:name]).strip, password_hash: hash)
+        def belong(db, id, found)
           Store::Households.join(db, account_id: id, household_id: found[:household_id], role: found[:role])
           id
         end

@@ -9,7 +9,8 @@ module NutShelf
   module Api
     # Labels to print: sheets as PDF, one label as PNG.
     class Labels < Base
-      MOST = 2000
+      MOST = Core::Limits::LABELS
+      set :address, ""
 
       get("/grids") { json({ grids: Exchange::LabelGrid::ALL.values.map { |grid| { key: grid.key, name: grid.name, per_page: grid.per_page } } }) }
 
@@ -31,6 +32,9 @@ module NutShelf
       end
 
       helpers do
+        # Where a phone finds the house: a setting, never what the request says.
+        def address = settings.address
+
         def grid(key) = Exchange::LabelGrid::ALL[key] || refuse("invalid", "There is no such sheet of labels.", "Use one of #{Exchange::LabelGrid::ALL.keys.join(', ')}.", errors: [{ pointer: "/grid", detail: "It is not known." }])
 
         # Comma-separated stacks, each so many times.
@@ -41,7 +45,7 @@ module NutShelf
           refuse("invalid", "It does not say which stacks.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "It is missing." }]) if ids.empty?
           refuse("invalid", "That is more than #{MOST} labels.", "Print them in parts.", errors: [{ pointer: "/copies", detail: "Too many." }]) if ids.size * copies > MOST
           caller = caller!
-          office.database.within(caller.household_id) { |db| Desk::LabelsOf.new(Desk::Room.new(office, caller, db), request.base_url).of(ids).flat_map { |label| [label] * copies } }
+          office.database.within(caller.household_id) { |db| Desk::LabelsOf.new(Desk::Room.new(office, caller, db), address).of(ids).flat_map { |label| [label] * copies } }
         end
       end
     end

@@ -12,8 +12,6 @@ module NutShelf
   module Api
     # Where things stand: what each place is like, what is wrong there, what fits.
     class Places < Base
-      PHOTO_LIMIT = 4_200_000
-
       get("/") do
         view do |room|
           counts = room.house.lots.count_by_place
@@ -33,7 +31,7 @@ module NutShelf
         act(Desk::RemovePlace, { place_id: id_param })
       end
 
-      post("/:id/photo") { act(Desk::AddPhoto, { place_id: id_param, **body_as("AddPhoto", limit: PHOTO_LIMIT) }) }
+      post("/:id/photo") { act(Desk::AddPhoto, { place_id: id_param, **body_as("AddPhoto") }) }
 
       get("/:id/photo") do
         caller = caller!

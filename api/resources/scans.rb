@@ -8,7 +8,7 @@ module NutShelf
     # What a scanner read.
     class Scans < Base
       post("/") do
-        text = body_as("Scan", limit: 4000)[:text]
+        text = body_as("Scan")[:text]
         caller = caller!
         office.database.within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(office, caller, db)).call(text) }
       end

@@ -1,27 +1,40 @@
 # frozen_string_literal: true
 
-require "argon2"
 require_relative "../base"
+require_relative "../passwords"
 require_relative "../../desk/household_maker"
 
 module NutShelf
   module Api
-    # Who is signed in; the first visit to an empty instance; the demo's own door.
+    # Who is signed in, and into which household; the first visit to an empty instance; the demo's own door.
     class Session < Base
       set :demo_account, nil
       set :open_door, true
 
       get("/session") { json session_view(env["nut_shelf.account_id"]) }
 
+      # Somebody who belongs to several households goes over to another one.
+      post("/session/household") do
+        account = caller!.account_id
+        id = body_as("ChooseHousehold")[:household_id]
+        there = office.database.outside { |db| Store::Households.memberships(db, account) }.to_a.any? { |row| row[:household_id] == id }
+        refuse("not_found", "You do not belong to that household.", "Choose one of yours.") unless there
+        env["nut_shelf.choose"].call(id)
+        env["nut_shelf.household_id"] = id
+        json session_view(account)
+      end
+
       post("/first-start") do
         input = body_as("FirstStart")
-        refuse("invalid", "There is no time zone #{input[:time_zone]}.", "Choose one like Europe/Dublin.", errors: [{ pointer: "/time_zone", detail: "It is not known." }]) unless office.clock.zone_known?(input[:time_zone])
+        refuse_zone(input[:time_zone])
+        refuse_password(input[:password])
         account = make_first(input)
         env["nut_shelf.login"].call(account)
         json session_view(account)
       end
 
       post("/demo-sign-in") do
+        body_as("Nothing")
         email = settings.demo_account or refuse("not_found", "There is no demo here.", "Sign in with your own name.")
         account = office.database.outside { |db| db[:accounts].where(email: email).get(:id) }
         env["nut_shelf.login"].call(account)
@@ -29,12 +42,19 @@ module NutShelf
       end
 
       helpers do
+        def refuse_zone(zone)
+          return if office.clock.zone_known?(zone)
+
+          refuse("invalid", "There is no time zone #{zone}.", "Choose one like Europe/Dublin.", errors: [{ pointer: "/time_zone", detail: "It is not known." }])
+        end
+
         def make_first(input)
+          hash = Passwords.hash(input[:password])
           office.database.outside do |db|
             db.transaction do
               db.get(Sequel.function(:pg_advisory_xact_lock, 720_411))
               refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
-              account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: Argon2::Password.new(t_cost: 2, m_cost: 16).create(input[:password]))
+              account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
               Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people) })
               account
             end
@@ -42,15 +62,23 @@ module NutShelf
         end
 
         def session_view(account_id)
-          member, account = account_id && office.database.outside { |db| [Store::Households.membership(db, account_id), db[:accounts].first(id: account_id)] }
+          member, account, all = account_id && office.database.outside { |db| belonging(db, account_id) }
           base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
-                   today: office.clock.today.iso8601, person: nil, household: nil }
+                   today: office.clock.today.iso8601, account: account && account[:name], person: nil, household: nil, households: all.to_a }
           member ? base.merge(signed(member, account)) : base
+        end
+
+        # The membership in force, the account, and every household it belongs to.
+        def belonging(db, account_id)
+          rows = Store::Households.memberships(db, account_id)
+          names = rows.size > 1 ? Store::Households.named(db, rows.map { |row| row[:household_id] }) : {}
+          [rows.find { |row| row[:household_id] == env["nut_shelf.household_id"] } || rows.first, db[:accounts].first(id: account_id),
+           rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }]
         end
 
         def signed(member, account)
           row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
-          { person: { name: account[:name], role: member[:role] }, household: row.slice(:name, :currency, :day_order, :school), today: office.clock.today(row[:time_zone]).iso8601 }
+          { person: { name: account[:name], role: member[:role] }, household: row.slice(:id, :name, :currency, :day_order, :school), today: office.clock.today(row[:time_zone]).iso8601 }
         end
       end
     end

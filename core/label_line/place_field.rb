@@ -39,14 +39,17 @@ module NutShelf
         end
 
         def whole_name
-          hit = @line.free_indexes.product(@lexicon.places).find { |index, place| spelled?(place, index) } or return
-          index, place = hit
+          hits = @line.free_indexes.product(@lexicon.places).select { |index, place| spelled?(place, index) }
+          # "Camper fridge" is not "Camper": the longest name wins.
+          index, place = hits.max_by { |at, known| [words(known).size, -at] }
+          return unless place
+
           settle([place], (index...(index + words(place).size)).to_a)
         end
 
         def spelled?(place, index)
           list = words(place)
-          list.each_with_index.all? { |word, offset| @line[index + offset] && Stem.of(@line.text(index + offset)) == word }
+          !list.empty? && list.each_with_index.all? { |word, offset| @line[index + offset] && Stem.of(@line.text(index + offset)) == word }
         end
 
         def single_word
@@ -87,9 +90,12 @@ module NutShelf
           @lexicon.places.select { |place| words(place).any? { |word| word.length >= 5 && Typo.distance(word, Stem.of(text), 1) } }
         end
 
-        def words(place) = place.name.scan(/\p{L}+/).map { |word| Stem.of(word) }
+        # Digits belong to a name; one of signs alone (an emoji) cannot be spelled in a line.
+        def words(place) = place.name.scan(/\p{L}+|\d+/).map { |word| Stem.of(word) }
 
         def settle(candidates, used)
+          return if used.empty?
+
           used = [*leads_before(used.min), *used]
           @line.claim(:place, used)
           case candidates.size

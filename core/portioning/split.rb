@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../limits"
 require_relative "../quantity/money"
 
 module NutShelf
@@ -31,6 +32,7 @@ module NutShelf
 
         @size = size || even(amount, count)
         @count = count || (amount / size).floor
+        raise ArgumentError, "#{@count} portions are more than #{Limits::PORTIONS}, the most that are made at once" if @count > Limits::PORTIONS
         raise ArgumentError, "not even one portion comes of it" unless @count.positive? && @size.positive?
 
         @rest = amount - (@size * @count)

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../day"
 
 module NutShelf
   module Desk
@@ -55,18 +56,22 @@ module NutShelf
       end
 
       def typed(name, value)
-        return value && Date.iso8601(value) if DAYS.include?(name)
+        return Day.read(name, value) if DAYS.include?(name)
 
         TEXTS.include?(name) ? value.to_s.strip : value
       end
 
       # The two notes of one stack must not overwrite each other unseen.
       def refuse_changed(lot, was)
-        stale = was.find { |name, value| WORDS.key?(name) && typed(name, value) != lot[name] } or return
+        stale = was.find { |name, value| WORDS.key?(name) && shown(lot[name]) != shown(value) } or return
         raise Conflict.new("Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: { stale.first => lot[stale.first].to_s })
       end
 
+      # As a person saw it.
+      def shown(value) = value.to_s.strip
+
       def check(lot)
+        refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.") if lot[:printed_kind] && lot[:printed_on].nil?
         refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if lot[:printed_on] && lot[:printed_kind].nil?
         (DAYS - [:printed_on]).each { |name| refuse("/#{name}", "#{lot[name]} has not come yet.", "Give a day up to today.") if lot[name] && lot[name] > room.today }
       end

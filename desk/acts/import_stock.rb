@@ -12,11 +12,16 @@ module NutShelf
 
       private
 
+      # A long list is read while others go on working.
       # @param input [Hash] see StockFile
-      def perform(input)
+      def prepare(input)
         file = StockFile.new(room, input)
         refuse(file) if file.problems.any? || file.rows.empty?
-        stacks = file.rows.map { |row| stack(row) }
+        @stacks = file.rows.map { |row| stack(row) }
+      end
+
+      def perform(_input)
+        stacks = @stacks
         house.lots.expect_many
         brought = entry("import", "Brought in #{stacks.size} stacks from a list")
         write(brought, stacks)

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/pictures"
 
 RSpec.describe "Places, rules and people" do
   let(:ines) { household! }
@@ -105,7 +106,7 @@ RSpec.describe "Places, rules and people" do
 
   it "takes pictures by their bytes, not by what they claim to be" do
     id = place_id(ines, "cupboard")
-    png = Base64.strict_encode64("\x89PNG\r\n\x1A\n".b + ("x" * 50))
+    png = Base64.strict_encode64(Pictures.png)
     done = act(:AddPhoto, ines, { place_id: id, content: png })
     expect(inside(ines) { |house| house.places.photo(id)[:media_type] }).to eq("image/png")
     undo(done)

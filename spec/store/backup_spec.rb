@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/pictures"
 require_relative "../../store/backup"
 require "json_schemer"
 
@@ -13,7 +14,7 @@ RSpec.describe NutShelf::Store::Backup do
     act(:Open, ines, { lot_id: chickpeas })
     act(:Undo, ines, { act_id: act(:Take, ines, { lot_id: chickpeas })["act_id"] })
     act(:AddPlace, ines, { name: "Box", kind: "cupboard", parent_id: place_id(ines, "cupboard") })
-    act(:AddPhoto, ines, { place_id: place_id(ines, "cupboard"), content: Base64.strict_encode64("\x89PNG\r\n\x1A\n".b + "\x00\xFF".b) })
+    act(:AddPhoto, ines, { place_id: place_id(ines, "cupboard"), content: Base64.strict_encode64(Pictures.png) })
     count = act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"]
     act(:EnterLine, ines, { count_id: count, lot_id: chickpeas, found: "amount", packs: "3" })
     act(:FinishCount, ines, { count_id: count })

@@ -55,10 +55,17 @@ module ApiSupport
   end
 
   class << self
-    def app = @app ||= NutShelf::Api::App.build(office: HouseSupport.office, secret: "s" * 96, build: "spec", throttle: false)
+    def app = @app ||= built
+
+    def built(office: HouseSupport.office, **options)
+      NutShelf::Api::App.build(office: office, secret: "s" * 96, **{ build: "spec", throttle: false, hosts: ["example.org"], address: "http://house.example" }.merge(options))
+    end
   end
 
   def app = ApiSupport.app
+
+  # Another app on the same house, set up in another way.
+  def built(...) = ApiSupport.built(...)
 
   def csrf = @csrf ||= JSON.parse(get("/api/session").body)["csrf"]
 
