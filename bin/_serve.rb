@@ -12,6 +12,7 @@ sources = Dir[File.join(Boot::Settings::ROOT, "{api,core,desk,store,contract,dat
 ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#{path}#{File.mtime(path).to_i}" }.join)[0, 12]
 
 require_relative "../boot/app"
+require_relative "../boot/watch"
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
@@ -44,11 +45,17 @@ begin
   configuration = Puma::Configuration.new do |config|
     config.bind "tcp://#{host}:#{port}"
     config.threads 4, 8
+    # Refused before a body is spooled, and nobody who hangs keeps the house from stopping.
+    config.http_content_length_limit Core::Limits::LARGEST_BODY
+    config.first_data_timeout 10
+    config.persistent_timeout 20
+    config.force_shutdown_after 10
     config.app app
     config.environment "production"
     config.quiet
     config.raise_exception_on_sigterm false
   end
+  watch = started && Thread.new { Boot::Watch.new(cluster).run }
   puts "Nut Shelf is at http://#{host}:#{port}"
   puts mode == "demo" ? "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: #{Demo::Household::PASSWORD}" : "The first visit makes the household and its keeper; after that, sign in."
   puts "Ctrl-C stops it."
@@ -57,5 +64,6 @@ begin
 rescue Boot::Cluster::Failed, Store::Away => e
   abort e.message
 ensure
+  watch&.kill
   cluster.stop if started
 end

@@ -9,6 +9,7 @@ require_relative "settings"
 require_relative "../desk/catch_up"
 require_relative "../desk/office"
 require_relative "../store/database"
+require_relative "../store/accounts"
 require_relative "../store/owner"
 
 module NutShelf

@@ -1,8 +1,12 @@
 # frozen_string_literal: true
 
 require "base64"
+require "digest"
 require "json"
 require_relative "errors"
+require_relative "lots"
+require_relative "soundness"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -11,7 +15,7 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 1
+      VERSION = 2
       # In the order they can be written back.
       TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
                   counts count_lines care_rules record_events].freeze
@@ -19,7 +23,6 @@ module NutShelf
       # Rows that point into their own table are written without that, then completed.
       OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
-      ARRAYS = { nicknames: :text, allergens: :text, excludes: :text, inner_mm: :integer, gear: :text, steps: :text, tags: :text }.freeze
 
       # The document is no backup, or of another make.
       class Unfit < Error; end
@@ -34,39 +37,75 @@ module NutShelf
         members = db[:memberships].where(household_id: household_id).order(:account_id).select(:account_id, :role).map { |one| row(one) }
         ids = [*members.map { |one| one["account_id"] }, *tables.values_at(:acts, :counts, :count_lines).flatten.map { |one| one["account_id"] }].uniq.sort
         accounts = db[:accounts].where(id: ids).order(:id).select(:id, :email, :name).map { |one| row(one) }
-        "#{JSON.pretty_generate({ format: FORMAT, version: VERSION, household: house, accounts: accounts, memberships: members, tables: tables })}\n"
+        document = JSON.parse(JSON.generate({ format: FORMAT, version: VERSION, household: house, accounts: accounts, memberships: members, tables: tables }))
+        "#{JSON.pretty_generate({ **document, digest: digest(document) })}\n"
       end
+
+      # @param document [Hash] parsed JSON
+      # @return [String] that changes with every letter of it
+      def digest(document) = Digest::SHA256.hexdigest(JSON.generate(document.except("digest")))
 
       # Writes a document into an empty instance, as its owner, all or nothing.
       # @param db [Sequel::Database] the owner's connection
       # @param text [String]
+      # @yieldparam [Integer] household id, before it is settled: what raises there leaves nothing behind
       # @return [Integer] household id
       # @raise [Unfit]
       def restore(db, text)
         document = parse(text)
-        db.transaction do
+        db.transaction(savepoint: true) do
           raise Unfit, "This instance holds a household already: restore into an empty one." unless db[:households].empty?
 
           fill(db, document)
           TABLES.each { |table| catch_up(db, table) unless KEYS.key?(table) }
           %i[households accounts].each { |table| catch_up(db, table) }
+          check(db, document["household"]["id"])
+          yield document["household"]["id"] if block_given?
         end
         document["household"]["id"]
+      rescue Sequel::ForeignKeyConstraintViolation
+        raise Unfit, "Something in it refers to a row that is not there. Nothing was taken in."
+      rescue Sequel::UniqueConstraintViolation
+        raise Unfit, "Something stands in it twice. Nothing was taken in."
+      rescue Sequel::CheckConstraintViolation, Sequel::NotNullConstraintViolation, Sequel::InvalidValue => e
+        raise Unfit, "Something in it cannot be: #{e.wrapped_exception&.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME) || e.class.name.split('::').last}. Nothing was taken in."
+      rescue Sequel::DatabaseError, ArgumentError, KeyError, TypeError, NoMethodError
+        raise Unfit, "Something in it cannot be read. Nothing was taken in."
+      end
+
+      # What is on hand follows from the movements, and the house must hold together as any other.
+      def check(db, id)
+        raise Unfit, "Its stock does not equal the sum of its movements. Nothing was taken in." if Lots.new(db, id).out_of_balance.any?
+
+        faults = Soundness.new(db, id).faults
+        raise Unfit, "#{faults.first(3).join('; ')}. Nothing was taken in." if faults.any?
       end
 
       def parse(text)
         document = JSON.parse(text)
         raise Unfit, "That is no backup of a household." unless document.is_a?(Hash) && document["format"] == FORMAT
-        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless document["version"] == VERSION
+        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless [1, VERSION].include?(document["version"])
+        return raised(document) if document["version"] == 1
+        raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it." unless document["digest"] == digest(document)
 
         document
       rescue JSON::ParserError
         raise Unfit, "That is no JSON."
       end
 
+      # What version 1 did not know stands as it was then.
+      ADDED = { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
+                "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } }.freeze
+
+      def raised(document)
+        tables = document["tables"].to_h.to_h { |table, rows| [table, rows.to_a.map { |row| { **ADDED.fetch(table, {}), **row } }] }
+        whole = { **document, "version" => VERSION, "tables" => tables }
+        { **whole, "digest" => digest(whole) }
+      end
+
       def fill(db, document)
         id = document["household"]["id"]
-        insert(db, :accounts, document["accounts"])
+        insert(db, :accounts, document["accounts"].map { |one| one.slice("id", "email", "name") })
         insert(db, :households, [document["household"]])
         document["memberships"].each { |one| db[:memberships].insert(household_id: id, **one.transform_keys(&:to_sym)) }
         TABLES.each { |table| insert(db, table, document["tables"].fetch(table.to_s).map { |one| { "household_id" => id, **one } }) }
@@ -82,15 +121,13 @@ module NutShelf
         kinds = db.schema(table).to_h
         data = db[table]
         data = data.overriding_system_value if kinds.key?(:id)
-        data.multi_insert(rows.map { |one| one.to_h { |name, value| [name.to_sym, typed(name.to_sym, value, kinds.fetch(name.to_sym)[:db_type])] } })
+        data.multi_insert(rows.map { |one| one.to_h { |name, value| [name.to_sym, typed(value, kinds.fetch(name.to_sym)[:db_type])] } })
       end
 
-      def typed(name, value, type)
-        return value if value.nil?
-        return Sequel.pg_jsonb(value) if type == "jsonb"
-        return Sequel.blob(Base64.strict_decode64(value)) if type == "bytea"
+      def typed(value, type)
+        return Sequel.blob(Base64.strict_decode64(value)) if type == "bytea" && value
 
-        type.end_with?("[]") ? Sequel.pg_array(value, ARRAYS.fetch(name)) : value
+        Typing.value(value, type)
       end
 
       # The next number each table gives must lie beyond those that came in.

@@ -77,7 +77,7 @@ RSpec.describe NutShelf::Store::Backup do
           described_class.restore(db, text)
         end.to raise_error(described_class::Unfit, words)
       end
-      expect { described_class.restore(db, JSON.generate(broken)) }.to raise_error(Sequel::Error)
+      expect { described_class.restore(db, JSON.generate(broken)) }.to raise_error(described_class::Unfit, /digest does not fit/)
       expect(db[:households].count).to eq(0)
     end
   end

@@ -31,6 +31,9 @@ module HouseSupport
       end
     end
 
+    # Further databases made in this run.
+    def made = @made ||= []
+
     def office = @office ||= NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
 
     def clock = @clock ||= SpecClock.new

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../../boot/restore"
+
+# A backup is a file from elsewhere: nothing in it is taken on trust.
+RSpec.describe NutShelf::Boot::Restore do
+  stays_empty = "nut_shelf_restore_empty"
+  let(:ines) { household! }
+  let(:unfit) { NutShelf::Store::Backup::Unfit }
+  let(:tin) { put_away(ines, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"] }
+  let(:mince) { put_away(ines, "beef-mince", "fridge", printed_on: "2026-11-20", printed_kind: "use_by")["lot_id"] }
+
+  before do
+    tin
+    mince
+  end
+
+  def document = JSON.parse(inside(ines) { |house| NutShelf::Store::Backup.write(house.db, ines.household_id) })
+
+  # Somebody who can write the file can write its digest too.
+  def signed(document) = JSON.generate({ **document, "digest" => NutShelf::Store::Backup.digest(document) })
+
+  # What is refused leaves nothing behind, so one empty instance serves all that are refused.
+  def empty(name = "nut_shelf_restore_fresh", keep: false)
+    url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/#{name}")
+    unless keep && HouseSupport.made.include?(name)
+      NutShelf::Store::Owner.drop(url)
+      NutShelf::Boot::Wiring.migrated(url)
+      HouseSupport.made << name
+    end
+    Sequel.connect(url) { |db| yield NutShelf::Store::Database.prepare(db) }
+  end
+
+  it "brings the household back, dated by the rules in force" do
+    forged = document
+    forged["tables"]["lots"].find { |row| row["id"] == mince }.merge!("safety_until" => "2099-01-01", "usable_until" => "2099-01-01", "strict_until" => "2099-01-01")
+    empty do |db|
+      id = described_class.call(db, signed(forged))
+      expect(db[:lots].where(id: mince).get(:usable_until)).to eq(Date.new(2026, 11, 20))
+      expect(db[:households].where(id: id).get(:dated_by)).to eq(NutShelf::Desk::Redate::RULES)
+    end
+  end
+
+  it "brings back what an older version wrote" do
+    old = document.except("digest").merge("version" => 1)
+    old["tables"].each_value { |rows| rows.each { |row| %w[age_unknown known_on look_first strict_until allergens].each { |name| row.delete(name) } } }
+    old["tables"]["acts"].each { |row| row.delete("role") }
+    empty { |db| expect(db[:acts].where(id: 0).empty? && described_class.call(db, JSON.generate(old))).to eq(ines.household_id) }
+  end
+
+  {
+    "one changed letter" => [->(file) { file["household"]["name"] = "Other" }, /digest does not fit/, false],
+    "a password of its own" => [->(file) { file["accounts"].first["password_hash"] = "$argon2id$v=19$x" }, %r{/accounts/0}],
+    "no members" => [->(file) { file["memberships"] = [] }, %r{/memberships}],
+    "no keeper" => [->(file) { file["memberships"].each { |row| row["role"] = "helper" } }, %r{/memberships}],
+    "a table left out" => [->(file) { file["tables"].delete("lots") }, %r{/tables}],
+    "numbers at the edge" => [->(file) { file["household"]["revision"] = 9_223_372_036_854_775_807 }, %r{/household/revision}],
+    "a time zone that is a path" => [->(file) { file["household"]["time_zone"] = "../../etc/passwd" }, /no time zone/],
+    "a reference to nothing" => [->(file) { file["tables"]["movements"].first["lot_id"] = 999_999 }, /refers to a row that is not there/],
+    "a row twice" => [->(file) { file["tables"]["lots"] << file["tables"]["lots"].first }, /stands in it twice/],
+    "stock below zero" => [->(file) { file["tables"]["movements"].first["quantity"] = "-5" }, /cannot be: lots_never_below_zero/],
+    "stock with a value but no amount behind it" => [->(file) { file["tables"]["lots"].first["on_hand"] = "99" }, %r{/tables/lots/0}],
+    "places inside themselves" => [->(file) { file["tables"]["places"].first(2).each_cons(2) { |a, b| a["parent_id"] = b["id"]; b["parent_id"] = a["id"] } }, /stands inside itself/],
+    "stacks in a place that was taken away" => [->(file) { file["tables"]["places"].each { |row| row["archived_at"] = "2026-11-01T00:00:00.000000Z" } }, /was taken away/],
+    "a story nobody can read" => [->(file) { file["tables"]["lots"].first["history"] = [{ "kind" => "moved", "on" => "not a day", "place_id" => 1 }] }, /cannot be read/]
+  }.each do |what, (change, words, again)|
+    it "refuses #{what}, and leaves nothing behind" do
+      file = document
+      change.call(file)
+      empty(stays_empty, keep: true) do |db|
+        expect { described_class.call(db, again == false ? JSON.generate(file) : signed(file)) }.to raise_error(unfit, words)
+        expect([db[:households].count, db[:accounts].count, db[:lots].count]).to eq([0, 0, 0])
+      end
+    end
+  end
+end
