@@ -29,6 +29,7 @@ module NutShelf
         resources = RESOURCES.transform_values { |klass| klass.then { |base| Class.new(base) { set :office, office } } }
         resources["/api"].set(:demo_account, options[:demo_account])
         resources["/api/labels"].set(:address, options.fetch(:address, ""))
+        resources["/api"].set(:public_address, options[:address])
         stack(office, secret, resources, options)
       end
 

@@ -2,6 +2,7 @@
 
 require "bigdecimal"
 require_relative "day"
+require_relative "../core/dating/breaking"
 require_relative "../core/planning/holding"
 require_relative "../core/quantity/money"
 
@@ -10,7 +11,9 @@ module NutShelf
     # Turns what a label line (or an import row) says into a stack.
     class NewStack
       MAX = 1_000_000_000
-      DAYS = %i[printed_on made_on opened_on frozen_on occurred_on].freeze
+      # What a household made keeps as leftovers do, unless it has a row of its own: never as the shop's food.
+      HOME = %w[leftover home_made home_canned home_dried].freeze
+      DAYS = %i[printed_on made_on opened_on frozen_on thawed_on occurred_on].freeze
 
       # @param room [Room]
       # @param input [Hash] see PutAway
@@ -61,8 +64,8 @@ module NutShelf
 
       def situation
         return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
-        return "thawed" if @input[:state] == "thawed"
-        return "left_over" if food.aisle == "Home leftovers" || @input[:state] == "leftover" || food.key.start_with?("class-")
+        return "thawed" if @input[:state] == "thawed" || @input[:thawed_on]
+        return "left_over" if food.aisle == "Home leftovers" || HOME.include?(@input[:state]) || food.key.start_with?("class-")
         return "opened" if @input[:state] == "opened" && !@input[:opened_on]
         return "ripening" if @input[:state] == "unripe"
         return "bought_frozen" if food.aisle == "Frozen" || (@input[:state] == "frozen" && !@input[:frozen_on])
@@ -97,7 +100,7 @@ module NutShelf
         @room.place_in_use(@input[:place_id])
         food
         DAYS.each { |field| day(field) }
-        later_than_today(:opened_on, :frozen_on, :made_on, :occurred_on)
+        later_than_today(:opened_on, :frozen_on, :thawed_on, :made_on, :occurred_on)
       end
 
       def later_than_today(*fields)
@@ -112,14 +115,20 @@ module NutShelf
       def acquired_on = @acquired && bought? ? occurred_on : nil
 
       # Leftovers, and what was thawed, without a day count from the day they were noted.
-      def made_on = day(:made_on) || (%w[left_over thawed].include?(situation) ? occurred_on : nil)
+      def made_on = day(:thawed_on) || day(:made_on) || (%w[left_over thawed].include?(situation) ? occurred_on : nil)
 
       def bought? = %w[bought_sealed bought_frozen opened ripening].include?(situation)
 
       def open? = @input[:state] == "opened" || !day(:opened_on).nil?
 
       def history
-        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] } + cooked_from
+        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] } + cut + cooked_from
+      end
+
+      # Half an onion is a cut one.
+      def cut
+        half = quantity < 1 && Core::Breaking.kind(food, dimension: dimension, pack: pack_amount) == :cut
+        half ? [{ "kind" => "cut", "on" => occurred_on.iso8601 }] : []
       end
 
       # A dish remembers what was cooked before it went in, and what a recall would look for.

@@ -31,6 +31,16 @@ module NutShelf
                     .order(Sequel.case({ Sequel.ilike(:name, "#{db.dataset.escape_like(text)}%") => 0 }, 1), Sequel.desc(near), :name).limit(limit).all
       end
 
+      # What is put away most often, the latest first where that is level.
+      # SELECT foods.*, count(*) FROM foods JOIN lots JOIN movements ON reason IN ('bought', 'made', 'brought_in') GROUP BY foods.id ORDER BY count(*) DESC LIMIT 24
+      def usual(limit: 24)
+        came = db[:movements].join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
+                             .where(Sequel[:movements][:household_id] => household_id, reason: %w[bought brought_in]).group(Sequel[:lots][:food_id])
+                             .select(Sequel[:lots][:food_id], Sequel.function(:count).*.as(:times), Sequel.function(:max, Sequel[:movements][:id]).as(:latest))
+        rows(:foods).join(came.as(:came), food_id: Sequel[:foods][:id]).where(Sequel[:foods][:archived_at] => nil).exclude(aisle: "Home leftovers")
+                    .select_all(:foods).order(Sequel.desc(:times), Sequel.desc(:latest)).limit(limit).all
+      end
+
       # @return [Integer] id
       def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
 

@@ -13,6 +13,8 @@ module NutShelf
 
       helpers do
         def found(room)
+          return room.house.foods.usual if params[:usual] == "yes"
+
           text = params[:q].to_s.strip
           refuse("invalid", "The search words cannot be used.", "Use up to 200 letters.") if text.length > 200 || text.include?("\u0000")
           text.empty? ? room.house.foods.all : room.house.foods.search(text)

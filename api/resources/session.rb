@@ -9,6 +9,7 @@ module NutShelf
     # Who is signed in, and into which household; the first visit to an empty instance; the demo's own door.
     class Session < Base
       set :demo_account, nil
+      set :public_address, nil
       set :open_door, true
 
       get("/session") { json session_view(env["nut_shelf.account_id"]) }
@@ -64,7 +65,7 @@ module NutShelf
         def session_view(account_id)
           member, account, all = account_id && office.database.outside { |db| belonging(db, account_id) }
           base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
-                   today: office.clock.today.iso8601, account: account && account[:name], person: nil, household: nil, households: all.to_a }
+                   today: office.clock.today.iso8601, account: account&.slice(:id, :name), address: settings.public_address, person: nil, household: nil, households: all.to_a }
           member ? base.merge(signed(member, account)) : base
         end
 

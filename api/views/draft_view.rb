@@ -32,7 +32,7 @@ module NutShelf
         place = @words.place(draft.place)
         { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
           food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
-          frozen_on: draft.frozen_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
+          frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
           questions: draft.questions.map { |question| question(question) }, unread: draft.unread, spans: draft.spans, effect: effect(draft, food, place) }
       end
 
@@ -45,7 +45,7 @@ module NutShelf
         known = scan[:food]
         trouble = known ? [] : [{ field: "code", text: scan[:words], answers: [] }]
         { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
-          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
+          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
       end
 
       def scanned_amount(draft)
@@ -91,7 +91,7 @@ module NutShelf
       def input(draft, food, place)
         kind = draft.date_kind
         { food_id: food[:id], place_id: place[:id], count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.amount && draft.unit,
-          noun: draft.amount ? nil : draft.unit, state: draft.state, opened_on: draft.opened_on, frozen_on: draft.frozen_on,
+          noun: draft.amount ? nil : draft.unit, state: draft.state, opened_on: draft.opened_on, frozen_on: draft.frozen_on, thawed_on: draft.thawed_on,
           printed_on: %w[best_before use_by].include?(kind) ? draft.date : nil, printed_kind: %w[best_before use_by].include?(kind) && draft.date ? kind : nil,
           made_on: %w[made packed].include?(kind) ? draft.date : nil }
       end

@@ -84,7 +84,8 @@ module NutShelf
 
         def hints
           @hints ||= [*@words.values.flatten.filter_map { |stem| HINT_WORDS[stem] }, *(@line.hints.include?(:tin) ? ["canned"] : []),
-                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made].include?(@line.found[:state]) ? [@line.found[:state]] : [])]
+                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made].include?(@line.found[:state]) ? [@line.found[:state]] : []),
+                      *(%w[home_canned home_dried].include?(@line.found[:state]) ? ["home_made"] : [])]
         end
 
         def left_over? = @line.found[:state] == "leftover" || @line.found[:date_kind] == "made" || @line.hints.include?(:portion)

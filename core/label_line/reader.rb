@@ -8,6 +8,7 @@ require_relative "amount_field"
 require_relative "place_field"
 require_relative "state_field"
 require_relative "food_field"
+require_relative "home_made"
 require_relative "../reference/food"
 
 module NutShelf
@@ -51,6 +52,16 @@ module NutShelf
           prices.read_bare
           dates.ask_for_missing
           FoodField.new(line, @lexicon).read
+          line.found[:state] ||= "thawed" if line.found[:thawed_on]
+          ask_home_made(line)
+        end
+
+        def ask_home_made(line)
+          state = line.found[:state]
+          food = @lexicon.foods[line.found[:food]]
+          return unless HomeMade.ask?(state, food) && line.questions.none? { |question| question.field == :food }
+
+          line.ask(:food, HomeMade.question(state, food), HomeMade.answers(state, @lexicon.foods))
         end
 
         def draft(line, today)

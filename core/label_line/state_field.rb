@@ -3,11 +3,13 @@
 module NutShelf
   module Core
     module LabelLine
-      # State words: opened, frozen, leftover, home-made, unripe.
+      # State words: opened, frozen, leftover, home-made, bottled or dried at home, unripe, thawed.
       class StateField
         RUNS = { %w[left over] => "leftover", %w[left overs] => "leftover", %w[leftover] => "leftover", %w[leftovers] => "leftover",
                  %w[home - made] => "home_made", %w[home made] => "home_made", %w[homemade] => "home_made", %w[opened] => "opened", %w[open] => "opened",
-                 %w[left - over] => "leftover", %w[unripe] => "unripe" }.freeze
+                 %w[left - over] => "leftover", %w[unripe] => "unripe", %w[thawed] => "thawed", %w[defrosted] => "thawed",
+                 **%w[canned bottled].flat_map { |how| [["home", how], ["home", "-", how], [how, "at", "home"]] }.to_h { |run| [run, "home_canned"] },
+                 ["home", "dried"] => "home_dried", ["home", "-", "dried"] => "home_dried", ["dried", "at", "home"] => "home_dried" }.freeze
 
         def initialize(line)
           @line = line
@@ -15,7 +17,7 @@ module NutShelf
 
         def read
           @line.tokens.each_index do |index|
-            words, state = RUNS.find { |run, _| run.each_with_index.all? { |word, offset| @line.text(index + offset) == word } }
+            words, state = RUNS.select { |run, _| run.each_with_index.all? { |word, offset| @line.text(index + offset) == word } }.max_by { |run, _| run.size }
             next unless words
 
             @line.found[:state] ||= state

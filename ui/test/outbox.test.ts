@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from "vitest";
-import { drop, letter, store, waiting } from "../src/api/outbox";
+import { belongsTo, drop, letter, store, waiting } from "../src/api/outbox";
 
 // A browser's storage and events, as little of them as the outbox uses.
 beforeEach(() => {
@@ -32,7 +32,19 @@ describe("the outbox", () => {
   });
 
   it("takes a broken store for an empty one", () => {
-    localStorage.setItem("nut-shelf.outbox", "{");
+    belongsTo(1, 2);
+    localStorage.setItem("nut-shelf.outbox.1.2", "{");
     expect(waiting()).toEqual([]);
+  });
+
+  it("keeps what one person wrote in one household apart from all others", () => {
+    belongsTo(1, 7);
+    store(letter("/api/stacks", {}, "honey"));
+    belongsTo(2, 7);
+    expect(waiting()).toEqual([]);
+    belongsTo(1, 8);
+    expect(waiting()).toEqual([]);
+    belongsTo(1, 7);
+    expect(waiting().map((entry) => entry.words)).toEqual(["honey"]);
   });
 });

@@ -13,17 +13,27 @@ export interface Letter {
 }
 
 const SHELF = "nut-shelf.outbox";
+let owner = "nobody";
+
+/** Letters belong to one person in one household: nobody else's hand sends them. */
+export function belongsTo(account: number, household: number): void {
+  owner = `${account}.${household}`;
+}
+
+function shelf(): string {
+  return `${SHELF}.${owner}`;
+}
 
 export function waiting(): Letter[] {
   try {
-    return JSON.parse(localStorage.getItem(SHELF) ?? "[]") as Letter[];
+    return JSON.parse(localStorage.getItem(shelf()) ?? "[]") as Letter[];
   } catch {
     return [];
   }
 }
 
 function keep(letters: Letter[]): void {
-  localStorage.setItem(SHELF, JSON.stringify(letters));
+  localStorage.setItem(shelf(), JSON.stringify(letters));
   window.dispatchEvent(new Event("outbox"));
 }
 

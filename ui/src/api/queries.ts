@@ -43,10 +43,11 @@ export const todayQuery = queryOptions({ queryKey: [house, "today"], queryFn: ()
 export const actsQuery = queryOptions({ queryKey: [house, "acts"], queryFn: async () => (await get<{ acts: ActRow[] }>("/api/acts")).acts });
 export const mealsQuery = queryOptions({ queryKey: [house, "meals"], queryFn: () => get<{ meals: Meal[]; ties: Tie[] }>("/api/meals") });
 export const mealQuery = (id: number) => queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });
-export const dishesQuery = (on: string) => queryOptions({ queryKey: [house, "dishes", on], queryFn: () => get<{ on: string; servings: string; dishes: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`) });
+export const dishesQuery = (on: string) => queryOptions({ queryKey: [house, "dishes", on], queryFn: () => get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`) });
 export const missingQuery = (days: number) => queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });
 export const foodsQuery = (text: string) =>
   queryOptions({ queryKey: [house, "foods", text], queryFn: async () => (await get<{ foods: Food[] }>(`/api/foods?q=${encodeURIComponent(text)}`)).foods });
+export const usualFoodsQuery = queryOptions({ queryKey: [house, "foods", "", "usual"], queryFn: async () => (await get<{ foods: Food[] }>("/api/foods?usual=yes")).foods });
 export const countsQuery = queryOptions({ queryKey: [house, "count"], queryFn: () => get<Counts>("/api/counts") });
 export const countQuery = (id: number) => queryOptions({ queryKey: [house, "count", id], queryFn: () => get<Count>(`/api/counts/${id}`) });
 export const differencesQuery = (id: number) =>

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation, useParams } from "react-router";
+import { belongsTo } from "../api/outbox";
 import { sessionQuery } from "../api/queries";
 import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";
@@ -11,6 +12,7 @@ import { SessionContext } from "./session";
 
 const FirstStart = lazy(() => import("../views/door/FirstStart").then((module) => ({ default: module.FirstStart })));
 const SignIn = lazy(() => import("../views/door/SignIn").then((module) => ({ default: module.SignIn })));
+const NoHousehold = lazy(() => import("../views/door/NoHousehold").then((module) => ({ default: module.NoHousehold })));
 const ShelfView = lazy(() => import("../views/shelf/ShelfView"));
 const MealsView = lazy(() => import("../views/meals/MealsView"));
 const CookPage = lazy(() => import("../views/meals/CookPage"));
@@ -38,9 +40,11 @@ export function App() {
       {(session) => {
         if (joining) return <Suspense fallback={null}><Join /></Suspense>;
         if (session.first_start && !session.demo) return <Suspense fallback={null}><FirstStart /></Suspense>;
+        if (!session.signed_in && session.account) return <Suspense fallback={null}><NoHousehold name={session.account.name} /></Suspense>;
         if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
+        belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
         return (
-          <SessionContext value={session}>
+          <SessionContext value={session} key={session.household?.id}>
             <ActsProvider>
               <Frame>
                 <Suspense fallback={<Waiting what="Fetching" />}>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { keysOff, setKeysOff } from "./keys";
 import { useSession } from "./session";
+import { useChooseHousehold } from "./useChooseHousehold";
 import { useSignOut } from "./useSignOut";
 import { MORE } from "./tabs";
 import { applyTheme, theme, type Theme } from "./theme";
@@ -14,6 +15,7 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
   const session = useSession();
   const go = useNavigate();
   const signOut = useSignOut();
+  const choose = useChooseHousehold();
   const [now, setNow] = useState({ theme: theme(), keys: !keysOff() });
   return (
     <DropdownMenu.Root>
@@ -21,6 +23,7 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={4} className="z-50 max-h-[86dvh] overflow-y-auto bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
           <DropdownMenu.Label className="px-3 py-1 text-soft text-[13px]">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
+          {session.households.length > 1 && session.households.filter((one) => one.id !== session.household?.id).map((one) => <DropdownMenu.Item key={one.id} className={item} onSelect={() => void choose(one.id)}>Go over to {one.name}</DropdownMenu.Item>)}
           {MORE.map(([path, name]) => <DropdownMenu.Item key={path} className={item} onSelect={() => void go(path)}>{name}</DropdownMenu.Item>)}
           <DropdownMenu.Item className={item} onSelect={onPlace}>New place</DropdownMenu.Item>
           <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>Bring in a list (CSV)</DropdownMenu.Item>

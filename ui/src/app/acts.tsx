@@ -56,7 +56,7 @@ async function deliver(entry: outbox.Letter): Promise<Done> {
   const body = putAwayFrom(draft, {});
   if (!body) {
     outbox.drop(entry.key);
-    window.dispatchEvent(new CustomEvent("line-back", { detail: entry.line }));
+    window.dispatchEvent(new CustomEvent("line-back", { detail: { text: entry.line } }));
     throw new Problem({ type: "about:blank", status: 422, code: "invalid", title: `“${entry.line}” needs an answer before it can be put away.`, remedy: "It is back in the label line.", errors: [] });
   }
   outbox.store({ key: entry.key, path: "/api/stacks", body, words: entry.words });
@@ -125,7 +125,8 @@ interface Failing {
 async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refresh }: Failing): Promise<null> {
   if (!(error instanceof Problem)) throw error;
   const code = error.document.code;
-  if (error.away || error.document.status >= 500) {
+  // Only while nobody answers does a letter wait. What is answered, even by a fault of ours, would hold up all others.
+  if (error.away) {
     setAway(true);
     return null;
   }
@@ -135,6 +136,8 @@ async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refr
     if (code === "csrf") return null;
   }
   outbox.drop(entry.key);
+  // What was typed comes back to the hand.
+  if (entry.line !== undefined) window.dispatchEvent(new CustomEvent("line-back", { detail: { text: entry.line } }));
   say({ text: error.message, problem: error });
   return null;
 }

@@ -30,8 +30,8 @@ export function shortDay(day: string): string {
   return NEAR.format(utc(day)).replace(",", "");
 }
 
-export function plural(count: number, noun: string): string {
-  return `${count} ${noun}${count === 1 ? "" : "s"}`;
+export function plural(count: number, noun: string, many = `${noun}s`): string {
+  return `${count} ${count === 1 ? noun : many}`;
 }
 
 /** The day tab: "5 d", "6 wk", "14 mo", "2.7 y", "look", a cross. */

@@ -35,7 +35,10 @@ function useLine() {
   };
   useEffect(() => {
     const back = (event: Event) => {
-      type((event as CustomEvent<string>).detail);
+      const { text: words, food_id } = (event as CustomEvent<{ text: string; food_id?: number }>).detail;
+      type(words);
+      // A food that is known already is passed on, not read again from words.
+      if (food_id) setCorrections({ food_id, bare: true, answered: ["food"] });
       field()?.focus();
     };
     window.addEventListener("line-back", back);

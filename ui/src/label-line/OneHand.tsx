@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { foodsQuery, shelfQuery } from "../api/queries";
+import { foodsQuery, usualFoodsQuery } from "../api/queries";
 import type { Food, Place, PutAway } from "../api/types";
 import { useActs } from "../app/acts";
 import { useSession } from "../app/session";
@@ -29,13 +29,11 @@ interface Hand {
 
 const EMPTY: Hand = { food: null, count: 1, pack: "", date: "", find: "" };
 
-/** Foods that are there already, the ones that turn first ahead: the likeliest to be bought again. */
+/** What one usually puts away, the most often first; what is typed finds any food. */
 function useLikely(find: string): Food[] {
-  const shelf = useQuery(shelfQuery).data?.stacks ?? [];
-  const found = useQuery(foodsQuery(find)).data ?? [];
-  if (find.trim() !== "") return found.slice(0, 12);
-  const ids = [...new Set(shelf.map((stack) => stack.food_id))];
-  return ids.map((id) => found.find((food) => food.id === id)).filter((food) => food !== undefined).slice(0, 12);
+  const usual = useQuery(usualFoodsQuery).data ?? [];
+  const found = useQuery({ ...foodsQuery(find), enabled: find.trim() !== "" }).data ?? [];
+  return (find.trim() === "" ? usual : found).slice(0, 12);
 }
 
 function body(hand: Hand, place: number): PutAway {

@@ -9,12 +9,14 @@ export interface Corrections {
   opened_on?: string;
   count?: string;
   price_minor?: number;
+  /** The words are no name of their own: they were made from the food's. */
+  bare?: boolean;
   /** Fields whose question was answered. */
   answered?: string[];
 }
 
 const PRINTED = ["best_before", "use_by"];
-const STATES = ["opened", "frozen", "leftover", "home_made", "unripe"] as const;
+const STATES = ["opened", "frozen", "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"] as const;
 
 /** Questions that still stand. A place that stays until changed answers the question for one. */
 export function open(draft: Draft, corrections: Corrections): Draft["questions"] {
@@ -41,7 +43,7 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
   return clean({
     food_id: food, place_id: place, count: corrections.count ?? draft.count, amount: draft.amount ?? undefined, unit: draft.amount ? (draft.unit as PutAway["unit"]) : undefined,
     noun: draft.amount ? undefined : (draft.unit ?? undefined), label: label(draft, corrections), ...dates(date, kind),
-    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: draft.frozen_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
+    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: draft.frozen_on ?? undefined, thawed_on: draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
   });
 }
 
@@ -53,6 +55,7 @@ function dates(date: string | undefined, kind: string | undefined): Partial<PutA
 /** The words are kept as the name only where they say more than the food's own name. */
 function label(draft: Draft, corrections: Corrections): string | undefined {
   const words = draft.label?.trim();
+  if (corrections.bare) return undefined;
   if (!words || (corrections.food_id && corrections.food_id !== draft.food?.id)) return words;
   const own = draft.food?.name.toLowerCase() ?? "";
   const more = words.toLowerCase().split(/\s+/).filter((word) => !own.includes(word.replace(/(e?s)$/, "")));

@@ -1,4 +1,4 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
 import { newKey, post, Problem } from "../../api/client";
@@ -14,15 +14,20 @@ export default function Join() {
   const go = useNavigate();
   const [found, setFound] = useState<Invitation | null>(null);
   const [trouble, setTrouble] = useState("");
+  const me = useQuery(sessionQuery).data?.account;
   useEffect(() => {
     post<Invitation>("/api/join/look", { token }).then(setFound, (error: unknown) => setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again."));
   }, [token]);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    const more = found?.email ? {} : { name: String(form.get("name")).trim(), email: String(form.get("email")).trim() };
+    await come({ password: form.get("password"), ...newcomer(form) });
+  };
+  const newcomer = (form: FormData) => (found?.email ? {} : { name: String(form.get("name")).trim(), email: String(form.get("email")).trim() });
+  const come = async (more: Record<string, unknown>) => {
     try {
-      await post("/api/join", { token, password: form.get("password"), ...more }, newKey());
+      await post("/api/join", { token, ...more }, newKey());
+      client.removeQueries({ queryKey: ["house"] });
       await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
       void go("/", { replace: true });
     } catch (error) {
@@ -31,6 +36,13 @@ export default function Join() {
   };
   return (
     <Door title={found ? `Come in to ${found.household}` : "A link to come in"} note="Such a link works once.">
+      {found && !found.email && me && (
+        <div className="grid gap-2 mb-4">
+          <p>You are signed in as {me.name}. An account may belong to several households.</p>
+          <Button look="main" onClick={() => void come({})}>Come in as {me.name}</Button>
+          <p className="text-soft">Or make another account:</p>
+        </div>
+      )}
       {found && (
         <form className="grid gap-3" onSubmit={(event) => void submit(event)}>
           <p>{found.email ? `Choose a new password for ${found.email}.` : `You are invited as ${found.role}.`}</p>

@@ -4,6 +4,12 @@ import { post, Problem } from "../../api/client";
 import { Button } from "../../kit/kit";
 import { Door, Labelled } from "./Door";
 
+function refusal(status: number): string {
+  if (status === 503) return "The house is not answering. Try again in a moment.";
+  if (status === 429) return "Too many wrong tries: the door stays shut for ten minutes. Whoever runs the house can open it sooner.";
+  return "That name and password do not open this door. Check both and try again; after eight wrong tries it stays shut for ten minutes.";
+}
+
 export function SignIn({ demo }: { demo: boolean }) {
   const client = useQueryClient();
   const [error, setError] = useState("");
@@ -14,8 +20,7 @@ export function SignIn({ demo }: { demo: boolean }) {
     try {
       await post(path, body);
     } catch (refused) {
-      const closed = refused instanceof Problem && refused.document.status !== 503;
-      setError(closed ? "That name and password do not open this door. Check both and try again; after eight wrong tries the door stays shut for a while." : "The house is not answering. Try again in a moment.");
+      setError(refusal(refused instanceof Problem ? refused.document.status : 503));
     }
     await client.invalidateQueries();
     setBusy(false);

@@ -24,8 +24,9 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
       <p className="mb-1"><Link className="text-rim underline" to="/meals">Meals</Link></p>
       <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
         <h1>{meal.name}</h1>
-        <span className="text-soft">{meal.meal}, {dayWords(meal.on, today)}; {meal.servings} portions, {meal.minutes} min, {detail.gear.join(", ")}</span>
+        <span className="text-soft">{meal.meal}, {dayWords(meal.on, today)}; {meal.servings} portions, {meal.minutes} min, {detail.gear.join(", ")}{detail.allergens.length > 0 ? `; holds ${detail.allergens.join(", ")}` : ""}</span>
       </div>
+      {detail.not_for.map((one) => <p key={one.person + one.because} role="alert" className="mb-3 border-l-4 border-beet pl-3 text-beet font-semibold">Not for {one.person}: {one.because}</p>)}
       {meal.status === "cooked" ? <Board title="Cooked"><p className="mt-2">This meal was cooked; what it used is off the shelf. <Link className="text-rim underline" to="/shelf">To the shelf</Link>. It can be undone under “Lately”.</p></Board> : (
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] items-start">
           <Picking detail={detail} places={places} />
@@ -38,25 +39,27 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
   );
 }
 
-const START = (detail: MealDetail) => Object.fromEntries(detail.lines.flatMap((line) => line.picks.map((pick) => [pick.lot_id, pick.amount])));
+/** One stack may serve two lines: each line's take is its own. */
+const spot = (line: number, lot: number) => `${line}.${lot}`;
+const START = (detail: MealDetail) => Object.fromEntries(detail.lines.flatMap((line, index) => line.picks.map((pick) => [spot(index, pick.lot_id), pick.amount])));
 
 function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { act } = useActs();
   const go = useNavigate();
-  const [used, setUsed] = useState<Record<number, string>>(() => START(detail));
+  const [used, setUsed] = useState<Record<string, string>>(() => START(detail));
   const [portions, setPortions] = useState("");
   const fridge = places.find((place) => place.kind === "fridge") ?? places[0];
   const [keepIn, setKeepIn] = useState(fridge?.id ?? 0);
   const wrong = Object.values(used).some((amount) => !/^\d{1,9}([.,]\d{1,6})?$/.test(amount.trim() === "" ? "0" : amount.trim()));
   const cook = async () => {
-    const amounts = Object.entries(used).map(([lot, amount]) => ({ lot_id: Number(lot), amount: amount.trim() === "" ? "0" : amount.trim().replace(",", ".") }));
+    const amounts = Object.entries(used).map(([key, amount]) => ({ lot_id: Number(key.split(".")[1]), amount: amount.trim() === "" ? "0" : amount.trim().replace(",", ".") }));
     const left = portions.trim() === "" || Number(portions) === 0 ? {} : { leftovers: { portions: portions.trim(), place_id: keepIn } };
     const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...left }, detail.meal.name);
     if (done) void go("/meals");
   };
   return (
     <Board title="What to take" note="Front of the shelf first. Correct what was really used.">
-      <ul className="mt-2">{detail.lines.map((line, index) => <Line key={`${line.food}${index}`} line={line} used={used} onUsed={(lot, amount) => setUsed((now) => ({ ...now, [lot]: amount }))} />)}</ul>
+      <ul className="mt-2">{detail.lines.map((line, index) => <Line key={`${line.food}${index}`} line={line} used={(lot) => used[spot(index, lot)] ?? ""} onUsed={(lot, amount) => setUsed((now) => ({ ...now, [spot(index, lot)]: amount }))} />)}</ul>
       {detail.leftover_days > 0 && (
         <fieldset className="flex flex-wrap items-end gap-3 mt-3">
           <label className="grid gap-1"><span className="font-semibold">Portions left over</span><input className="field !w-[110px]" inputMode="numeric" pattern="[0-9]*" value={portions} placeholder="0" onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))} /></label>
@@ -69,14 +72,14 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   );
 }
 
-function Line({ line, used, onUsed }: { line: MealDetail["lines"][number]; used: Record<number, string>; onUsed: (lot: number, amount: string) => void }) {
+function Line({ line, used, onUsed }: { line: MealDetail["lines"][number]; used: (lot: number) => string; onUsed: (lot: number, amount: string) => void }) {
   return (
     <li className="border-t border-zinc2 py-2">
       <div><b>{line.wanted} {line.food}</b> <span className="text-soft">{[line.note, line.optional ? "if you like" : "", line.substitute ? `instead of ${line.substitute}` : "", line.free ? "is there" : "", line.unknown ? "how much that weighs is not known: take what you need" : ""].filter(Boolean).join(", ")}</span></div>
       {line.picks.map((pick) => (
         <label key={pick.lot_id} className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-[14px]">
           <span>from {pick.place}: {pick.name}{pick.days_left !== null ? ` (${pick.days_left < 0 ? "past" : `${pick.days_left} d`})` : ""}{pick.opens ? ", opens a pack" : ""}{pick.look ? ", look at it first" : ""}{pick.guessed ? ", size guessed" : ""}</span>
-          <input className="field text-right" inputMode="decimal" aria-label={`Used of ${pick.name} from ${pick.place}, in ${pick.unit}`} value={used[pick.lot_id] ?? ""} onChange={(event) => onUsed(pick.lot_id, event.target.value)} />
+          <input className="field text-right" inputMode="decimal" aria-label={`Used of ${pick.name} from ${pick.place}, in ${pick.unit}`} value={used(pick.lot_id)} onChange={(event) => onUsed(pick.lot_id, event.target.value)} />
           <span className="text-soft">{pick.unit}</span>
         </label>
       ))}

@@ -30,10 +30,13 @@ export function DishCard({ dish, day }: { dish: Dish; day: string }) {
       <Cover percent={dish.covered_percent} />
       <p>{dish.covered_percent === 100 ? "all on the shelf" : `${dish.covered_percent} % on the shelf`}{dish.rescued_minor > 0 && <b className="text-pea"> · rescues {money(dish.rescued_minor)}</b>}</p>
       <Uses dish={dish} />
+      {dish.stand_ins.length > 0 && <p className="text-soft">{dish.stand_ins.map((one) => `${one.food.split(",")[0]} for ${one.for.split(",")[0]}`).join("; ")}</p>}
+      {dish.allergens.length > 0 && <p className="text-soft text-[13px]">holds {dish.allergens.join(", ")}</p>}
+      {dish.not_for.map((one) => <p key={one.person + one.because} className="text-beet font-semibold">Not for {one.person}: {one.because}</p>)}
       {dish.missing.length > 0 && <p className="text-soft">missing: {dish.missing.map((line) => `${line.amount} ${line.food.split(",")[0]}`).join("; ")} ({money(dish.buy_minor)}{dish.missing.some((line) => line.estimated) ? ", estimated" : ""})</p>}
       {why && <Rank dish={dish} />}
       <div className="mt-auto pt-2 flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)} aria-label={`Put on ${shortDay(day)}: ${dish.name}`}>Put on {shortDay(day)}</Button>
+        {dish.not_for.length === 0 && <Button look="main" onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)} aria-label={`Put on ${shortDay(day)}: ${dish.name}`}>Put on {shortDay(day)}</Button>}
         <Button look="plain" aria-expanded={why} onClick={() => setWhy(!why)}>Why here?</Button>
       </div>
     </li>

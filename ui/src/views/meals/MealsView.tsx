@@ -7,7 +7,7 @@ import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { addDays, shortDay } from "../../kit/words";
+import { addDays, plural, shortDay } from "../../kit/words";
 import { Cover } from "./Cover";
 import { DishCard } from "./DishCard";
 
@@ -30,7 +30,12 @@ export default function MealsView() {
         <Button aria-pressed={meal === ""} look={meal === "" ? "main" : "quiet"} onClick={() => setMeal("")}>any meal</Button>
         {MEALS.map((name) => <Button key={name} aria-pressed={meal === name} look={meal === name ? "main" : "quiet"} onClick={() => setMeal(name)}>{name}</Button>)}
       </div>
-      <Loaded query={dishes} what="Holding every dish against the shelf">{(data) => <Ranked key={day + meal} dishes={data.dishes.filter((dish) => meal === "" || dish.meal === meal)} day={day} />}</Loaded>
+      <Loaded query={dishes} what="Holding every dish against the shelf">{(data) => (
+        <>
+          <Ranked key={day + meal} dishes={data.dishes.filter((dish) => meal === "" || dish.meal === meal)} day={day} />
+          <Shut dishes={data.shut.filter((dish) => meal === "" || dish.meal === meal)} day={day} />
+        </>
+      )}</Loaded>
     </>
   );
 }
@@ -42,6 +47,18 @@ function Ranked({ dishes, day }: { dishes: Dish[]; day: string }) {
       <ul className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(270px,1fr))]">{dishes.slice(0, shown).map((dish) => <DishCard key={dish.recipe_id} dish={dish} day={day} />)}</ul>
       {dishes.length > shown && <Button className="mt-3" onClick={() => setShown(shown + 24)}>Show more of {dishes.length} dishes</Button>}
     </>
+  );
+}
+
+/** What somebody who eats along may not have stays in sight, with the reason, and out of reach. */
+function Shut({ dishes, day }: { dishes: Dish[]; day: string }) {
+  const who = [...new Set(dishes.flatMap((dish) => dish.not_for.map((one) => one.person)))];
+  if (dishes.length === 0) return null;
+  return (
+    <details className="mt-5">
+      <summary className="cursor-pointer font-semibold min-h-[44px] flex items-center gap-2">Not for {who.join(" and ")}: {plural(dishes.length, "dish", "dishes")}</summary>
+      <ul className="grid gap-3 mt-2 grid-cols-[repeat(auto-fill,minmax(270px,1fr))]">{dishes.map((dish) => <DishCard key={dish.recipe_id} dish={dish} day={day} />)}</ul>
+    </details>
   );
 }
 

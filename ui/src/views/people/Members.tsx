@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from "react";
 import type { DoorDone, PeoplePage } from "../../api/types";
 import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 
 /** Who may sign in, and invitations by one-time link. */
@@ -32,12 +33,13 @@ export function Members({ page }: { page: PeoplePage }) {
 
 function Invite() {
   const { act } = useActs();
+  const { address } = useSession();
   const [link, setLink] = useState("");
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const done = await act<DoorDone>("/api/members/invite", { name: String(form.get("name")).trim(), role: form.get("role") }, "invite");
-    if (done?.path) setLink(window.location.origin + done.path);
+    if (done?.path) setLink((address ?? window.location.origin) + done.path);
   };
   return (
     <>

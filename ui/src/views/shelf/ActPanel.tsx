@@ -21,6 +21,7 @@ export function ActPanel({ doing, detail, places, onDo }: Props) {
   const form = useRef<HTMLFormElement>(null);
   const read = () => (form.current ? doing.input(new FormData(form.current), detail, places) : null);
   const [input, setInput] = useState<Input | null>(null);
+  const [danger, setDanger] = useState(false);
   useEffect(() => {
     const first = AT_ONCE.includes(doing.key) ? null : form.current?.querySelector<HTMLElement>("select, input:not([type=checkbox])");
     (first ?? form.current?.querySelector<HTMLElement>("[data-confirm]"))?.focus();
@@ -38,8 +39,8 @@ export function ActPanel({ doing, detail, places, onDo }: Props) {
     <form ref={attach} className="board p-3 grid gap-2" aria-label={doing.name} onSubmit={submit} onChange={() => setInput(read())}>
       <Fields doing={doing} detail={detail} places={places} onReady={() => setInput(read())} />
       {doing.note && <p className="text-soft text-[13.5px]">{doing.note}</p>}
-      {input && <Effect id={detail.stack.id} act={doing.act} input={input} />}
-      <Button type="submit" look={doing.look} data-confirm>{doing.confirm}</Button>
+      {input && <Effect id={detail.stack.id} act={doing.act} input={input} onDanger={setDanger} />}
+      <Button type="submit" look={danger && doing.key !== "throw" ? "grave" : doing.look} data-confirm>{danger && !["throw", "look"].includes(doing.key) ? `${doing.confirm}, though it is not to eat` : doing.confirm}</Button>
     </form>
   );
 }

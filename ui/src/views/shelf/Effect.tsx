@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
 import { post, Problem } from "../../api/client";
 import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
@@ -11,11 +12,13 @@ function untilWords(stack: Foresight["stacks"][number], today: string): string {
 }
 
 /** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */
-export function Effect({ id, act, input }: { id: number; act: string; input: Record<string, unknown> }) {
+export function Effect({ id, act, input, onDanger }: { id: number; act: string; input: Record<string, unknown>; onDanger?: (danger: boolean) => void }) {
   const { today } = useSession();
   const query = useQuery({
     queryKey: ["house", "foresee", id, act, JSON.stringify(input)], queryFn: () => post<Foresight>(`/api/stacks/${id}/foresee`, { act, input }), retry: false, placeholderData: (before) => before, gcTime: 5000,
   });
+  const danger = query.data?.stacks.some((stack) => stack.state === "stop") ?? false;
+  useEffect(() => onDanger?.(danger), [danger, onDanger]);
   if (query.error instanceof Problem) return <p role="status" className="text-beet font-semibold text-[14px]">{query.error.message} {query.error.document.remedy}</p>;
   if (!query.data) return <p role="status" className="text-soft text-[14px]">Working out the date …</p>;
   return (
@@ -24,6 +27,7 @@ export function Effect({ id, act, input }: { id: number; act: string; input: Rec
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
           <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
+          {stack.state === "stop" && <span className="block text-beet">{stack.steps.at(-1)}</span>}
           {stack.warnings.map((line) => <span key={line} className="block text-beet font-semibold">{line}</span>)}
         </li>
       ))}
