@@ -37,7 +37,7 @@ module NutShelf
       # One spelling a path: no doubled, dotted, encoded or trailing slashes, and text throughout.
       def path?(path)
         decoded = URI.decode_www_form_component(path.gsub("+", "%2B"))
-        path.match?(PLAIN) && text?(decoded) && path.split("/").none? { |part| %w[. ..].include?(part) }
+        path.match?(PLAIN) && text?(decoded) && !path.split("/").intersect?(%w[. ..])
       rescue ArgumentError
         false
       end

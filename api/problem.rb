@@ -13,8 +13,10 @@ module NutShelf
     # Turns every error into a problem document (RFC 9457), in one place.
     module Problem
       DATABASE = [Sequel::DatabaseError, Sequel::PoolTimeout, PG::Error].freeze
-      STORE = { Store::Busy => "busy", Store::Full => "storage_full", Store::NotEnough => "not_enough", Store::Taken => "taken", Store::Missing => "not_found", Store::Away => "database_away" }.freeze
-      REMEDIES = { "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.", "taken" => "Choose another.", "busy" => "Wait a moment and try again.", "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
+      STORE = { Store::Busy => "busy", Store::Full => "storage_full", Store::NotEnough => "not_enough", Store::Taken => "taken",
+                Store::Missing => "not_found", Store::Away => "database_away" }.freeze
+      REMEDIES = { "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.", "taken" => "Choose another.",
+                   "busy" => "Wait a moment and try again.", "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
                    "database_away" => "What you typed is kept. It is sent as soon as the database is back." }.freeze
 
       module_function

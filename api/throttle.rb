@@ -43,7 +43,7 @@ module NutShelf
       # @param behind_proxy [Boolean] whether a proxy of ours says who asks; else only the connection does
       def set_up(behind_proxy: false)
         Rack::Attack.cache.store = Tally.new
-        address = behind_proxy ? ->(request) { request.ip } : ->(request) { request.env["REMOTE_ADDR"] }
+        address = behind_proxy ? lambda(&:ip) : ->(request) { request.env["REMOTE_ADDR"] }
         LIMITS.each do |path, (limit, period)|
           Rack::Attack.throttle(path, limit: limit, period: period) { |request| address.call(request) if request.post? && request.path == path }
         end

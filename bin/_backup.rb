@@ -13,7 +13,6 @@ def owner(name)
   NutShelf::Store::Database.prepare(db)
 end
 
-
 def write(db, file, id)
   ids = db[:households].order(:id).select_map(:id)
   household = id ? Integer(id, 10) : ids.first

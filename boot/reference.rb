@@ -36,7 +36,8 @@ module NutShelf
       end
 
       # The tables' own words, where they would send a person to a file.
-      PLAIN_WORDS = { "Once opened it belongs where rules.csv opened_where says" => "It does not keep here once opened",
+      PLAIN_WORDS = { "Keep where it was sold or where the class row says" => "Keep it where it was sold",
+                      "Once opened it belongs where rules.csv opened_where says" => "It does not keep here once opened",
                       "Freeze it as frozen_at_home, prepared and decanted" => "Not in its pack: prepare and decant it, then freeze it" }.freeze
 
       def write(csv, rows)

@@ -57,7 +57,7 @@ module NutShelf
       def wanted(food_id, holdings, back)
         own = @room.food_row(food_id)[:working_amount]
         lot = pantry_of.lot(holdings.first.stock.id)
-        rate = @usage.rate(food_id, lot[:dimension])
+        rate = @usage.of(lot)
         return [own.to_r, true, ["The household's own working amount."]] if own
 
         reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }

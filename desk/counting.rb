@@ -67,7 +67,7 @@ module NutShelf
         delta = delta(line, lot)
         return if delta.zero?
 
-        daily = @usage.rate(lot[:food_id], lot[:dimension]).daily
+        daily = @usage.of(lot).daily
         difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], daily: daily, unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
                                           stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
         Differing.new(line: line, lot: lot, difference: difference, candidates: [])

@@ -40,7 +40,7 @@ module NutShelf
 
       # @return [Core::Doubt] of one stack
       def of(lot, seen_on)
-        daily = @usage.rate(lot[:food_id], lot[:dimension]).daily
+        daily = @usage.of(lot).daily
         Core::Doubt.new(on_hand: lot[:on_hand].to_r, seen_on: seen_on || @room.today, today: @room.today, daily: daily)
       end
 

@@ -149,9 +149,10 @@ module NutShelf
         Core::Money.estimate((grams || 200r) * quantity, food.food_group, @room.household[:settings].fetch("price_per_kg", {}))
       end
 
-      # What was bought has a price; what was made or is left over has only a share of what went in.
+      # What was bought has a price; what was made or is left over has only a share of what went in. Of a pack whose size
+      # nobody knows the price says nothing about a gram or a piece.
       def note_price(entry, lot)
-        return unless bought? && @input[:price_minor]&.positive? && quantity.round(6).positive?
+        return unless bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
         @room.house.packs.add_price(food_id: lot[:food_id], pack_id: lot[:pack_id], act_id: entry.act_id, price_minor: @input[:price_minor], amount: exact(quantity),
                                     dimension: dimension.to_s, observed_on: occurred_on)

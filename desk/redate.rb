@@ -32,7 +32,7 @@ module NutShelf
         dating = judge(lot)
         strict = @room.policy.by_the_date? ? dating : judge(lot, policy: @room.policy.strict)
         { **dating.to_h.slice(*STORED), age_unknown: dating.unknown, strict_until: strict.usable_until, basis: dating.basis.to_s,
-          steps: dating.steps, flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
+                                        steps: dating.steps, flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
       end
 
       private

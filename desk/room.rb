@@ -70,6 +70,11 @@ module NutShelf
       # @return [Boolean] whether somebody who eats here goes by the date only
       def strict_eaters? = eaters.any? { |row| row[:strict] }
 
+      # How a part of a stack reads: "222 g", whether the pack is open or not.
+      def part_words(lot, amount)
+        wording(lot.to_h.merge(open: false, pack_amount: lot[:open] ? nil : lot[:pack_amount]), amount: amount)
+      end
+
       # What the reader of the amount sees: "3 x 400 g".
       def wording(lot, amount: lot[:on_hand])
         dimension = lot[:dimension].to_sym

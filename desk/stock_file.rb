@@ -32,8 +32,12 @@ module NutShelf
 
       # @return [Array<Exchange::StockRows::Row>]
       def rows
-        @rows ||= Exchange::StockRows.new(file, tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check), columns: columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }, lexicon: words.lexicon, settings: settings).rows
+        @rows ||= Exchange::StockRows.new(file, columns: chosen, lexicon: words.lexicon, settings: settings,
+                                                tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)).rows
       end
+
+      # @return [Hash{Integer=>String}] field by column number
+      def chosen = columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }
 
       def problems = rows.flat_map(&:problems)
 

@@ -16,8 +16,12 @@ module NutShelf
         @food_ids = food_ids
       end
 
+      # @param lot [Hash] a stack
+      # @return [Core::Rate] in its own units
+      def of(lot) = rate(lot[:food_id], lot[:noun] ? "pack" : lot[:dimension])
+
       # @param food_id [Integer]
-      # @param dimension [String] of the stacks meant
+      # @param dimension [String] of the stacks meant; "pack" for packs of unknown size
       # @return [Core::Rate] in base units of that dimension
       def rate(food_id, dimension) = rates.fetch([food_id, dimension]) { said(food_id) }
 

@@ -100,7 +100,7 @@ module NutShelf
 
       def size_of(name, chunk)
         case name
-        when "VP8X" then @width, @height = [12, 15].map { |at| (chunk.byteslice(at, 3) + "\0").unpack1("V") + 1 }
+        when "VP8X" then @width, @height = [12, 15].map { |at| chunk.byteslice(at, 3).unpack("CCC").each_with_index.sum { |byte, index| byte << (8 * index) } + 1 }
         when "VP8 " then @width, @height = chunk.byteslice(14, 4).to_s.unpack("vv").map { |side| side & 0x3FFF } unless @width
         when "VP8L" then @width, @height = lossless(chunk) unless @width
         end

@@ -53,8 +53,8 @@ module NutShelf
         counted(:lots, :container_id, :containers) { on_hand > 0 }.map { |name, _| "#{name} is in use, and was taken away" }
       end
 
-      def counted(table, key, other, &condition)
-        rows(table).join(other, household_id: Sequel[table][:household_id], id: Sequel[table][key]).where(&condition).exclude(Sequel[other][:archived_at] => nil)
+      def counted(table, key, other, &)
+        rows(table).join(other, household_id: Sequel[table][:household_id], id: Sequel[table][key]).where(&).exclude(Sequel[other][:archived_at] => nil)
                    .group(Sequel[other][:name]).select_map([Sequel[other][:name], Sequel.function(:count).*.as(:how_many)])
       end
     end

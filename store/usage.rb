@@ -10,14 +10,16 @@ module NutShelf
       WEEKS = 16
 
       # Use by food and day; what a count found missing carries the day of the look before. Undone acts are left out.
-      # SELECT lots.food_id, lots.dimension, acts.occurred_on, seen.after->>'since' AS since, -sum(quantity) FROM movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4
+      # SELECT lots.food_id, lots.dimension, acts.occurred_on, seen.after->>'since' AS since, -sum(quantity) FROM movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4; packs of unknown size are
+      # counted by themselves, as "pack": they are no pieces
       # @return [Array<Hash>] :food_id, :dimension, :occurred_on, :since, :used
       def daily(today, food_ids: nil)
         seen = db[:lot_events].where(household_id: household_id, kind: "seen").select(:act_id, :lot_id, Sequel.lit("(after->>'since')::date AS since"))
         found = standing(today).left_join(seen.as(:seen), { act_id: Sequel[:movements][:act_id], lot_id: Sequel[:movements][:lot_id] })
         found = found.where(Sequel[:lots][:food_id] => food_ids) if food_ids
-        columns = [Sequel[:lots][:food_id], Sequel[:lots][:dimension], Sequel[:acts][:occurred_on], Sequel[:seen][:since]]
-        found.group(*columns).select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used)).all
+        unit = Sequel.case({ { Sequel[:lots][:noun] => nil } => Sequel[:lots][:dimension] }, "pack")
+        columns = [Sequel[:lots][:food_id], unit.as(:dimension), Sequel[:acts][:occurred_on], Sequel[:seen][:since]]
+        found.group(Sequel[:lots][:food_id], unit, Sequel[:acts][:occurred_on], Sequel[:seen][:since]).select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used)).all
       end
 
       # @return [Date, nil] day of the household's first act: weeks before it are not weeks without use

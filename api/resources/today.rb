@@ -33,8 +33,13 @@ module NutShelf
           meals = @plan.planned.to_h { |meal| [meal.id, meal.recipe.name] }
           Desk::Doubts.new(@room).questions(@plan.all_missing.last, @plan.pantry_of).map do |one|
             row = @room.house.lots.shelf_row(one.lot[:id])
-            { stack: @view.call(row), place: place(row), needed: @room.wording(one.lot, amount: one.needed.ceil(1)), meals: one.meals.map { |id| meals.fetch(id) }, steps: one.doubt.steps }
+            { stack: @view.call(row), place: place(row), needed: @room.part_words(one.lot, needed(one)), meals: one.meals.map { |id| meals.fetch(id) }, steps: one.doubt.steps }
           end
+        end
+
+        # What a hand would take for it.
+        def needed(one)
+          Core::Proposal.amount(one.needed, on_hand: one.lot[:on_hand].to_r, dimension: one.lot[:dimension].to_sym, food: @room.food(one.lot[:food_id]))
         end
 
         def care = @room.house.care.due(@room.today).map { |row| Care.row(row, @room) }
@@ -69,10 +74,17 @@ module NutShelf
         def needs_of(row, state)
           list = []
           list << need("stop", row, "Not to eat: throw it out.") if state == :stop
-          list << need("look", row, "Past its best-before. Look, then say whether it is good.") if state == :look
-          list << need("undated", row, "Nothing gives it a date. Put one on it when you next see it.") if state == :undated && row[:level].nil? && row[:food_food_group] != "supplies"
+          list << need("look", row, look_words(row)) if state == :look
+          list << need("undated", row, "Nothing gives it a date. Put one on it when you next see it.") if state == :undated && !row[:age_unknown] && row[:level].nil? && row[:food_food_group] != "supplies"
+          list << need("undated", row, "Nobody knows how old it is, and germs like it: no meal is planned with it. Put a date on it, or throw it out.") if state == :undated && row[:age_unknown]
           list << need("warning", row, row[:flags].first["text"]) if row[:flags].any? && !%i[stop].include?(state)
           list
+        end
+
+        def look_words(row)
+          return "It was open already and nobody knows since when. Look, then say whether it is good." if row[:look_first] && row[:usable_until].nil?
+
+          "#{Core::Words.passed(row[:basis]).then { |words| words.sub(/\Aits/, 'Its').sub(/\Athe/, 'The').sub(/\Awhat/, 'What') }} has passed. Look, then say whether it is good."
         end
 
         def need(kind, row, text) = { kind: kind, stack: @view.call(row), place: place(row), text: text }

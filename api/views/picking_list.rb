@@ -18,7 +18,8 @@ module NutShelf
         row = @room.house.meals.listed_one(id)
         recipe = @plan.recipes.fetch(row[:recipe_id])
         dish = @plan.planned_dish(id)
-        { meal: @plan.meal(row), gear: recipe.gear, steps: recipe.steps, leftover_days: recipe.leftover_days, allergens: @plan.allergens(dish), not_for: dish.clashes.map { |clash| @plan.not_for(clash) }, lines: dish.lines.map { |line| line(line) } }
+        { meal: @plan.meal(row), gear: recipe.gear, steps: recipe.steps, leftover_days: recipe.leftover_days, allergens: @plan.allergens(dish),
+          not_for: dish.clashes.map { |clash| @plan.not_for(clash) }, lines: dish.lines.map { |line| line(line) } }
       end
 
       private

@@ -94,13 +94,10 @@ module NutShelf
         food = pantry.foods.fetch(key)
         quantity = Core::Quantity.new(grams, :mass)
         quantity = Core::Conversion.to(quantity, food.dimension, food) unless food.dimension == :mass
-        food.dimension == :count ? Core::Decimal.print(quantity.amount.ceil(1)) : Core::Wording.free(rounded(quantity))
+        Core::Wording.free(Core::Proposal.need(quantity, food))
       rescue Core::MissingFigure
-        Core::Wording.free(rounded(Core::Quantity.new(grams, :mass)))
+        Core::Wording.free(Core::Proposal.need(Core::Quantity.new(grams, :mass), food))
       end
-
-      # Nobody weighs out 36.75 g: whole grams, upward, so that it is never too little.
-      def rounded(quantity) = Core::Quantity.new(quantity.amount.ceil(quantity.amount < 5 ? 1 : 0), quantity.dimension)
 
       def food_name(key) = pantry.foods.fetch(key).name
 

@@ -87,7 +87,7 @@ module NutShelf
 
       def age_unknown
         @unknown = true
-        say("It is food that germs like and nobody knows how old it is: it is not planned with. When in doubt, throw it out.")
+        say("It is food that germs like and nobody knows how old it is: it is not planned with.")
       end
 
       # It came in open and nobody noted when: the first day anybody knew of it counts as the day of opening.
@@ -112,7 +112,7 @@ module NutShelf
         return begin_unknown unless @since && unripe
 
         @ready_on = @since + unripe.low
-        say("Came unripe on #{Words.day(@since)}; ripe after about #{unripe.span}: from #{Words.day(@ready_on)}.")
+        say("Came unripe on #{Words.day(@since)}; ripe after about #{unripe.span_words}: from #{Words.day(@ready_on)}.")
         @rules.row("ripe", @place) ? run_rule("ripe", @ready_on, :rule) : ripe_here(unripe)
       end
 

@@ -9,6 +9,8 @@ module NutShelf
     module Freezing
       # States that the freezer has figures of their own for.
       OWN_FROZEN = %w[left_over cooked home_dried].freeze
+      # What the same food is in the fridge, fresh: how it counts once thawed.
+      AS_FRESH = { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.freeze
 
       private
 
@@ -16,6 +18,7 @@ module NutShelf
       def began_in_freezer
         @situation = "bought_sealed" if @situation == "frozen_at_home"
         from_the_fridge { freezing_noted? ? begin_keeping : begin_quietly }
+        say("It keeps as if it had not been frozen: until #{Words.day(@clock.until_on)}.") if @clock && @phase == :fresh && !freezing_noted?
       end
 
       def freezing_noted? = @story.events.any? { |event| event.kind == :frozen }
@@ -172,9 +175,6 @@ module NutShelf
         cap(:safety, :days_left, on + left)
         say("Only #{Words.days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
       end
-
-      # What the same food is in the fridge, fresh: how it counts once thawed.
-      AS_FRESH = { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.freeze
 
       # What the fridge makes of it: safety or quality, nil where the tables have no figure.
       def chilled_kind = @rules.row(AS_FRESH.fetch(@situation, @situation), @rules.fridge)&.kind

@@ -23,10 +23,10 @@ module NutShelf
         nil
       end
 
+      # A warning stands beside the reasons, not among them: said once.
       # @param code [Symbol]
       # @param text [String] a sentence
       def flag(code, text)
-        say(text)
         @flags << { code: code, text: text }.freeze unless flagged?(code)
       end
 

@@ -82,7 +82,7 @@ module NutShelf
       def two_hours_words
         reason = @rules.reason(states_here.find { |state| exposed?(state) }, @place)
         reason += " Out of the cold it is safe for two hours, one above 32 C." unless reason.include?("two hours")
-        "#{reason} When in doubt, throw it out."
+        reason
       end
 
       # Thawed food is no sealed pack any more, whatever it came in.
@@ -103,7 +103,7 @@ module NutShelf
 
       def warm_since_ever
         @unknown = true
-        say("Nobody knows how long it stood out of the cold: it is not planned with. When in doubt, throw it out.")
+        say("Nobody knows how long it stood out of the cold: it is not planned with.")
       end
 
       def out_of_cold? = @phase != :frozen && states_here.any? { |state| exposed?(state) }

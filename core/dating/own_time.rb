@@ -38,7 +38,7 @@ module NutShelf
         return refused(before, situation, place) unless before.row?
         return if before.row.kind != :safety || row.high <= before.row.high
 
-        Breach.new(words: "#{Words.situation(situation)} #{Words.where(place)}, #{before.row.span} is a matter of safety. An own time may be shorter, never longer.", limit: before.row.high)
+        Breach.new(words: "#{Words.situation(situation)} #{Words.where(place)}, #{before.row.span_words}, is a matter of safety. An own time may be shorter, never longer.", limit: before.row.high)
       end
 
       def refused(answer, situation, place)

@@ -28,10 +28,12 @@ module NutShelf
 
       private
 
+      def are(number) = "#{number} #{number == 1 ? 'is' : 'are'}"
+
       def reasons(count, ready_on, ripe_days, cold_days)
-        list = ["#{count} are ripe from about #{Words.day(ready_on)}; on the counter they keep #{Words.days(ripe_days)}: #{leave_out} of them are eaten in that time."]
-        list << "Move #{move} to the cold on #{Words.day(move_on)}, ripe, where they keep #{Words.days(cold_days)}." if move_on
-        list << "#{too_many} are more than will be eaten in time: cook, freeze or give them away." if too_many.positive?
+        list = ["#{are(count)} ripe from about #{Words.day(ready_on)} and #{count == 1 ? 'keeps' : 'keep'} #{Words.days(ripe_days)} on the counter: #{leave_out} #{leave_out == 1 ? 'is' : 'are'} eaten in that time."]
+        list << "Move #{move} to the cold on #{Words.day(move_on)}, ripe, where ripe fruit of its kind keeps #{Words.days(cold_days)}." if move_on
+        list << "#{are(too_many)} more than will be eaten in time: cook, freeze or give them away." if too_many.positive?
         list
       end
     end

@@ -36,14 +36,21 @@ module NutShelf
       def start_clock(row, on, basis, beginning)
         days = @rules.days(row)
         @clock = Clock.new(since: on, days: days, kind: row.kind, basis: basis)
-        say("#{beginning}, #{Words.where(row.place)}: #{row.span} (#{row.kind}); " \
-            "counted #{Words.days(days)}#{school_note(row)}, until #{Words.day(@clock.until_on)}.")
+        say("#{beginning}, #{Words.where(@place.kind)}: #{row.span_words} (#{row.kind}#{borrowed(row)})#{counted(row)}, until #{Words.day(@clock.until_on)}.")
         say("Kept #{row.storage_words}: that is part of the figure.") if row.storage
         say("Your own time: #{row.own_reason}") if row.own_reason
         say_earlier_cap
       end
 
-      def school_note(row) = row.kind == :safety ? ", the shorter, for safety" : " by \"#{@policy.school_words}\""
+      # The figure of another place, where this one has none of its own.
+      def borrowed(row) = row.place == @place.kind ? "" : ", by #{Words.whose(row.place)} figure"
+
+      def counted(row)
+        return "" if row.low == row.high
+        return "; the shorter counts, for safety" if row.kind == :safety
+
+        "; by \"#{@policy.school_words}\" the #{@policy.by_the_date? ? 'shorter' : 'longer'} counts"
+      end
 
       def say_earlier_cap
         earlier = @caps.to_a.min_by(&:until_on)

@@ -34,11 +34,26 @@ module NutShelf
           "freezer" => "in the freezer" }.fetch(kind)
       end
 
+      # @param kind [String] place kind
+      # @return [String] whose figure it is: "a cupboard's"
+      def whose(kind)
+        { "cupboard" => "a cupboard's", "cool_dark" => "a cool, dark place's", "fridge" => "the fridge's",
+          "freezer" => "the freezer's" }.fetch(kind)
+      end
+
+      # @param basis [String] what the date of a stack rests on, as Dating says
+      # @return [String] what has passed: "its best-before"
+      def passed(basis)
+        { "printed" => "its best-before", "frozen" => "its time in the freezer", "turning" => "the days it had once it was turning",
+          "look" => "what the last look covers", "part" => "the date of what was poured in", "care" => "its care",
+          "none" => "nobody knows what" }.fetch(basis, "the time it usually keeps")
+      end
+
       # @param situation [String] of the keeping tables
       # @return [String] such as "opened" or "as bought"
       def situation(situation)
-        { "bought_sealed" => "as bought", "left_over" => "left over", "frozen_at_home" => "frozen at home",
-          "bought_frozen" => "bought frozen", "home_canned" => "bottled at home", "home_dried" => "dried at home" }
+        { "bought_sealed" => "as bought", "bought_frozen" => "bought frozen", "left_over" => "left over", "frozen_at_home" => "frozen at home",
+          "home_canned" => "bottled at home", "home_dried" => "dried at home" }
           .fetch(situation, situation)
       end
     end

@@ -80,7 +80,14 @@ module NutShelf
 
           return [nil, nil] if found[:food].to_s.start_with?("class-")
 
-          food&.dimension == :count || found[:noun] == "piece" ? [1r, "piece"] : [nil, nil]
+          counted?(food) || found[:noun] == "piece" ? [1r, "piece"] : [nil, nil]
+        end
+
+        # Six tortillas are six pieces, though their weight is what is reckoned with.
+        def counted?(food)
+          return false unless food
+
+          food.dimension == :count || (food.typical_packs.any? && food.typical_packs.all? { |text| text.match?(/\A\d+\z/) })
         end
 
         # A date nobody named: months are printed as best before; a day by what that food usually carries.

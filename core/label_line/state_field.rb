@@ -9,7 +9,7 @@ module NutShelf
                  %w[home - made] => "home_made", %w[home made] => "home_made", %w[homemade] => "home_made", %w[opened] => "opened", %w[open] => "opened",
                  %w[left - over] => "leftover", %w[unripe] => "unripe", %w[thawed] => "thawed", %w[defrosted] => "thawed",
                  **%w[canned bottled].flat_map { |how| [["home", how], ["home", "-", how], [how, "at", "home"]] }.to_h { |run| [run, "home_canned"] },
-                 ["home", "dried"] => "home_dried", ["home", "-", "dried"] => "home_dried", ["dried", "at", "home"] => "home_dried" }.freeze
+                 %w[home dried] => "home_dried", ["home", "-", "dried"] => "home_dried", %w[dried at home] => "home_dried" }.freeze
 
         def initialize(line)
           @line = line

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../quantity/quantity"
+
 module NutShelf
   module Core
     # Rounds what a recipe works out to what a hand takes: whole grams, half pieces, whole eggs. Planning
@@ -18,6 +20,15 @@ module NutShelf
         return units if units >= on_hand
 
         [dimension == :count ? pieces(units, food) : [units.round, 1].max.to_r, on_hand].min
+      end
+
+      # How much of a food is meant, as hands count it: never less than what is needed.
+      # @param quantity [Quantity] in the food's own dimension
+      # @param food [Food]
+      # @return [Quantity]
+      def need(quantity, food)
+        amount = quantity.dimension == :count ? pieces(quantity.amount, food) : quantity.amount.ceil.to_r
+        Quantity.new(amount, quantity.dimension)
       end
 
       def pieces(units, food) = food.aisle == EGGS ? units.ceil.to_r : Rational((units * 2).ceil, 2)

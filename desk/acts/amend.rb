@@ -8,6 +8,8 @@ module NutShelf
     # Changes what is known of a stack: a date that was missing or misread, its name, its directions, what it was
     # bought for, its lot number, its wrapping. The last good day follows.
     class Amend < Act
+      PRINTED = %i[printed_on printed_kind].freeze
+      KINDS = { "use_by" => "use by", "best_before" => "best before" }.freeze
       DAYS = %i[printed_on made_on acquired_on].freeze
       TEXTS = %i[label directions bought_for lot_text].freeze
       WORDS = { printed_on: "printed date", printed_kind: "kind of date", made_on: "day it was made", acquired_on: "day it came", label: "name", directions: "directions", bought_for: "what it was bought for",
@@ -28,9 +30,6 @@ module NutShelf
         amended.change(lot, "amended", changes)
         done(amended, lot_id: lot[:id])
       end
-
-      PRINTED = %i[printed_on printed_kind].freeze
-      KINDS = { "use_by" => "use by", "best_before" => "best before" }.freeze
 
       # A printed safety date is a keeper's to correct; whoever does it, the history says what it was.
       def refuse_safety(lot, changes)

@@ -14,7 +14,7 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         place = room.place_in_use(input[:place_id])
         amount = checked(lot, place, input[:amount])
-        moved = entry("move", "Moved #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
+        moved = entry("move", "Moved #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
         part = Parting.new(room, moved).part(lot, amount)
         moved.happen(part, { kind: "moved", on: room.today.iso8601, place_id: place[:id] }, place_id: place[:id])
         done(moved, lot_id: part[:id])

@@ -29,7 +29,7 @@ module NutShelf
         plan = Plan.new(room)
         clash = Core::Dish.plan(recipe, servings: plan.servings, pantry: plan.pantry.copy, on: on, diet: plan.diet).clashes.first or return
         raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{plan.pantry.foods.fetch(clash.food_key).name} holds #{clash.allergen}.", code: "not_for", pointer: "/recipe_id",
-                                                                                                                                   remedy: "Choose another dish, or say under People who eats along.")
+                                                                                                                                                  remedy: "Choose another dish, or say under People who eats along.")
       end
 
       def check_servings(text)

@@ -35,7 +35,7 @@ module NutShelf
         moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [{ "kind" => "moved", "on" => today, "place_id" => room.place_in_use(input[:place_id])[:id] }] : []
         history = [*lot[:history].to_a, *opening(lot, today), *moved]
         child = made.new_lot({ **lot.slice(*Store::Lots::PAST), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
-                                                 place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
+                                                                place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
         value = portions.cost_minor * portions.count
         made.move(lot, -amount, -value, "split")
         made.move(child, amount, value, "split")

@@ -16,7 +16,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = checked(lot, input)
-        prepared = entry("prepare", "#{WORDS.fetch(input[:how])} #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name}")
+        prepared = entry("prepare", "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}")
         part = Parting.new(room, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
         opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }

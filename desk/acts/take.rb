@@ -13,7 +13,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = wanted(lot, input[:amount])
-        taken = entry("take", "Took #{room.wording(lot, amount: amount)} #{name(lot)}")
+        taken = entry("take", "Took #{room.part_words(lot, amount)} #{name(lot)}")
         Taking.new(room, taken).take(lot, amount, "eaten")
         done(taken, lot_id: lot[:id])
       end

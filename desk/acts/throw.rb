@@ -17,7 +17,7 @@ module NutShelf
         amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
         raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.") unless amount.positive?
 
-        thrown = entry("throw", "#{WORDS.fetch(input[:outcome])} #{room.wording(lot, amount: amount)} #{room.food(lot[:food_id]).name}")
+        thrown = entry("throw", "#{WORDS.fetch(input[:outcome])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}")
         value = Taking.new(room, thrown).take(lot, amount, input[:outcome], why: input[:why].to_s)
         done(thrown, lot_id: lot[:id], value_minor: value)
       end

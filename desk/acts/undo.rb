@@ -59,7 +59,7 @@ module NutShelf
 
         latest = later.max_by { |row| row[:id] }
         raise Conflict.new("Later: #{latest[:summary]}. That has to be undone first.", code: "depended_on", act_id: latest[:id],
-                                                                                     remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+                                                                                       remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
       end
 
       def shaped

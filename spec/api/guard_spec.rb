@@ -74,8 +74,9 @@ RSpec.describe "The guard", :api do
     it "counts tries by the connection, whatever a header claims" do
       slow = Rack::Test::Session.new(built(throttle: true))
       token = JSON.parse(slow.get("/api/session").body)["csrf"]
-      codes = Array.new(24) { |n| slow.post("/api/login", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token, "HTTP_X_FORWARDED_FOR" => "10.0.0.#{n}" }).status }
-      expect(codes.last).to eq(429)
+      # More than the limits of two minutes, should one begin meanwhile.
+      codes = Array.new(45) { |n| slow.post("/api/login", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token, "HTTP_X_FORWARDED_FOR" => "10.0.0.#{n}" }).status }
+      expect(codes).to include(429)
       limits = NutShelf::Api::Throttle::LIMITS.keys
       expect(limits).to include("/api/change-password", "/api/close-account", "/api/join")
     end
@@ -188,7 +189,9 @@ RSpec.describe "The guard", :api do
       sign_in(ines)
       before = ask("/api/people")
       expect(tell("/api/join", { token: link })).to eq("joined" => true)
-      expect(ask("/api/session")).to include("household" => include("id" => other.household_id), "person" => include("role" => "helper"), "households" => [include("id" => ines.household_id), include("id" => other.household_id)].sort_by { |row| row.expecteds.first["id"] })
+      session = ask("/api/session")
+      expect(session).to include("household" => include("id" => other.household_id), "person" => include("role" => "helper"))
+      expect(session["households"].map { |row| row["id"] }).to contain_exactly(ines.household_id, other.household_id)
       expect(tell("/api/session/household", { household_id: ines.household_id })).to include("person" => include("role" => "keeper"))
       expect(ask("/api/people")).to eq(before)
       expect(tell("/api/session/household", { household_id: household!.household_id })).to include("code" => "not_found")
@@ -246,7 +249,8 @@ RSpec.describe "The guard", :api do
   end
 
   it "says that a busy, full or stopped database is just that" do
-    { PG::LockNotAvailable => [503, "busy"], PG::QueryCanceled => [503, "busy"], PG::DiskFull => [503, "storage_full"], PG::AdminShutdown => [503, "database_away"], PG::UnableToSend => [503, "database_away"] }.each do |state, expected|
+    { PG::LockNotAvailable => [503, "busy"], PG::QueryCanceled => [503, "busy"], PG::DiskFull => [503, "storage_full"], PG::AdminShutdown => [503, "database_away"],
+      PG::UnableToSend => [503, "database_away"] }.each do |state, expected|
       wrapped = state == PG::LockNotAvailable ? Sequel::DatabaseLockTimeout.new("x") : Sequel::DatabaseError.new("x")
       wrapped = Sequel::DatabaseDisconnectError.new("x") if state == PG::UnableToSend
       wrapped.wrapped_exception = state.new("x")
@@ -264,7 +268,7 @@ RSpec.describe "The guard", :api do
       expect(preview("#{Array.new(4000) { |n| "h#{n}" }.join(',')}\n1")["title"]).to match(/4000 cells; 60 columns/)
       expect(preview("food,amount\n#{'x' * 300_000},1")["title"]).to match(/Line 2 is longer/)
       expect(preview("food,amount\n#{'x' * 3000},1")["title"]).to match(/longer than 2000 letters/)
-      expect(preview("food,amount\n#{(',' * 150_000)}")["title"]).to match(/cells/)
+      expect(preview("food,amount\n#{',' * 150_000}")["title"]).to match(/cells/)
     end
 
     it "reads a thousand unknown names, and long ones, without trying each for seconds" do

@@ -61,7 +61,12 @@ RSpec.describe NutShelf::Boot::Restore do
     "a row twice" => [->(file) { file["tables"]["lots"] << file["tables"]["lots"].first }, /stands in it twice/],
     "stock below zero" => [->(file) { file["tables"]["movements"].first["quantity"] = "-5" }, /cannot be: lots_never_below_zero/],
     "stock with a value but no amount behind it" => [->(file) { file["tables"]["lots"].first["on_hand"] = "99" }, %r{/tables/lots/0}],
-    "places inside themselves" => [->(file) { file["tables"]["places"].first(2).each_cons(2) { |a, b| a["parent_id"] = b["id"]; b["parent_id"] = a["id"] } }, /stands inside itself/],
+    "places inside themselves" => [lambda { |file|
+      file["tables"]["places"].first(2).each_cons(2) do |a, b|
+        a["parent_id"] = b["id"]
+        b["parent_id"] = a["id"]
+      end
+    }, /stands inside itself/],
     "stacks in a place that was taken away" => [->(file) { file["tables"]["places"].each { |row| row["archived_at"] = "2026-11-01T00:00:00.000000Z" } }, /was taken away/],
     "a story nobody can read" => [->(file) { file["tables"]["lots"].first["history"] = [{ "kind" => "moved", "on" => "not a day", "place_id" => 1 }] }, /cannot be read/]
   }.each do |what, (change, words, again)|

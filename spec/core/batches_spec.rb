@@ -10,7 +10,7 @@ RSpec.describe NutShelf::Core::Ripening do
 
   it "leaves out what is eaten while it keeps on the counter and moves the rest when it is ripe" do
     expect(advice).to have_attributes(leave_out: 2, move: 3, move_on: day("2026-11-28"), too_many: 1)
-    expect(advice.steps.join(" ")).to include("Move 3 to the cold on 28 Nov 2026", "1 are more than will be eaten")
+    expect(advice.steps.join(" ")).to include("Move 3 to the cold on 28 Nov 2026", "1 is more than will be eaten")
   end
 
   it "moves none when all are eaten in time, or when the cold does not help" do

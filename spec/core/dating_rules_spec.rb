@@ -87,7 +87,7 @@ RSpec.describe NutShelf::Core::Judge do
 
     it "keeps a use-by, and stops infant food past its printed date whatever its state" do
       expect(date(story("plain-yoghurt", "fridge", **jam, printed_on: "2026-11-26", printed_kind: :use_by)).usable_until).to eq(day("2026-11-26"))
-      states = ["opened", "bought_sealed"].product([[], [event(:opened, nil)], [event(:moved, "2026-11-20", place: standing("freezer"))]])
+      states = %w[opened bought_sealed].product([[], [event(:opened, nil)], [event(:moved, "2026-11-20", place: standing("freezer"))]])
       stopped = states.map do |situation, events|
         date(story("infant-formula-powder", "cupboard", situation: situation, printed_on: "2026-11-23", printed_kind: :best_before, events: events)).state
       end
@@ -97,7 +97,7 @@ RSpec.describe NutShelf::Core::Judge do
     it "takes the same day for an opening noted without one" do
       noted = date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31", printed_kind: :best_before, events: [event(:opened, nil)]))
       expect(noted.usable_until).to eq(date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31",
-                                                  printed_kind: :best_before, events: [event(:opened, "2026-11-20")])).usable_until)
+                                                                        printed_kind: :best_before, events: [event(:opened, "2026-11-20")])).usable_until)
     end
   end
 

@@ -127,7 +127,7 @@ RSpec.describe "Dishes from the shelf" do
     urgency = lambda do |until_on, **facts|
       core::Dish.plan(recipe("Stew", [["passata", 400]]), servings: 2r, pantry: pantry({ "passata" => [holding(1, 400, until_on, value: 80, **facts)] }), on: today).urgency_minor
     end
-    expect(["2026-11-24", "2026-11-28", "2026-12-01", "2026-12-02"].map { |until_on| urgency.call(until_on) }).to eq([80, 40, 10, 0])
+    expect(%w[2026-11-24 2026-11-28 2026-12-01 2026-12-02].map { |until_on| urgency.call(until_on) }).to eq([80, 40, 10, 0])
     expect(urgency.call("2026-10-31", look_until: day("2027-10-31"))).to eq(0)
   end
 

@@ -58,7 +58,7 @@ module ApiSupport
     def app = @app ||= built
 
     def built(office: HouseSupport.office, **options)
-      NutShelf::Api::App.build(office: office, secret: "s" * 96, **{ build: "spec", throttle: false, hosts: ["example.org"], address: "http://house.example" }.merge(options))
+      NutShelf::Api::App.build(office: office, secret: "s" * 96, build: "spec", throttle: false, hosts: ["example.org"], address: "http://house.example", **options)
     end
   end
 

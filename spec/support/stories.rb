@@ -32,11 +32,11 @@ class Stories
 
   def events(come, parts)
     day = come
-    Array.new(@random.rand(6)) { event(day += @random.rand(@random.rand(4).zero? ? 25 : 3), parts) }
+    Array.new(@random.rand(6)) { event(day += @random.rand(@random.rand(4).zero? ? 25 : 3), parts: parts) }
   end
 
   # @return [NutShelf::Core::Event]
-  def event(day, parts = true)
+  def event(day, parts: true)
     kind = pick(%i[opened moved moved moved looked cut cooked frozen thawed stored topped_up ripened])
     CORE::Event.new(kind: kind, on: day, place: kind == :moved ? standing : nil, method: kind == :stored ? pick(%w[bag jar water]) : nil,
                     result: kind == :looked ? pick(%i[good good good turning bad]) : nil, parts: with_parts(kind, day, parts))
@@ -112,7 +112,7 @@ class CapsLaw
   def arrive
     by = @food.infant || @story.printed_kind == :use_by ? @safety : @quality
     by << @story.printed_on if @story.printed_on
-    @safety << (@story.made_on || @story.acquired_on) + @story.leftover_days if @story.leftover_days && (@story.made_on || @story.acquired_on)
+    @safety << ((@story.made_on || @story.acquired_on) + @story.leftover_days) if @story.leftover_days && (@story.made_on || @story.acquired_on)
     @state = "bought_frozen" if @food.aisle == "Frozen" && @state == "bought_sealed"
     came_from_the_cold
     warm(start)
@@ -140,7 +140,7 @@ class CapsLaw
 
   def day(event)
     case event.kind
-    when :opened, :cut then @state = event.kind.to_s unless BROKEN.include?(@state) && @state != "opened" || @frozen
+    when :opened, :cut then @state = event.kind.to_s unless (BROKEN.include?(@state) && @state != "opened") || @frozen
     when :moved then to(event.place.kind, event.on)
     when :frozen then to("freezer", event.on)
     when :thawed then to("fridge", event.on) if @frozen || @place == "freezer"
@@ -155,7 +155,7 @@ class CapsLaw
   def look(event)
     @stopped = true if event.result == :bad
     @looks << event.on if event.result == :good
-    @turning << event.on + 2 if event.result == :turning
+    @turning << (event.on + 2) if event.result == :turning
   end
 
   def to(place, on)
@@ -194,7 +194,7 @@ class CapsLaw
     row = @catalog.keeping(@food, "thawed", "fridge").row
     (safe_kind? ? @safety : @quality) << (on + (row ? row.after_thaw_days || row.high : 0))
     @thawed = true if safe_kind? || @food.high_risk
-    @safety << on + @left if @left
+    @safety << (on + @left) if @left
     @safety << on if @food.high_risk && %w[cupboard cool_dark].include?(@place)
   end
 
