@@ -14,6 +14,7 @@ module NutShelf
         still_warm
         set_apart
         care_holds
+        say("The tables have no figure for it #{Words.where(@place.kind)}, so no date follows from them.") if @journal.steps.empty?
         Dating.new(**dates(today), days_left: @usable && (@usable - today).to_i, basis: basis, steps: @journal.steps.freeze,
                                    flags: @journal.flags.freeze, unknown: @unknown == true, **whereabouts)
       end

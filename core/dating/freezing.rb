@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "breaking"
 require_relative "words"
 
 module NutShelf
@@ -99,7 +100,7 @@ module NutShelf
 
       def freezable?
         if @sealed && @food.freezing_damage
-          @journal.flag(:will_freeze, "A sealed pack of it breaks or spoils below 0 C: take it out, or decant it first.")
+          @journal.flag(:will_freeze, "#{breaks} below 0 C: take it out, or #{whole? ? 'prepare' : 'decant'} it first.")
           return false
         end
         return true if @rules.row(frozen_situation, @rules.freezer)
@@ -107,6 +108,10 @@ module NutShelf
         @journal.flag(:wrong_place, "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life.")
         false
       end
+
+      def whole? = Breaking::PRODUCE.include?(@food.aisle)
+
+      def breaks = whole? ? "Whole, it spoils" : "A sealed pack of it breaks or spoils"
 
       def frozen_situation = OWN_FROZEN.include?(@situation) ? @situation : "frozen_at_home"
 
@@ -165,7 +170,7 @@ module NutShelf
       end
 
       def thaw_words(row, days)
-        row ? "#{Words.days(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
+        row ? "#{Words.time(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
       end
 
       def days_left_after(on, days, kind)

@@ -19,7 +19,7 @@ module NutShelf
 
       # @param sentence [String]
       def say(sentence)
-        @steps << sentence.dup.freeze unless @steps.last == sentence
+        @steps << sentence.dup.freeze unless @steps.include?(sentence)
         nil
       end
 

@@ -23,7 +23,7 @@ module NutShelf
       end
 
       def came_out_frozen
-        @journal.flag(:was_frozen, "It stood in the freezer, where a sealed pack of it breaks or spoils: look for bulges and leaks.")
+        @journal.flag(:was_frozen, "It stood in the freezer. #{breaks} there: look #{whole? ? 'at it closely' : 'for bulges and leaks'}.")
       end
 
       # The same share of life is used up under the rule of the new place.
@@ -37,9 +37,13 @@ module NutShelf
         on ||= @since || @story.first_known_on
         used = @clock.used_by(on)
         @clock = @clock.carried(on, @rules.days(row), row.kind)
-        left = (@clock.until_on - on).to_i
-        say("Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; of " \
-            "#{Words.days(@rules.days(row))} there, #{Words.days_are(left)} left: until #{Words.day(@clock.until_on)}.")
+        say("Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; #{rest(row, on)}: until #{Words.day(@clock.until_on)}.")
+      end
+
+      # Years are not told in days.
+      def rest(row, on)
+        days = @rules.days(row)
+        days < 60 ? "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left" : "the rest counts there"
       end
 
       # A rule that had no figure in the old place counts from the day it should have begun.

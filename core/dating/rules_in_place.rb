@@ -18,6 +18,7 @@ module NutShelf
         @policy = policy
         @food = food
         @storage = storage
+        @answers = {}
       end
 
       # @return [RulesInPlace] the same for another way of storing
@@ -59,7 +60,10 @@ module NutShelf
 
       private
 
-      def answer(situation, place)
+      # The same few questions come up after every event: each is looked up once.
+      def answer(situation, place) = @answers[[situation, place.kind]] ||= found(situation, place)
+
+      def found(situation, place)
         own = OWN_ROWS[[situation, place.kind]]
         answer = own && @catalog.keeping(@food, situation, own, @storage)
         answer&.row? ? answer : @catalog.keeping(@food, situation, place.kind, @storage)

@@ -14,6 +14,13 @@ module NutShelf
       # @return [String] "1 day", "3 days"
       def days(count) = count == 1 ? "1 day" : "#{count} days"
 
+      # @return [String] "3 days", "about 6 months", "about 2 years"
+      def time(count)
+        return days(count) if count < 60
+
+        count < 730 ? "about #{(count / 30.4).round} months" : "about #{(count / 365.0).round} years"
+      end
+
       # @return [String] "1 day is", "3 days are"
       def days_are(count) = "#{days(count)} #{count == 1 ? 'is' : 'are'}"
 
