@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/quantity/hand_words"
 require_relative "../core/rotation/bring_forward"
 require_relative "pantry_of"
 require_relative "usage_of"
@@ -9,7 +10,7 @@ module NutShelf
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
       # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
-      Item = Struct.new(:food_id, :key, :name, :amount_g, :own, :list, :steps, :to_place, keyword_init: true) do
+      Item = Struct.new(:food_id, :key, :name, :amount_g, :pack_g, :own, :list, :steps, :to_place, keyword_init: true) do
         def initialize(**facts)
           super
           freeze
@@ -50,7 +51,7 @@ module NutShelf
         return unless amount.positive?
 
         list = Core::BringForward.new(working: working.map(&:stock), backstock: back.map(&:stock), amount: amount, on: @room.today)
-        Item.new(food_id: food_id, key: key, name: pantry_of.foods.fetch(key).name, amount_g: amount, own: own, list: list, steps: steps, to_place: to_place(working))
+        Item.new(food_id: food_id, key: key, name: pantry_of.foods.fetch(key).name, amount_g: amount, pack_g: back.filter_map { |one| one.stock.pack }.min, own: own, list: list, steps: steps, to_place: to_place(working))
       end
 
       # The household's own figure, else what is eaten between two walks to where the backstock stands.
@@ -61,8 +62,9 @@ module NutShelf
         return [own.to_r, true, ["The household's own working amount."]] if own
 
         reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
-        facts = { daily: rate.daily * holdings.first.grams_per_unit, reach: reach, pack: back.filter_map { |one| one.stock.pack }.min }
-        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts)]]
+        facts = { daily: rate.daily * holdings.first.grams_per_unit, reach: reach }
+        food = @room.food(food_id)
+        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: ->(grams) { Core::HandWords.of(grams, food) })]]
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.

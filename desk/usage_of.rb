@@ -8,6 +8,7 @@ module NutShelf
     # How fast each food goes in this household, from one query of the ledger.
     class UsageOf
       NONE = Core::Rate.of([])
+      UNITS = { "mass" => "g", "volume" => "ml", "count" => "pieces" }.freeze
 
       # @param room [Room]
       # @param food_ids [Array<Integer>, nil] only these; nil: every food
@@ -33,14 +34,15 @@ module NutShelf
 
       def reckon(rows)
         uses = rows.map { |row| Core::Weeks::Use.new(on: row[:occurred_on], since: row[:since], amount: row[:used].to_r) }
-        Core::Rate.of(Core::Weeks.of(uses, today: @room.today, first_on: first_on), said: weekly_said[rows.first[:food_id]])
+        Core::Rate.of(Core::Weeks.of(uses, today: @room.today, first_on: first_on(rows)), said: weekly_said[rows.first[:food_id]], unit: UNITS.fetch(rows.first[:dimension], "packs"))
       end
 
       def said(food_id) = weekly_said[food_id] ? Core::Rate.of([], said: weekly_said[food_id]) : NONE
 
       def weekly_said = @weekly_said ||= @room.house.foods.weekly_said
 
-      def first_on = @first_on ||= @room.house.usage.first_day || @room.today
+      # Weeks before a food first came are not weeks without use.
+      def first_on(rows) = (@first_days ||= @room.house.usage.first_days).fetch(rows.first[:food_id], @room.today)
     end
   end
 end

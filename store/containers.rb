@@ -16,6 +16,9 @@ module NutShelf
 
       def find(id) = found(rows(:containers).where(id: id, archived_at: nil).first, "jar or box")
 
+      # Also one that is out of sight, for stacks that remember it.
+      def any(id) = found(rows(:containers).where(id: id).first, "jar or box")
+
       def in_use(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.count
     end
   end

@@ -22,8 +22,14 @@ module NutShelf
         found.group(Sequel[:lots][:food_id], unit, Sequel[:acts][:occurred_on], Sequel[:seen][:since]).select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used)).all
       end
 
-      # @return [Date, nil] day of the household's first act: weeks before it are not weeks without use
-      def first_day = rows(:acts).min(:occurred_on)
+      # @return [Hash{Integer=>Date}] the day each food first came into the house
+      # SELECT lots.food_id, min(acts.occurred_on) FROM movements JOIN acts JOIN lots ... GROUP BY lots.food_id
+      def first_days
+        db[:movements].join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
+                      .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
+                      .where(Sequel[:movements][:household_id] => household_id).group(Sequel[:lots][:food_id])
+                      .select_hash(Sequel[:lots][:food_id], Sequel.function(:min, Sequel[:acts][:occurred_on]).as(:first_on))
+      end
 
       # Day somebody last saw, moved, took or counted a stack.
       # SELECT lots.id, greatest(lots.seen_on, max(acts.occurred_on)) FROM lots JOIN movements/lot_events JOIN acts ... WHERE lots.id IN (...) GROUP BY lots.id

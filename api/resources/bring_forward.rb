@@ -19,11 +19,13 @@ module NutShelf
       helpers do
         def item(room, of, item)
           food = of.pantry_of.foods.fetch(item.key)
-          { food_id: item.food_id, food: item.name, working_amount: words(item.amount_g, food), own: item.own,
-            at_hand: words(item.amount_g - item.list.need, food), short: item.list.short.positive? ? words(item.list.short, food) : nil,
+          { food_id: item.food_id, food: item.name, working_amount: words(item, food, item.amount_g), own: item.own,
+            at_hand: words(item, food, item.list.there), short: item.list.short.positive? ? words(item, food, item.list.short) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.steps,
             picks: item.list.picks.map { |pick| pick(room, of, item.key, pick, item.to_place) } }
         end
+
+        def words(item, food, grams) = Core::HandWords.of(grams, food, pack: item.pack_g)
 
         def pick(room, of, key, pick, to_place)
           lot = of.pantry_of.lot(pick.stock.id)
@@ -35,15 +37,6 @@ module NutShelf
         def there(room, lot, to_place)
           moved = { "kind" => "moved", "on" => room.today.iso8601, "place_id" => to_place[:id] }
           Desk::Redate.new(room).judge(lot.merge(history: [*lot[:history].to_a, moved], place_id: to_place[:id])).usable_until
-        end
-
-        # In the way the food is counted.
-        def words(grams, food)
-          quantity = Core::Quantity.new(grams, :mass)
-          quantity = Core::Conversion.to(quantity, food.dimension, food) unless food.dimension == :mass
-          Core::Wording.free(Core::Quantity.new(quantity.amount.ceil(food.dimension == :count ? 1 : 0), quantity.dimension))
-        rescue Core::MissingFigure
-          Core::Wording.free(Core::Quantity.new(grams.ceil, :mass))
         end
       end
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../../core/dating/cautions"
 require_relative "../../core/reference/guide"
 require_relative "../../desk/acts/drop_keeping"
 require_relative "../../desk/acts/set_food"
@@ -39,9 +40,8 @@ module NutShelf
         end
 
         def cautions(guide, food)
-          list = guide.cautions
-          list += ["Two hours out of the cold at most, one when it is very hot."] if food.high_risk
-          list + ["When in doubt, throw it out. Follow your local food-safety authority."]
+          # The page speaks of the food once its seal is broken.
+          (guide.cautions.map { |text| "#{text.chomp('.')}." } + Core::Cautions.of(food, perishable: food.high_risk)).uniq
         end
 
         def own(room, food)

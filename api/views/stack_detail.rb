@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/dating/cautions"
 require_relative "../../core/dating/ripening"
 require_relative "../../desk/signs"
 require_relative "../../desk/usage_of"
@@ -32,7 +33,7 @@ module NutShelf
       def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot[name]&.iso8601] }
 
       def facts
-        jar = @lot[:container_id] && @room.house.records.lock("container", @lot[:container_id])
+        jar = @lot[:container_id] && @room.house.containers.any(@lot[:container_id])
         { label: @lot[:label], printed_on: @lot[:printed_on]&.iso8601, printed_kind: @lot[:printed_kind], made_on: @lot[:made_on]&.iso8601, acquired_on: @lot[:acquired_on]&.iso8601, directions: @lot[:directions],
           bought_for: @lot[:bought_for], lot_text: @lot[:lot_text], wrapping: Desk::Wrapping.of(@lot, @food), container: jar && jar[:name], container_id: @lot[:container_id], quarantined: @lot[:quarantined],
           quarantine_reason: @lot[:quarantine_reason], situation: @lot[:situation], seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601 }
@@ -81,14 +82,14 @@ module NutShelf
         earlier.select { |row| own.empty? || row[:act_id] < own.first[:id] } + own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
       end
 
-      # Short and plain, where the decision is made.
       def cautions
-        list = []
-        list << "Bulging, leaking, spurting or rusted through: do not taste it, throw it out." if @food.aisle == "Tins and cans"
-        list << "Only by a tested procedure from an authority; one that nobody can name is thrown out." if @lot[:situation] == "home_canned"
-        list << "#{@food.vulnerable_avoid}." unless @food.vulnerable_avoid.to_s.empty?
-        list << "Two hours out of the cold at most, one when it is very hot." if @food.high_risk && @food.aisle != "Tins and cans"
-        list.empty? ? list : [*list, "When in doubt, throw it out. Follow your local food-safety authority."]
+        Core::Cautions.of(@food, perishable: perishable?, situation: @lot[:situation], sealed: !@lot[:open], warned: @lot[:flags].map { |flag| flag["code"] })
+      end
+
+      # As it stands: opened or sealed, frozen or not.
+      def perishable?
+        rules = Core::RulesInPlace.new(@room.catalog, @room.policy, @food)
+        !@lot[:frozen] && rules.perishable?(@lot[:open] ? "opened" : @lot[:situation], sealed: !@lot[:open])
       end
     end
   end

@@ -12,30 +12,25 @@ module NutShelf
 
       # @param daily [Rational] usual use a day
       # @param reach [String] of the nearest backstock place, a key of REACH_DAYS
-      # @param pack [Rational, nil] a usual pack: nobody carries a part of one
-      # @return [Rational] proposed working amount: what is eaten between two walks, in whole packs
-      def self.working_amount(daily:, reach:, pack:)
-        need = daily * REACH_DAYS.fetch(reach)
-        return need unless pack&.positive?
+      # @return [Rational] proposed working amount: what is eaten between two walks. Not in whole packs: what is there
+      #   already is taken off first, and only what is carried comes in packs.
+      def self.working_amount(daily:, reach:) = daily * REACH_DAYS.fetch(reach)
 
-        (need / pack).ceil * pack
+      # @param words [#call] an amount as hands say it
+      # @return [Array<String>] how working_amount came about
+      def self.reasons(daily:, reach:, words:)
+        ["About #{words.call(daily * 7)} a week is used; between two walks to the backstock lie #{REACH_DAYS.fetch(reach)} days: " \
+         "#{words.call(working_amount(daily: daily, reach: reach))}. What is carried comes in whole packs."]
       end
 
-      # @return [Array<String>] how working_amount came about, amounts in grams
-      def self.reasons(daily:, reach:, pack:)
-        list = ["About #{daily.to_f.round} g a day is used; between two walks to the backstock lie #{REACH_DAYS.fetch(reach)} days."]
-        list << "That is #{(daily * REACH_DAYS.fetch(reach)).to_f.round} g, in whole packs of #{pack.to_f.round} g." if pack&.positive?
-        list
-      end
-
-      attr_reader :need, :picks, :short
+      attr_reader :there, :need, :picks, :short
 
       # @param working [Array<Stock>] what is usable on the working shelf
       # @param backstock [Array<Stock>]
       # @param amount [Rational] the working amount
       # @param on [Date]
       def initialize(working:, backstock:, amount:, on:)
-        there = working.select { |stock| stock.eligible?(on) }.sum(0r, &:amount)
+        @there = working.select { |stock| stock.eligible?(on) }.sum(0r, &:amount)
         @need = [amount - there, 0r].max
         @picks = (@need.positive? ? whole_packs(backstock, on) : []).freeze
         @short = [@need - picks.sum(0r, &:amount), 0r].max

@@ -14,10 +14,12 @@ module NutShelf
 
       # @param weeks [Array<Rational, Integer>] use in base units, oldest week first; weeks away left out
       # @param said [Rational, nil] what the household says it uses a week, until four weeks are known
+      # @param unit [String] of the amounts, as it reads: "g", "ml", "pieces", "packs"
       # @return [Rate]
-      def self.of(weeks, said: nil) = new(weeks.map(&:to_r), said&.to_r)
+      def self.of(weeks, said: nil, unit: "pieces") = new(weeks.map(&:to_r), said&.to_r, unit)
 
-      def initialize(weeks, said)
+      def initialize(weeks, said, unit)
+        @unit = unit
         @weeks = weeks
         @said = said
         start
@@ -52,10 +54,12 @@ module NutShelf
         @size = @size.zero? ? use : @size + (ALPHA * (use - @size))
       end
 
+      def size_words = "#{@size >= 10 ? @size.round : @size.to_f.round(1).to_s.delete_suffix('.0')} #{@unit}"
+
       def reasons
         return [@said ? "The household says so; fewer than #{WEEKS} weeks are known." : "Fewer than #{WEEKS} weeks are known."] unless measured?
 
-        ["Of #{@weeks.size} weeks, the later ones weigh more: a week has some use with a chance of #{(@chance * 100).round} %, and then about #{@size.to_f.round(1)}."]
+        ["Of #{@weeks.size} weeks, the later ones weigh more: a week has some use with a chance of #{(@chance * 100).round} %, and then about #{size_words}."]
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "support"
+require_relative "../../core/quantity/hand_words"
 require "prop_check"
 %w[usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes care/schedule
    rotation/bring_forward rotation/crossed portioning/fill].each { |file| require_relative "../../core/#{file}" }
@@ -178,10 +179,22 @@ RSpec.describe "Between the shelves" do
 
   def stock(id, amount, until_on, **more) = NutShelf::Core::Stock.new(id: id, amount: amount.to_r, pack: 400r, usable_until: until_on && day(until_on), **more)
 
-  it "proposes what is eaten between two walks, in whole packs" do
-    propose = ->(reach) { NutShelf::Core::BringForward.working_amount(daily: 60r, reach: reach, pack: 400r) }
-    expect([propose.("hand"), propose.("away")]).to eq([800, 1600])
-    expect(NutShelf::Core::BringForward.working_amount(daily: 60r, reach: "hand", pack: nil)).to eq(420)
+  it "proposes what is eaten between two walks, and takes off what is there before it counts packs" do
+    propose = ->(reach) { NutShelf::Core::BringForward.working_amount(daily: 60r, reach: reach) }
+    expect([propose.("hand"), propose.("away")]).to eq([420, 1260])
+    enough = NutShelf::Core::BringForward.new(working: [stock(1, 905, "2027-01-01", open: true)], backstock: [], amount: 900r, on: day("2026-11-24"))
+    expect(enough).to have_attributes(there: 905r, need: 0r, short: 0r)
+    words = NutShelf::Core::BringForward.reasons(daily: 60r, reach: "hand", words: ->(grams) { NutShelf::Core::HandWords.of(grams, food("uht-milk")) })
+    expect(words.first).to include("About 408 ml a week", "408 ml. What is carried comes in whole packs")
+  end
+
+  it "says amounts as hands carry them: packs where they are whole, else as the food is counted" do
+    say = ->(grams, key, **more) { NutShelf::Core::HandWords.of(grams, food(key), **more) }
+    expect([say.(1200r, "canned-chickpeas", pack: 400r), say.(905r, "canned-chickpeas", pack: 400r), say.(1030r, "uht-milk"), say.(300r, "eggs"), say.(500r, "passata")]).to eq(["3 x 400 g", "905 g", "1 l", "6", "500 g"])
+  end
+
+  it "tells how fast it goes with its unit" do
+    expect(NutShelf::Core::Rate.of([700, 0, 738.8r, 800, 740], unit: "g").steps.first).to match(/then about \d+ g\.\z/)
   end
 
   it "brings the oldest first, in whole packs, and says what is short" do
