@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+require "digest"
+require "fileutils"
+require "json"
+require "open3"
+require "ripper"
+require "tmpdir"
+
+# Breaks the code on purpose, one place at a time, and asks whether the nearest specs notice. Each comparison, guard,
+# logical operator and constant of the rooms below is flipped in a copy of the project; a mutant that the specs do not
+# notice has survived. FILES and LIMIT narrow it; tmp/mutants.json keeps what was found.
+class MutantsDrill
+  ROOT = File.expand_path("..", __dir__)
+  DATING = %w[spec/core/caps_spec.rb spec/core/dating_spec.rb spec/core/dating_rules_spec.rb spec/core/life_spec.rb spec/core/stories_spec.rb spec/core/batches_spec.rb
+              spec/core/guide_spec.rb spec/core/cautions_spec.rb spec/core/mutants_spec.rb].freeze
+  NEAREST = { "core/dating" => DATING, "core/rotation" => %w[spec/core/rotation_spec.rb spec/core/counting_spec.rb spec/core/planning_spec.rb],
+              "desk/acts/undo.rb" => %w[spec/desk/trust_spec.rb spec/desk/acts_spec.rb spec/desk/records_spec.rb spec/desk/life_spec.rb spec/desk/count_spec.rb],
+              "api/auth.rb" => %w[spec/api/guard_spec.rb spec/api/door_spec.rb] }.freeze
+  FLIPS = { "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">", "==" => "!=", "!=" => "==", "&&" => "||", "||" => "&&", "&." => ".", "!" => "" }.freeze
+  WORDS = { "true" => "false", "false" => "true", "unless" => "if", "if" => "unless", "min" => "max", "max" => "min", "any?" => "all?", "all?" => "any?", "none?" => "any?", "first" => "last",
+            "reject" => "select", "select" => "reject", "positive?" => "negative?", "negative?" => "positive?", "compact" => "itself", "floor" => "ceil", "ceil" => "floor" }.freeze
+  AT_MOST = 60
+
+  # One change: the file, the line and column, what stood there and what stands there now. Frozen.
+  Mutant = Struct.new(:file, :line, :column, :from, :to, keyword_init: true) do
+    def initialize(**facts)
+      super
+      freeze
+    end
+
+    def to_s = "#{file}:#{line}:#{column} #{from} -> #{to.empty? ? '(nothing)' : to}"
+  end
+
+  def run
+    mutants = pick(files.flat_map { |file| mutants_of(file) })
+    puts "mutants: #{mutants.size} places in #{files.size} files"
+    copies = Array.new(workers) { |number| copy(number) }
+    survivors = share(mutants, copies)
+    report(mutants, survivors)
+  ensure
+    copies&.each { |folder| FileUtils.rm_rf(folder) }
+  end
+
+  private
+
+  def workers = 2
+
+  def files
+    chosen = ENV.fetch("FILES", NEAREST.keys.join(",")).split(",")
+    chosen.flat_map { |path| File.directory?(File.join(ROOT, path)) ? Dir[File.join(ROOT, path, "*.rb")].sort.map { |file| file.delete_prefix("#{ROOT}/") } : [path] }
+  end
+
+  # An even sample, the same for the same seed.
+  def pick(mutants)
+    limit = Integer(ENV.fetch("LIMIT", mutants.size.to_s), 10)
+    mutants.sort_by { |mutant| Digest::SHA256.hexdigest("#{ENV.fetch('SEED', '7')} #{mutant}") }.first(limit)
+  end
+
+  def mutants_of(file)
+    Ripper.lex(File.read(File.join(ROOT, file))).each_cons(2).filter_map do |((line, column), kind, text, *), following|
+      to = flipped(kind, text, following) or next
+      Mutant.new(file: file, line: line, column: column, from: text, to: to)
+    end
+  end
+
+  def flipped(kind, text, following)
+    case kind
+    when :on_op then FLIPS[text]
+    when :on_kw then WORDS[text] unless text == "if" && following[2] == "("
+    when :on_ident then WORDS[text]
+    when :on_int then (text.to_i + 1).to_s if text.match?(/\A\d+\z/)
+    end
+  end
+
+  def copy(number)
+    folder = Dir.mktmpdir("nut-shelf-mutants-#{number}-")
+    Dir.children(ROOT).reject { |name| %w[.git tmp .local ui].include?(name) }.each { |name| FileUtils.cp_r(File.join(ROOT, name), folder) unless name == "vendor" }
+    FileUtils.ln_s(File.join(ROOT, "vendor"), File.join(folder, "vendor"))
+    FileUtils.mkdir_p(File.join(folder, "tmp"))
+    folder
+  end
+
+  def share(mutants, copies)
+    queue = Queue.new
+    mutants.each { |mutant| queue << mutant }
+    survivors = Queue.new
+    copies.each_with_index.map { |folder, number| Thread.new { work(queue, survivors, folder, number) } }.each(&:join)
+    Array.new(survivors.size) { survivors.pop }
+  end
+
+  def work(queue, survivors, folder, number)
+    loop do
+      mutant = queue.pop(true)
+      next if noticed?(mutant, folder, number)
+
+      puts "survived: #{mutant}"
+      $stdout.flush
+      survivors << mutant
+    end
+  rescue ThreadError
+    nil
+  end
+
+  def noticed?(mutant, folder, number)
+    path = File.join(folder, mutant.file)
+    before = File.read(path)
+    File.write(path, changed(before, mutant))
+    return true unless system("ruby", "-c", path, out: File::NULL, err: File::NULL)
+
+    !specs_pass?(mutant, folder, number)
+  ensure
+    File.write(path, before)
+  end
+
+  def changed(text, mutant)
+    lines = text.lines
+    line = lines[mutant.line - 1].b
+    line[mutant.column, mutant.from.bytesize] = mutant.to.b
+    lines[mutant.line - 1] = line.force_encoding("UTF-8")
+    lines.join
+  end
+
+  def specs_pass?(mutant, folder, number)
+    specs = NEAREST.find { |start, _| mutant.file.start_with?(start) }.last.select { |spec| File.file?(File.join(folder, spec)) }
+    env = { "NUT_SHELF_SPECS" => "_mutant#{number}", "NUT_SHELF_LOCAL" => File.join(ROOT, ".local"), "RACK_ENV" => "test" }
+    _, status = Open3.capture2e(env, "timeout", AT_MOST.to_s, "bundle", "exec", "rspec", "--fail-fast", "--seed", "1", *specs, chdir: folder)
+    status.success?
+  end
+
+  def report(mutants, survivors)
+    share = mutants.empty? ? 100 : (100.0 * (mutants.size - survivors.size) / mutants.size).round(1)
+    puts "mutants: #{mutants.size}, noticed #{mutants.size - survivors.size} (#{share} %), survived #{survivors.size}"
+    survivors.sort_by(&:to_s).each { |mutant| puts "  #{mutant}" }
+    FileUtils.mkdir_p(File.join(ROOT, "tmp"))
+    File.write(File.join(ROOT, "tmp", "mutants.json"), JSON.pretty_generate(mutants: mutants.size, noticed_percent: share, survived: survivors.map(&:to_s).sort))
+    exit(share >= 90 ? 0 : 1)
+  end
+end
+
+MutantsDrill.new.run if $PROGRAM_NAME == __FILE__
