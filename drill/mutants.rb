@@ -13,7 +13,7 @@ require "tmpdir"
 class MutantsDrill
   ROOT = File.expand_path("..", __dir__)
   DATING = %w[spec/core/caps_spec.rb spec/core/dating_spec.rb spec/core/dating_rules_spec.rb spec/core/life_spec.rb spec/core/stories_spec.rb spec/core/batches_spec.rb
-              spec/core/guide_spec.rb spec/core/cautions_spec.rb spec/core/mutants_spec.rb].freeze
+              spec/core/guide_spec.rb spec/core/cautions_spec.rb spec/core/parts_spec.rb spec/core/breaking_spec.rb spec/core/words_spec.rb spec/core/lineage_spec.rb].freeze
   NEAREST = { "core/dating" => DATING, "core/rotation" => %w[spec/core/rotation_spec.rb spec/core/counting_spec.rb spec/core/planning_spec.rb],
               "desk/acts/undo.rb" => %w[spec/desk/trust_spec.rb spec/desk/acts_spec.rb spec/desk/records_spec.rb spec/desk/life_spec.rb spec/desk/count_spec.rb],
               "api/auth.rb" => %w[spec/api/guard_spec.rb spec/api/door_spec.rb], "api/sign_in_rules.rb" => %w[spec/api/guard_spec.rb spec/api/door_spec.rb] }.freeze

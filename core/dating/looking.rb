@@ -33,11 +33,17 @@ module NutShelf
       end
 
       def turning(on)
-        return say("Found turning on an unknown day: look at it again.") || @look_first = true unless on
+        on ||= @story.first_known_on
+        return look_again unless on
 
         days = @place.kind == "fridge" ? TURNING_FRIDGE : TURNING
         cap(:quality, :turning, on + days)
         say("Looked at on #{Words.day(on)} and found turning: still sound, to be eaten within #{Words.days(days)}, until #{Words.day(on + days)}.")
+      end
+
+      def look_again
+        @look_first = true
+        say("Found turning on a day nobody knows: look at it again.")
       end
     end
   end

@@ -248,6 +248,21 @@ RSpec.describe "The guard", :api do
     expect(tell("/api/stacks/#{id}/correct", { amount: "1.5" })).to include("lot_id" => id)
   end
 
+  it "takes no NUL byte, in a body or hidden behind an escape" do
+    sign_in(ines)
+    id = put_away(ines, "honey", "cupboard")["lot_id"]
+    ["{\"amount\":\"1\\u0000\"}", "{\"amount\":\"1\"}\0"].each { |body| expect(tell("/api/stacks/#{id}/correct", body)).to include("code" => "bad_json", "title" => /NUL/) }
+  end
+
+  it "answers anew on another day, though nothing changed" do
+    sign_in(ines)
+    ask("/api/today")
+    tag = last_response.headers["etag"]
+    expect(get("/api/today", {}, { "HTTP_IF_NONE_MATCH" => tag }).status).to eq(304)
+    clock.day = HouseSupport::TODAY + 1
+    expect(get("/api/today", {}, { "HTTP_IF_NONE_MATCH" => tag }).status).to eq(200)
+  end
+
   it "says that a busy, full or stopped database is just that" do
     { PG::LockNotAvailable => [503, "busy"], PG::QueryCanceled => [503, "busy"], PG::DiskFull => [503, "storage_full"], PG::AdminShutdown => [503, "database_away"],
       PG::UnableToSend => [503, "database_away"] }.each do |state, expected|

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../desk/bring_forward_of"
 
 RSpec.describe "Meals from the shelf" do
   let(:ines) { household! }
@@ -87,6 +88,70 @@ RSpec.describe "Meals from the shelf" do
     done = act(:Cook, ines, { meal_id: plan("two-bean-chilli"), used: [{ lot_id: milk, amount: "50" }], leftovers: { portions: "1", place_id: place_id(ines, "fridge") } })
     food = office.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"])[:food_id]) }
     expect(food.allergens).to include("milk")
+  end
+
+  it "does not take a meal off its day under a cook's hands" do
+    planned = act(:PlanMeal, ines, { recipe_id: dish("two-bean-chilli"), on: "2026-11-24" })
+    act(:Cook, ines, { meal_id: planned["meal_id"], used: [] })
+    expect { act(:Undo, ines, { act_id: planned["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict, /Later: Cooked/)
+  end
+
+  it "feeds those who live here, and no one who left or does not eat along" do
+    gone = act(:AddPerson, ines, { name: "Guest", portion_factor: "3" })["person_id"]
+    act(:AddPerson, ines, { name: "Biscuit", portion_factor: "2", eats: false })
+    expect(desk_plan(&:servings)).to eq(5)
+    act(:ChangePerson, ines, { person_id: gone, gone: true })
+    expect(desk_plan(&:servings)).to eq(2)
+  end
+
+  it "reckons nothing as use that was undone, and a food from the day it first came" do
+    clock.day = Date.new(2026, 6, 1)
+    put_away(ines, "honey", "cupboard")
+    clock.day = Date.new(2026, 10, 20)
+    sack = put_away(ines, "white-rice", "cupboard", amount: "5000")["lot_id"]
+    rice = act(:Open, ines, { lot_id: sack })["lot_id"]
+    [27, 34, 41, 48].each do |days|
+      clock.day = Date.new(2026, 10, 1) + days
+      act(:Take, ines, { lot_id: rice, amount: "500" })
+    end
+    clock.day = HouseSupport::TODAY
+    rate = -> { office.database.within(ines.household_id) { |db| NutShelf::Desk::UsageOf.new(NutShelf::Desk::Room.new(office, ines, db)).rate(food_id(ines, "white-rice"), "mass").weekly } }
+    before = rate.call
+    expect(before).to be_between(350, 500)
+    taken = act(:Take, ines, { lot_id: rice, amount: "1000" })
+    expect(rate.call).to be > before
+    act(:Undo, ines, { act_id: taken["act_id"] })
+    expect(rate.call).to eq(before)
+  end
+
+  it "brings nothing forward that is set apart, frozen or not to eat" do
+    act(:SetFood, ines, { food_id: food_id(ines, "canned-chickpeas"), working_amount: "800" })
+    apart = act(:AddPlace, ines, { name: "Ferry box", kind: "cupboard", tier: "set_apart" })["place_id"]
+    loft = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
+    act(:Move, ines, { lot_id: tin(count: "3"), place_id: apart })
+    back = tin(count: "2")
+    act(:Move, ines, { lot_id: back, place_id: loft })
+    bad = tin(count: "2")
+    act(:Move, ines, { lot_id: bad, place_id: loft })
+    act(:Look, ines, { lot_id: bad, result: "bad" })
+    items = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items }
+    expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stock.id } }).to eq([back])
+  end
+
+  it "keeps two foods of one name apart" do
+    other = act(:AddFood, ines, { name: "Honey", like_food_id: food_id(ines, "jam") })["food_id"]
+    act(:SetFood, ines, { food_id: other, working_amount: "300" })
+    loft = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
+    act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
+    item = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items.first }
+    expect(item).to have_attributes(food_id: other, key: "own-honey")
+  end
+
+  it "notes no price of a pack whose size nobody knows, nor of what was left over" do
+    act(:PutAway, ines, { food_id: food_id(ines, "carrots"), place_id: place_id(ines, "fridge"), count: "2", noun: "bag", price_minor: 300 })
+    expect(inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]) }).to be_empty
+    put_away(ines, "carrots", "fridge", amount: "1000", price_minor: 150)
+    expect(inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]).values.first.first }).to include(price_minor: 150, amount: 1000)
   end
 
   it "counts low as there, and out as out" do
