@@ -116,8 +116,11 @@ module NutShelf
       # Takes from the front of the shelf, as far as there is any.
       def take(key, amount, who)
         lot = front(key) or return
-        act(Desk::Take, who, { lot_id: lot[:id], amount: [amount.to_r, lot[:on_hand].to_r].min.then { |number| Core::Decimal.print(number) } })
+        act(Desk::Take, who, { lot_id: lot[:id], amount: at_most(lot, amount) })
       end
+
+      # Nobody takes more than is there.
+      def at_most(lot, amount) = Core::Decimal.print([amount.to_r, lot[:on_hand].to_r].min)
 
       # The stack at the front of one food ("beef-mince", or "beef-mince@freezer" for the frozen one).
       def front(key)
@@ -134,10 +137,10 @@ module NutShelf
         key, *more = rest
         lot = front(key) or return
         case kind
-        when "take" then act(Desk::Take, more[1], { lot_id: lot[:id], amount: more[0] })
+        when "take" then act(Desk::Take, more[1], { lot_id: lot[:id], amount: at_most(lot, more[0]) })
         when "open" then lot[:open] || act(Desk::Open, more[0], { lot_id: lot[:id] })
         when "look" then act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
-        when "throw" then act(Desk::Throw, more[3], { lot_id: lot[:id], amount: more[0], outcome: more[1], why: more[2] })
+        when "throw" then act(Desk::Throw, more[3], { lot_id: lot[:id], amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
         when "move" then act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)
         end
       end
@@ -160,7 +163,7 @@ module NutShelf
       def best(day, meal)
         @office.database.within(@household_id) do |db|
           plan = Api::PlanView.new(Desk::Room.new(@office, caller("tomas"), db))
-          plan.ranked(day).select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
+          plan.ranked(day).reject { |entry| entry.dish.shut? }.select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
         end
       end
 

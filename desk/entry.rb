@@ -48,7 +48,7 @@ module NutShelf
       # @return [Integer] minor units that went
       def draw(lot, amount, reason, why: "")
         on_hand = lot[:on_hand].to_r
-        raise not_enough(lot, amount) if amount > on_hand
+        raise not_enough(lot) if amount > on_hand
 
         value = Core::Money.share(lot[:value_minor], amount, on_hand)
         move(lot, -amount, -value, reason, why: why)
@@ -118,8 +118,8 @@ module NutShelf
 
       def plain(facts) = JSON.parse(JSON.generate(facts))
 
-      def not_enough(lot, _amount)
-        Conflict.new("Only #{@room.wording(lot)} of it is left.", code: "not_enough", remedy: "Take less, or look again: somebody may have taken some.")
+      def not_enough(lot)
+        Conflict.new("Only #{@room.part_words(lot, lot[:on_hand])} of it is left.", code: "not_enough", remedy: "Take less, or look again: somebody may have taken some.")
       end
     end
   end

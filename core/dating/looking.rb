@@ -32,12 +32,14 @@ module NutShelf
         say("Looked at on #{Words.day(on)} and found good.")
       end
 
-      def turning(on)
-        on ||= @story.first_known_on
+      def turning(known)
+        on = known || @story.first_known_on
         return look_again unless on
 
         days = @place.kind == "fridge" ? TURNING_FRIDGE : TURNING
         cap(:quality, :turning, on + days)
+        # It was looked at, and found sound for these days: a date that passed before is covered as far.
+        @looks = @looks.add(on, days) if known
         say("Looked at on #{Words.day(on)} and found turning: still sound, to be eaten within #{Words.days(days)}, until #{Words.day(on + days)}.")
       end
 

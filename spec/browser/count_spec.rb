@@ -13,6 +13,7 @@ RSpec.describe "Counting a house", :browser do
     visit "/count"
     click_button "Count #{place}"
     expect(page).to have_css("h1", text: place)
+    expect(page).to have_css("[data-count-box]:focus")
   end
 
   def on_hand(id) = lot(who, id)[:on_hand].to_i

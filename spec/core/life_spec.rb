@@ -92,6 +92,14 @@ RSpec.describe "What hands do to food" do
     expect(date(again, today: "2026-11-27")).to have_attributes(usable_until: day("2026-11-26"), state: :look)
   end
 
+  it "carries a passed best-before over the days of what was found turning, and no further" do
+    found = lambda do |on|
+      date(story("canned-chickpeas", "cupboard", printed_on: "2026-10-31", printed_kind: :best_before, acquired_on: "2026-01-02", events: [event(:looked, on, result: :turning)]))
+    end
+    expect(found.call("2026-11-24")).to have_attributes(usable_until: day("2026-11-26"), state: :front)
+    expect(found.call(nil)).to have_attributes(state: :look)
+  end
+
   it "ends the date where care that is part of the rule ends" do
     celery = story("celery", "fridge", acquired_on: "2026-11-20", method: "water", care_until: day("2026-11-26"), care_words: "Change the water")
     expect(date(celery).usable_until).to eq(day("2026-11-26"))

@@ -151,10 +151,10 @@ class CapsLaw
     warm(event.on)
   end
 
-  # A failed look stops; a good one is remembered for dates of quality; what is turning has two days.
+  # A failed look stops; any other is remembered for dates of quality; what is turning has two days.
   def look(event)
     @stopped = true if event.result == :bad
-    @looks << event.on if event.result == :good
+    @looks << event.on unless event.result == :bad
     @turning << (event.on + 2) if event.result == :turning
   end
 

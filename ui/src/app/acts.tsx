@@ -5,6 +5,7 @@ import * as outbox from "../api/outbox";
 import { sessionQuery } from "../api/queries";
 import type { Done, Draft } from "../api/types";
 import { putAwayFrom } from "../label-line/model";
+import { lineBack } from "../label-line/lineBack";
 
 export interface Report {
   text: string;
@@ -56,7 +57,7 @@ async function deliver(entry: outbox.Letter): Promise<Done> {
   const body = putAwayFrom(draft, {});
   if (!body) {
     outbox.drop(entry.key);
-    window.dispatchEvent(new CustomEvent("line-back", { detail: { text: entry.line } }));
+    lineBack({ text: entry.line });
     throw new Problem({ type: "about:blank", status: 422, code: "invalid", title: `“${entry.line}” needs an answer before it can be put away.`, remedy: "It is back in the label line.", errors: [] });
   }
   outbox.store({ key: entry.key, path: "/api/stacks", body, words: entry.words });
@@ -137,7 +138,7 @@ async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refr
   }
   outbox.drop(entry.key);
   // What was typed comes back to the hand.
-  if (entry.line !== undefined) window.dispatchEvent(new CustomEvent("line-back", { detail: { text: entry.line } }));
+  if (entry.line !== undefined) lineBack({ text: entry.line });
   say({ text: error.message, problem: error });
   return null;
 }

@@ -7,6 +7,7 @@ import { Button } from "../kit/kit";
 import { putAwayFrom, type Corrections } from "./model";
 import { isScan, readScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
+import { onLineBack } from "./lineBack";
 import { readLine, usePreview } from "./usePreview";
 
 const Labels = lazy(() => import("./Labels").then((module) => ({ default: module.Labels })));
@@ -33,17 +34,15 @@ function useLine() {
     setText(next);
     setCorrections({});
   };
-  useEffect(() => {
-    const back = (event: Event) => {
-      const { text: words, food_id } = (event as CustomEvent<{ text: string; food_id?: number }>).detail;
-      type(words);
-      // A food that is known already is passed on, not read again from words.
-      if (food_id) setCorrections({ food_id, bare: true, answered: ["food"] });
-      field()?.focus();
-    };
-    window.addEventListener("line-back", back);
-    return () => window.removeEventListener("line-back", back);
-  }, []);
+  useEffect(
+    () =>
+      onLineBack(({ text: words, food_id }) => {
+        type(words);
+        if (food_id) setCorrections({ food_id, bare: true, answered: ["food"] });
+        field()?.focus();
+      }),
+    [],
+  );
   return { text, type, corrections, correct: (more: Corrections) => setCorrections((now) => ({ ...now, ...more })) };
 }
 

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useActs } from "../app/acts";
+import { lineBack } from "../label-line/lineBack";
 import { LearnCode } from "./LearnCode";
 import { readScan } from "./readScan";
 import { typeInto, useScanner } from "./useScanner";
@@ -18,7 +19,7 @@ export function ScanCatcher() {
     if (known.unknown) return setUnknown(known.unknown);
     if (!known.draft) return say({ text: known.words });
     void go("/shelf");
-    requestAnimationFrame(() => window.dispatchEvent(new CustomEvent("line-back", { detail: code })));
+    requestAnimationFrame(() => lineBack({ text: code }));
   };
   useScanner((code) => void take(code));
   return <span data-scanner="" hidden>{unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />}</span>;

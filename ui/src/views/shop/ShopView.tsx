@@ -7,6 +7,7 @@ import { useMoney } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { shortDay } from "../../kit/words";
+import { lineBack } from "../../label-line/lineBack";
 
 const SPANS = [3, 7, 14];
 
@@ -56,7 +57,7 @@ function Pictures() {
 /** A tick turns the line into a put-away line, ready in the label line. */
 function Item({ item }: { item: MissingItem }) {
   const money = useMoney();
-  const tick = () => window.dispatchEvent(new CustomEvent("line-back", { detail: { text: item.put_away, food_id: item.food_id } }));
+  const tick = () => lineBack({ text: item.put_away, food_id: item.food_id });
   return (
     <li className="grid grid-cols-[44px_minmax(0,1fr)_auto] gap-x-2 items-start border-t border-zinc2 py-2">
       <input type="checkbox" checked={false} onChange={tick} aria-label={`Bought: ${item.put_away}`} className="size-6 m-2" />
