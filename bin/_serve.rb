@@ -16,7 +16,7 @@ require_relative "../boot/watch"
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
-require_relative "../demo/loader" if mode == "demo"
+require_relative "../demo/house" if mode == "demo"
 
 def free_port(wanted)
   (wanted..(wanted + 20)).find do |port|
@@ -31,13 +31,8 @@ end
 cluster = Boot::Cluster.new
 started = Boot::Settings.foreign_url.nil? && cluster.start
 begin
-  url = Boot::Wiring.prepare(mode == "demo" ? "nut_shelf_demo" : "nut_shelf_house")
-  if mode == "demo"
-    office = Boot::Wiring.office(url)
-    warn "Living ten weeks at Sallow House (once) ..." unless office.database.outside { |db| db[:accounts].first(email: Demo::Household::KEEPER) }
-    Demo::Loader.new(office).load
-    office.database.disconnect
-  end
+  url = Boot::Wiring.prepare(mode == "demo" ? Demo::House::NAME : "nut_shelf_house")
+  url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
   app = Boot::Web.build(url, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)

@@ -26,6 +26,7 @@ module NutShelf
       FIRST = Date.new(2026, 9, 15)
       STOCK = File.join(__dir__, "stock.txt")
       PLACES = File.join(__dir__, "places.json")
+      UNFINISHED = "%s@unfinished.example"
 
       # @param office [Desk::Office]
       def initialize(office)
@@ -37,21 +38,35 @@ module NutShelf
 
       # @return [Integer] household id; nil when the demo is there already
       def load
-        return if @office.database.outside { |db| db[:accounts].first(email: Household::KEEPER) }
+        return if made?
 
         make_household
         (FIRST..Household::TODAY).each { |day| live(day) }
         levels
         coming_meals
+        open_doors
         @household_id
       end
 
+      # @return [Boolean] whether all ten weeks are lived
+      def made? = account?(Household::KEEPER)
+
+      # @return [Boolean] whether somebody stopped in the middle: the database is to be made anew
+      def half_made? = account?(UNFINISHED % "ines")
+
       private
+
+      # Nobody can sign in before the ten weeks are lived, so that a demo stopped half way is never taken for a whole one.
+      def open_doors
+        @office.database.outside { |db| Household::ACCOUNTS.each_key { |key| db[:accounts].where(email: UNFINISHED % key).update(email: "#{key}@sallow.example") } }
+      end
+
+      def account?(email) = @office.database.outside { |db| !db[:accounts].where(email: email).empty? }
 
       def make_household
         hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
         @accounts = @office.database.outside do |db|
-          Household::ACCOUNTS.to_h { |key, (name, _)| [key, db[:accounts].insert(email: "#{key}@sallow.example", name: name, password_hash: hash)] }
+          Household::ACCOUNTS.to_h { |key, (name, _)| [key, db[:accounts].insert(email: UNFINISHED % key, name: name, password_hash: hash)] }
         end
         places = JSON.parse(File.read(PLACES)).map { |place| place.transform_keys(&:to_sym) }
         @household_id = Desk::HouseholdMaker.new(@office).make(@accounts.fetch("ines"), { name: Household::NAME, time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy" }, places: places)

@@ -18,7 +18,19 @@ RSpec.describe "Sallow House" do
       expect(house.care.due(NutShelf::Demo::Household::TODAY).size).to be >= 2
       expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include("count", "decant", "amend", "store_as", "cook", "throw")
     end
-    expect(NutShelf::Demo::Loader.new(demo).load).to be_nil
+    again = NutShelf::Demo::Loader.new(demo)
+    expect([again.load, again.half_made?]).to eq([nil, false])
     demo.database.disconnect
+  end
+
+  it "knows a demo that was stopped half way, and takes it for no whole one" do
+    url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_half")
+    NutShelf::Store::Owner.drop(url)
+    half = NutShelf::Boot::Wiring.office(NutShelf::Boot::Wiring.migrated(url))
+    loader = NutShelf::Demo::Loader.new(half)
+    allow(loader).to receive(:live).and_raise(Interrupt)
+    expect { loader.load }.to raise_error(Interrupt)
+    expect([loader.made?, loader.half_made?]).to eq([false, true])
+    half.database.disconnect
   end
 end
