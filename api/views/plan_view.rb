@@ -51,7 +51,7 @@ module NutShelf
       # What the dish holds as it would be cooked here.
       def allergens(dish) = dish.lines.flat_map { |line| pantry.foods[line.food_key]&.allergens.to_a }.uniq.sort
 
-      def not_for(clash) = { person: clash.person, because: "#{food_name(clash.food_key)} holds #{clash.allergen}." }
+      def not_for(clash) = { person: clash.person, because: clash.words(food_name(clash.food_key)) }
 
       def meal(row)
         dish = all_missing.last[row[:id]]

@@ -18,6 +18,10 @@ module NutShelf
           super
           freeze
         end
+
+        # @param food [String] its name
+        # @return [String] why not, as a cook says it
+        def words(food) = "it holds #{allergen} (#{food})."
       end
 
       # @param eaters [Array<Eater>]

@@ -28,7 +28,7 @@ module NutShelf
       def check_eaters(recipe, on)
         plan = Plan.new(room)
         clash = Core::Dish.plan(recipe, servings: plan.servings, pantry: plan.pantry.copy, on: on, diet: plan.diet).clashes.first or return
-        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{plan.pantry.foods.fetch(clash.food_key).name} holds #{clash.allergen}.", code: "not_for", pointer: "/recipe_id",
+        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{clash.words(plan.pantry.foods.fetch(clash.food_key).name)}", code: "not_for", pointer: "/recipe_id",
                                                                                                                                                   remedy: "Choose another dish, or say under People who eats along.")
       end
 

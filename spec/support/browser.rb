@@ -93,5 +93,9 @@ RSpec.configure do |config|
     BrowserSupport.gate.shut = false
     size(BrowserSupport::WIDE)
   end
-  config.after(:each, :browser) { Capybara.reset_sessions! }
+  config.after(:each, :browser) do |example|
+    # What the page said explains more than what it lacked.
+    example.reporter.message("#{example.full_description}: at #{page.current_path} the page said: #{page.text[0, 1500]}") if example.exception
+    Capybara.reset_sessions!
+  end
 end

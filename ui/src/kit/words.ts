@@ -40,7 +40,12 @@ export function dayTab(stack: Pick<Stack, "state" | "days_left" | "level">): str
   if (stack.state === "look") return "look";
   if (stack.state === "not_ready") return "not yet";
   if (stack.days_left === null) return "no date";
-  const days = stack.days_left;
+  return inDays(stack.days_left);
+}
+
+/** How long something still has, as short as it goes: "today", "5 d", "6 wk". */
+export function inDays(days: number): string {
+  if (days < 0) return "past";
   if (days === 0) return "today";
   if (days < 21) return `${days} d`;
   if (days < 70) return `${Math.round(days / 7)} wk`;

@@ -3,12 +3,12 @@ import type { Dish } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney } from "../../app/session";
 import { Button } from "../../kit/kit";
-import { shortDay } from "../../kit/words";
+import { inDays, shortDay } from "../../kit/words";
 import { Cover } from "./Cover";
 
 function Uses({ dish }: { dish: Dish }) {
   if (dish.uses.length === 0) return null;
-  const words = dish.uses.slice(0, 4).map((use) => `${use.food.split(",")[0]}${use.days_left === null ? "" : use.days_left < 0 ? " (look first)" : ` (${use.days_left} d)`}`);
+  const words = dish.uses.slice(0, 4).map((use) => `${use.food.split(",")[0]}${use.days_left === null ? "" : use.days_left < 0 ? " (look first)" : ` (${inDays(use.days_left)})`}`);
   return <p className="text-beet font-semibold">uses {words.join(", ")}</p>;
 }
 
