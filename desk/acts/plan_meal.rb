@@ -28,8 +28,8 @@ module NutShelf
       def check_eaters(recipe, on)
         plan = Plan.new(room)
         clash = Core::Dish.plan(recipe, servings: plan.servings, pantry: plan.pantry.copy, on: on, diet: plan.diet).clashes.first or return
-        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{clash.words(plan.pantry.foods.fetch(clash.food_key).name)}", code: "not_for", pointer: "/recipe_id",
-                                                                                                                                                  remedy: "Choose another dish, or say under People who eats along.")
+        why = clash.words(plan.pantry.foods.fetch(clash.food_key).name)
+        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{why}", code: "not_for", pointer: "/recipe_id", remedy: "Choose another dish, or say under People who eats along.")
       end
 
       def check_servings(text)
