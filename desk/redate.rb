@@ -35,14 +35,16 @@ module NutShelf
                                         steps: dating.steps, flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
       end
 
-      private
-
+      # @param lot [Hash] facts of the stack as the store keeps them
+      # @return [Core::Story] what the dating core is told
       def story(lot)
         Core::Story.new(food: @room.food(lot[:food_id]), place: standing(lot[:start_place_id]), printed_kind: lot[:printed_kind]&.to_sym,
                         events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true,
                         **lot.to_h.slice(:situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days,
                                          :method, :care_until, :care_words))
       end
+
+      private
 
       def happened(event)
         event = event.transform_keys(&:to_s)
