@@ -2,15 +2,18 @@
 
 require "roda"
 require "roda/session_middleware"
+require_relative "body"
 require_relative "problem"
 require_relative "sign_in_rules"
+require_relative "../core/limits"
 
 module NutShelf
   module Api
     # Sign-in: sessions that end, CSRF for every write, and Rodauth's routes under /api. Stands before the resources,
     # which refuse whatever did not pass here.
     module Auth
-      PATHS = %w[/api/login /api/logout /api/change-password /api/close-account].freeze
+      # The doors that Rodauth serves, and what the contract wants there.
+      DOORS = { "/api/login" => "Login", "/api/logout" => "Logout", "/api/change-password" => "ChangePassword", "/api/close-account" => "CloseAccount" }.freeze
       WRITES = %w[POST PUT PATCH DELETE].freeze
       REMEMBERED = /\A\d{1,18}_[\w-]{20,100}\z/
 
@@ -40,10 +43,19 @@ module NutShelf
             check_csrf! if WRITES.include?(r.request_method)
             Auth.recognise(rodauth, r)
             Auth.pass_on(rodauth, r.env, -> { csrf_token })
-            r.on("api") { r.rodauth } if PATHS.include?(r.path)
-            nil
+            next unless DOORS.key?(r.path)
+
+            Auth.read_body(r)
+            r.on("api") { r.rodauth }
           end
         end
+      end
+
+      # Rodauth takes words wherever it finds them; only what fits the contract comes that far.
+      def read_body(request)
+        request.env["roda.json_params"] = Body.read(request.env["rack.input"], Core::Limits.body(request.path), DOORS.fetch(request.path))
+      rescue Body::Refused => e
+        request.halt(Problem.answer(*e.answer))
       end
 
       # Who this is: by the session while it lives, else by the cookie of a remembered device.
@@ -62,7 +74,7 @@ module NutShelf
       end
 
       def rodauth(app, database, secret, secure)
-        app.plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i, error_handler: ->(_) { throw(:halt, Problem.answer(*Problem.document("bad_json", "What was sent is not JSON.", "Send it again."))) }
+        app.plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
         app.plugin :rodauth, json: :only do
           db database.sequel
           hmac_secret secret

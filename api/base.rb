@@ -5,6 +5,7 @@ require "json"
 require "sinatra/base"
 require_relative "contract"
 require_relative "../core/limits"
+require_relative "body"
 require_relative "problem"
 require_relative "../desk/office"
 require_relative "../desk/room"
@@ -65,25 +66,16 @@ module NutShelf
         # Parses and checks the body against a schema of the contract.
         # @return [Hash] symbols as keys
         def body_as(schema)
-          text = read_body(Core::Limits.body(request.path))
-          parsed = JSON.parse(text.empty? ? "{}" : text, max_nesting: 20)
-          faults = Contract.faults(schema, parsed)
-          refuse_faults(faults) if faults.any?
-          deep_symbols(parsed)
-        rescue JSON::ParserError
-          refuse("bad_json", "What was sent is not JSON.", "Send it again.")
+          deep_symbols(Body.read(request.body, Core::Limits.body(request.path), schema))
+        rescue Body::Refused => e
+          halt Problem.answer(*e.answer)
         end
 
-        def read_body(limit)
-          text = request.body.read(limit + 1).to_s.dup.force_encoding("UTF-8")
-          refuse("too_large", "That is more than is taken in at once.", "Send less at a time.") if text.bytesize > limit
-          refuse("bad_json", "The letters that were sent are broken.", "Send it as UTF-8.") unless text.valid_encoding?
-          refuse("bad_json", "There is a NUL byte in what was sent.", "Take it out and send it again.") if text.match?(/\u0000|\\u0000/)
-          text
-        end
-
-        def refuse_faults(faults)
-          refuse("invalid", "Some of that cannot be used as it is.", "Mend what is marked.", errors: faults.map(&:to_h))
+        # @param input [Hash] a part of a body that has a schema of its own
+        def fitting(input, schema)
+          Body.fitting(JSON.parse(JSON.generate(input)), schema)
+        rescue Body::Refused => e
+          halt Problem.answer(*e.answer)
         end
 
         def deep_symbols(value)

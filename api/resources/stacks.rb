@@ -29,8 +29,7 @@ module NutShelf
       post("/:id/foresee") do
         asked = body_as("Foresee")
         klass, schema = DOINGS.fetch(asked[:act].to_sym)
-        faults = Contract.faults(schema, JSON.parse(JSON.generate(asked.fetch(:input, {}))))
-        refuse_faults(faults) if faults.any?
+        fitting(asked.fetch(:input, {}), schema)
         json klass.new(office, caller!).foresee({ lot_id: id_param, **asked.fetch(:input, {}) })
       end
 
