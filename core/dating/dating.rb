@@ -17,7 +17,7 @@ module NutShelf
                         :flags, :stopped, :look_first, :unknown, :cooked, :frozen, :thawed, :days_left_frozen,
                         keyword_init: true) do
       def initialize(**facts)
-        super(stopped: false, look_first: false, unknown: false, cooked: false, frozen: false, thawed: false, **facts)
+        super
         freeze
       end
     end
