@@ -1,24 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "support"
+require_relative "../support/wrong_sentences"
 require_relative "../../core/reference/guide"
 
 # Every sentence that the dates and the keeping pages can say, over all foods, places and states: would a cook say so?
 RSpec.describe "Sentences" do
   include CoreSupport
-
-  # Classes of wording that once went wrong. A sentence that matches is wrong.
-  wrong_sentences = {
-    "a plural for one" => /\b1 (?:days|months|weeks|pieces|packs|are|were)\b|\b1 day are\b|\b1 of them are\b/,
-    "a singular for many" => /\b(?:[2-9]|\d\d+) (?:day|month|week|piece) (?:is|was|are|were|in|left)\b|\b(?:[2-9]|\d\d+) days? (?:is|was)\b/,
-    "where for where to" => /\bMoved (?:in|at) /,
-    "years told in days" => /\b\d{3,4} to \d{3,4} days\b/,
-    "a span of one" => /\b(\d+) to \1\b/,
-    "words of the tables" => /rules\.csv|class row|frozen_at_home|bought_sealed|left_over|cool_dark|use_by|best_before|stand_in|\bnil\b|_/,
-    "a caution twice over" => /(two hours)(?!.*one above).*\1.*\1|When in doubt.*When in doubt/,
-    "doubled words or points" => /\b(\w+) \1\b(?<!had had)|\.\.|,,| ,| \./,
-    "an unfinished sentence" => /[^.!?)]\z/
-  }.freeze
 
   def stories
     foods = catalog.foods.values.reject { |one| catalog.class_names.key?(one.key) && !catalog.home_class?(one.key) }
@@ -31,9 +19,7 @@ RSpec.describe "Sentences" do
     end
   end
 
-  define_method(:faults) do |sentences|
-    sentences.flat_map { |text| wrong_sentences.filter_map { |name, pattern| "#{name}: #{text}" if text.match?(pattern) } }.uniq
-  end
+  def faults(said) = WrongSentences.faults(said)
 
   it "of reasons and warnings hold to the classes, for all foods in all places and states" do
     all = stories.to_h { |story| [story, date(story)] }
@@ -54,7 +40,7 @@ RSpec.describe "Sentences" do
       cells = guide.table.flat_map { |line| line[:places].values }
       [*cells.filter_map { |cell| cell[:reason] unless cell[:row] }, *cells.filter_map { |cell| cell[:row]&.span_words }]
     end
-    table_words = wrong_sentences.slice("a plural for one", "years told in days", "a span of one", "words of the tables")
+    table_words = WrongSentences::CLASSES.slice("a plural for one", "years told in days", "a span of one", "words of the tables")
     wrong = said.uniq.select { |text| table_words.values.any? { |pattern| text.to_s.match?(pattern) } }
     expect(wrong).to be_empty
     lentils = NutShelf::Core::Guide.new(catalog, food("red-lentils"), NutShelf::Core::Policy.new)

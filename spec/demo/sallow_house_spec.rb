@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/wrong_sentences"
+require_relative "../../api/views/plan_view"
+require_relative "../../api/views/stack_detail"
 require_relative "../../demo/loader"
 
 # The whole demo, lived act by act in a database of its own: no act may be refused, and the books must balance.
@@ -18,9 +21,25 @@ RSpec.describe "Sallow House" do
       expect(house.care.due(NutShelf::Demo::Household::TODAY).size).to be >= 2
       expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include("count", "decant", "amend", "store_as", "cook", "throw")
     end
+    said = all_it_says(demo, id)
+    expect(said.size).to be > 150
+    expect(WrongSentences.faults(said).first(10)).to be_empty
     again = NutShelf::Demo::Loader.new(demo)
     expect([again.load, again.half_made?]).to eq([nil, false])
     demo.database.disconnect
+  end
+
+  # Every whole sentence of the demo's stacks, dishes and picking lists.
+  def all_it_says(demo, id)
+    account = demo.database.outside { |db| db[:accounts].where(email: NutShelf::Demo::Household::KEEPER).get(:id) }
+    ines = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
+    demo.database.within(id) do |db|
+      room = NutShelf::Desk::Room.new(demo, ines, db)
+      stacks = room.house.lots.shelf.all.map { |row| NutShelf::Api::StackDetail.new(room, row[:id]).call }
+      plan = NutShelf::Api::PlanView.new(room)
+      dishes = plan.ranked(room.today).map { |ranked| plan.dish(ranked) }
+      WrongSentences.sentences([stacks, dishes, plan.ties]).uniq
+    end
   end
 
   it "knows a demo that was stopped half way, and takes it for no whole one" do

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { packWords, sizeOf } from "../src/label-line/packs";
-import { addDays, daysBetween, dayTab, dayWords, moneyWords, plural, shortAmount, shortName, stackWords } from "../src/kit/words";
+import { addDays, daysBetween, dayTab, dayWords, inDays, moneyWords, plural, shortAmount, shortName, stackWords } from "../src/kit/words";
 import { stack } from "./stack";
 
 describe("days", () => {
@@ -12,6 +12,10 @@ describe("days", () => {
     expect(addDays("2026-12-31", 1)).toBe("2027-01-01");
     expect(addDays("2027-03-27", 2)).toBe("2027-03-29");
     expect(daysBetween("2027-03-27", "2027-03-29")).toBe(2);
+  });
+
+  it.each([[-2, "past"], [0, "today"], [1, "1 d"], [20, "20 d"], [21, "3 wk"], [70, "2 mo"], [700, "1.9 y"]] as const)("%i days left are %s", (days, words) => {
+    expect(inDays(days)).toBe(words);
   });
 
   it.each([[{ days_left: 0, state: "front" }, "today"], [{ days_left: 5, state: "front" }, "5 d"], [{ days_left: 42 }, "6 wk"], [{ days_left: 426 }, "14 mo"], [{ days_left: 1000 }, "2.7 y"], [{ days_left: -3, state: "look" }, "look"],
