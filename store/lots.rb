@@ -11,6 +11,9 @@ module NutShelf
       PAST = %i[food_id dimension situation acquired_on made_on known_on printed_on printed_kind leftover_days start_place_id history
                 value_estimated quarantined quarantine_reason method lot_text bought_for care_until care_words].freeze
 
+      # From so many rows on, plans are made anew.
+      MANY = 1000
+
       JSONB = %i[history steps flags].freeze
 
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
@@ -98,7 +101,10 @@ module NutShelf
 
       # Said before thousands of rows are written at once: plans cached while the tables were small would
       # read them from end to end for each row.
-      def expect_many
+      # @param rows [Integer] how many
+      def expect_many(rows)
+        return if rows < MANY
+
         db.run("SET LOCAL enable_seqscan = off")
         db.run("DISCARD PLANS")
       end

@@ -59,11 +59,11 @@ module NutShelf
         { **dates, state: State.of(today: today, policy: @policy, dates: dates) }
       end
 
-      # @return the earliest of all, each quality date as far as a look covers it
+      # @return the earliest of all, each quality date as far as a look covers it; of two on one day the one of safety
       def binding_cap
         return if @unknown
 
-        found = in_force.min_by { |one| [@looks.until_on(one), one.safety? ? 0 : 1] } or return
+        found = in_force.partition(&:safety?).flatten.min_by { |one| @looks.until_on(one) } or return
         @usable = @looks.until_on(found)
         @basis = @usable > found.until_on ? :look : found.cause
         say_covered(found) if @basis == :look

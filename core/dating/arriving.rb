@@ -97,7 +97,6 @@ module NutShelf
         return open_since_ever unless day
 
         say("It was open already; since nobody knows when it was opened, #{Words.day(day)} counts, the first day it was known here.")
-        @opened_unknown = true
         begin_situation("opened", day, :opened)
       end
 

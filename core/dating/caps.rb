@@ -50,9 +50,6 @@ module NutShelf
       # @return [Date, nil] the earliest safety cap
       def safety_until = @list.select(&:safety?).map(&:until_on).min
 
-      # @return [Date, nil] the earliest quality cap, looks left aside
-      def quality_until = @list.select(&:quality?).map(&:until_on).min
-
       # What an event lifts. Nothing, once a safety cap has passed; a quality cap that has passed stays as well, unless
       # a look covers that day.
       # @param event [Symbol] :cooked or :frozen
@@ -80,7 +77,7 @@ module NutShelf
       # @param tolerance [Integer] days past a best-before that the food's class allows
       # @param list [Array<Array(Date, Integer)>] day of each good look and the days it covers
       # @param counted [Boolean] false under "by the date", where looks extend nothing
-      def initialize(tolerance, list = [], counted: true)
+      def initialize(tolerance, list = [], counted:)
         @tolerance = tolerance
         @list = list.freeze
         @counted = counted

@@ -22,7 +22,7 @@ module NutShelf
         day = nil
         keyed = events.each_with_index.map do |event, index|
           day = event.on || day
-          [[day || Date.new(0), event.order || 0, index], event]
+          [[day.to_s, event.order.to_i, index], event]
         end
         keyed.sort_by(&:first).map(&:last)
       end

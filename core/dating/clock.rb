@@ -36,6 +36,11 @@ module NutShelf
       # @return [Boolean] whether its last day lies before that day
       def passed?(on) = until_on < on
 
+      # @param days [Integer] life by the rule of another place
+      # @param kind [Symbol]
+      # @return [Clock] as if the food had stood there all the time
+      def elsewhere(days, kind) = self.class.new(since: @since, days: days, kind: kind, basis: basis, used: @used)
+
       # The same life under another rule. A clock that has run out is not carried: its end stays as a cap.
       # @param on [Date] day of the move
       # @param days [Integer] life by the new rule

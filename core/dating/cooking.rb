@@ -12,7 +12,7 @@ module NutShelf
       private
 
       def cooked(on, parts)
-        on ||= @since || @story.first_known_on
+        on ||= unknown_day("cooked")
         return take_in_parts(on, parts) if making?(on)
         return cook_too_late(on) if on && safety_until && safety_until < on
         return say("Heated again#{" on #{Words.day(on)}" if on}: its days do not begin anew.") if COOKED.include?(@situation) && parts.empty?
@@ -120,10 +120,12 @@ module NutShelf
 
       # Frozen food poured into a jar that is not frozen thaws there.
       def thaw_part(part, on)
-        row = @rules.row("thawed", @rules.fridge)
-        days = [row&.after_thaw_days || 0, part.days_left].compact.min
-        cap(:safety, :part, on + days) if on
-        @thawed_for_good = true
+        kind = chilled_kind || :safety
+        @thawed_for_good ||= kind == :safety || @food.high_risk
+        return unless on
+
+        cap(kind, :part, on + days_after_thaw)
+        cap(:safety, :part, on + part.days_left) if part.days_left
       end
     end
   end

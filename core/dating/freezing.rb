@@ -139,7 +139,7 @@ module NutShelf
         @phase = :thawed
         return say("It is thawed; its age is not known.") if @unknown
 
-        on ||= @since || @story.first_known_on
+        on ||= unknown_day("thawed")
         return thaw_unknown unless on
 
         @since = on
@@ -160,25 +160,30 @@ module NutShelf
       end
 
       def thawed_date(on)
-        row = @rules.row("thawed", @rules.fridge)
-        days = row&.after_thaw_days || (row ? @rules.days(row) : 0)
+        days = days_after_thaw
         kind = chilled_kind || :safety
         @thawed_for_good = true if kind == :safety || @food.high_risk
         cap(kind, :thawed, on + days)
-        say("Thawed on #{Words.day(on)}: #{thaw_words(row, days)}, until #{Words.day(on + days)} (#{kind}).")
-        days_left_after(on, days, kind)
+        say("Thawed on #{Words.day(on)}: #{thaw_words(days)}, until #{Words.day(on + days)} (#{kind}).")
+        days_left_after(on, days)
       end
 
-      def thaw_words(row, days)
-        row ? "#{Words.time(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
+      # Dry goods carry on as opened ones do; without a figure, that day only.
+      def days_after_thaw
+        row = thawed_row or return 0
+        row.after_thaw_days || @rules.days(row)
       end
 
-      def days_left_after(on, days, kind)
+      def thawed_row = @rules.row("thawed", @rules.fridge)
+
+      def thaw_words(days)
+        thawed_row ? "#{Words.time(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
+      end
+
+      def days_left_after(on, days)
         left = @days_left_frozen or return
-        return if left >= days && kind == :safety
-
         cap(:safety, :days_left, on + left)
-        say("Only #{Words.days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
+        say("#{Words.only_days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
       end
 
       # What the fridge makes of it: safety or quality, nil where the tables have no figure.

@@ -20,7 +20,7 @@ module NutShelf
       def kind(food, situation:, frozen:, wrapping:, open: false)
         return "supply" if food.food_group == "supplies"
         return "frozen" if frozen
-        return "honey" if food.class_key == "class-honey" || food.key == "honey"
+        return "honey" if food.class_key == "class-honey"
         return "open" if open && !fresh?(food, situation) && !dry_grain?(food)
         return "home_jar" if situation == "home_canned"
         return "tin" if wrapping == "tin"

@@ -18,6 +18,7 @@ module NutShelf
         return if place.freezer?
 
         came_out_frozen if from.freezer? && @sealed && @food.freezing_damage
+        ripe_by(on)
         carry(on) unless from.kind == place.kind
         check_place
       end
@@ -26,29 +27,42 @@ module NutShelf
         @journal.flag(:was_frozen, "It stood in the freezer. #{breaks} there: look #{whole? ? 'at it closely' : 'for bulges and leaks'}.")
       end
 
-      # The same share of life is used up under the rule of the new place.
+      # What was to be ripe by that day is ripe: it does not mind the cold any more.
+      def ripe_by(on)
+        @situation = "ripe" if ripening? && on && @ready_on && @ready_on <= on
+      end
+
+      # The same share of life is used up under the rule of the new place: fruit that was to ripen is ripe in the cold.
       def carry(on)
-        return carry_ripening(on) if @situation == "ripening"
-
-        row = @rules.row(@situation, @place) or return
+        row = @rules.row(ripening? ? "ripe" : @situation, @place) or return
         return begin_late(row) unless @clock
-        return expire if on && @clock.passed?(on)
+        return carry_some_day(row) unless on
+        return expire if @clock.passed?(on)
 
-        on ||= @since || @story.first_known_on
         used = @clock.used_by(on)
         @clock = @clock.carried(on, @rules.days(row), row.kind)
         say("Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; #{rest(row, on)}: until #{Words.day(@clock.until_on)}.")
       end
 
+      # It may have stood in either place nearly all the time: both count, so the shorter does.
+      def carry_some_day(row)
+        there = @clock.elsewhere(@rules.days(row), row.kind)
+        say("Moved #{Words.into(@place.kind)} on a day nobody knows: the place where it keeps less long counts, until #{Words.day([there, @clock].map(&:until_on).min)}.")
+        end_clock
+        @clock = there
+      end
+
+      def ripening? = @situation == "ripening"
+
       # Years are not told in days.
       def rest(row, on)
         days = @rules.days(row)
-        days < 60 ? "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left" : "the rest counts there"
+        days < 60 && !ripening? ? "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left" : "the rest counts there"
       end
 
       # A rule that had no figure in the old place counts from the day it should have begun.
       def begin_late(row)
-        return unless @since && !(printed_pack? && @sealed) && @phase != :thawed && !@unknown
+        return unless @since && !ripening? && !(printed_pack? && @sealed) && @phase != :thawed && !@unknown
 
         start_clock(row, @since, @situation == "opened" ? :opened : :rule,
                     "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}")
@@ -58,18 +72,6 @@ module NutShelf
       def expire
         say("Its time had run out on #{Words.day(@clock.until_on)}, before it was moved.")
         end_clock
-      end
-
-      def carry_ripening(on)
-        return unless @since && @ready_on && @clock
-        return expire if on && @clock.passed?(on)
-
-        ripe = @rules.row("ripe", @place)
-        return unless ripe
-
-        used = @clock.used_by(on || @ready_on)
-        @clock = @clock.carried(on || @ready_on, @rules.days(ripe), ripe.kind)
-        say("Moved #{Words.into(@place.kind)} with #{share(used)} of its ripe life used: until #{Words.day(@clock.until_on)}.")
       end
 
       def share(used) = "#{(used * 100).round} %"

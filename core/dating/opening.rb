@@ -20,7 +20,7 @@ module NutShelf
         return if @phase == :frozen || BROKEN.include?(@situation)
 
         on ||= unknown_day("opened")
-        return @look_first = true unless on
+        return look_first_at("opened") unless on
         return say("Opened on #{Words.day(on)}; opening does not shorten its life.") if unshortened?
 
         in_hand { begin_situation("opened", on, :opened) }
@@ -38,17 +38,22 @@ module NutShelf
 
       # Nobody knows the day: the first day anything is known counts, as a cautious person would.
       def unknown_day(what)
-        day = @story.first_known_on
-        say(day ? "Nobody knows when it was #{what}: #{Words.day(day)} counts, the first day it was known here." : "Nobody knows when it was #{what}: look at it first.")
+        day = @story.first_known_on or return
+        say("Nobody knows when it was #{what}: #{Words.day(day)} counts, the first day it was known here.")
         day
       end
 
-      def cut(on)
-        return @sealed = false if CUT_ALREADY.include?(@situation) || @phase == :frozen
+      def look_first_at(what)
+        @look_first = true
+        say("Nobody knows when it was #{what}: look at it first.")
+      end
 
+      def cut(on)
         @sealed = false
+        return if CUT_ALREADY.include?(@situation) || @phase == :frozen
+
         on ||= unknown_day("cut")
-        return @look_first = true unless on
+        return look_first_at("cut") unless on
 
         @ready_on = [@ready_on, on].compact.min
         in_hand { begin_situation("cut", on, :cut) }

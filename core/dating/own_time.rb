@@ -28,7 +28,8 @@ module NutShelf
       # @return [Breach, nil]
       def breach(catalog, food, row)
         own = catalog.with_own({ [row.scope, row.place, row.state, *row.storage] => row })
-        SITUATIONS.product(PLACES).filter_map { |situation, place| at(catalog, own, food, row, situation, place) }.min_by { |one| one.limit || -1 }
+        found = SITUATIONS.product(PLACES).filter_map { |situation, place| at(catalog, own, food, row, situation, place) }
+        found.find { |one| one.limit.nil? } || found.min_by(&:limit)
       end
 
       def at(catalog, own, food, row, situation, place)
@@ -38,7 +39,7 @@ module NutShelf
         return refused(before, situation, place) unless before.row?
         return if before.row.kind != :safety || row.high <= before.row.high
 
-        Breach.new(words: "#{Words.situation(situation)} #{Words.where(place)}, #{before.row.span_words}, is a matter of safety. An own time may be shorter, never longer.", limit: before.row.high)
+        Breach.new(words: "#{Words.situation(situation).capitalize} #{Words.where(place)}, #{before.row.span_words}, is a matter of safety. An own time may be shorter, never longer.", limit: before.row.high)
       end
 
       def refused(answer, situation, place)

@@ -55,7 +55,7 @@ module NutShelf
 
       # @return [Boolean] whether germs grow in it once it is warm, as it stands
       def perishable?(situation, sealed:)
-        row(situation, fridge)&.kind == :safety || (@food.high_risk && !sealed && !SEALED.include?(situation))
+        row(situation, fridge)&.kind == :safety || (@food.high_risk && !sealed)
       end
 
       private

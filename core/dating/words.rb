@@ -22,10 +22,10 @@ module NutShelf
       end
 
       # @return [String] "1 day is", "3 days are"
-      def days_are(count) = "#{days(count)} #{count == 1 ? 'is' : 'are'}"
+      def days_are(count) = count.zero? ? "none is" : "#{days(count)} #{count == 1 ? 'is' : 'are'}"
 
-      # @return [String] "1 day was", "3 days were"
-      def days_were(count) = "#{days(count)} #{count == 1 ? 'was' : 'were'}"
+      # @return [String] "No day was", "Only 1 day was", "Only 3 days were"
+      def only_days_were(count) = count.zero? ? "No day was" : "Only #{days(count)} #{count == 1 ? 'was' : 'were'}"
 
       # @param kind [String] place kind
       # @return [String] where something was carried: "to the fridge"

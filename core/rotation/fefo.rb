@@ -28,9 +28,12 @@ module NutShelf
       def order(stocks) = stocks.sort_by { |stock| key(stock) }
 
       def key(stock)
-        [stock.no_opened_limit && stock.open ? 0 : 1, stock.usable_until || FAR, stock.open ? 0 : 1, stock.working ? 0 : 1,
+        [after(stock.no_opened_limit && stock.open), stock.usable_until || FAR, after(stock.open), after(stock.working),
          stock.acquired_on || FAR, stock.id]
       end
+
+      # What is so comes before what is not, as "false" sorts before "true".
+      def after(so) = (!so).to_s
 
       # @param stocks [Array<Stock>] of one food
       # @param wanted [Rational] amount in base units, as it comes from the pack

@@ -22,7 +22,7 @@ module NutShelf
 
       def perform(_input)
         stacks = @stacks
-        house.lots.expect_many
+        house.lots.expect_many(stacks.size)
         brought = entry("import", "Brought in #{stacks.size} stacks from a list")
         write(brought, stacks)
         done(brought, stacks: stacks.size)

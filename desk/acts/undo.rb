@@ -19,7 +19,7 @@ module NutShelf
         act = house.ledger.act(input[:act_id])
         refuse(act)
         read(act)
-        house.lots.expect_many if @movements.size > 1000
+        house.lots.expect_many(@movements.size)
         lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
         refuse_depended_on(act)
         undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])

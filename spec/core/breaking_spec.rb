@@ -24,6 +24,8 @@ RSpec.describe NutShelf::Core::Breaking do
     expect(kind("onions", :mass, one * Rational(3, 2))).to eq(:cut)
     expect(kind("onions", :mass, one * Rational(16, 10))).to eq(:opened)
     expect(kind("onions", :mass)).to eq(:opened)
+    whole = food("onions").with(edible_yield: nil, g_per_piece: 100r)
+    expect([150r, 151r].map { |pack| described_class.kind(whole, dimension: :mass, pack: pack) }).to eq(%i[cut opened])
     expect(kind("onions", :volume, one)).to eq(:opened)
     unweighed = NutShelf::Core::Food.new(key: "x", name: "X", aisle: "Fresh vegetables", food_group: "vegetables", dimension: :mass)
     expect(described_class.kind(unweighed, dimension: :mass, pack: 100r)).to eq(:opened)

@@ -75,6 +75,9 @@ RSpec.describe NutShelf::Core::OwnTime do
     expect(breach("beef-mince", "fridge", "cut", 400).limit).to be <= 4
     unsafe = catalog.foods.values.product(%w[cupboard]).find { |one, place| catalog.keeping(one, "opened", place).outcome == :unsafe }
     expect(breach(unsafe.first.key, "cupboard", "opened", 2)).to have_attributes(limit: nil, words: /no own time for it/) if unsafe
+    expect(breach("mozzarella", "fridge", "cooked", 400)).to have_attributes(limit: 3, words: /\ALeft over in the fridge, 3 days?, is|\ALeft over in the fridge, \d to 3 days, is/)
+    expect(breach("cooked-rice", "cupboard", "opened", 400)).to have_attributes(limit: nil, words: /two hours/)
     expect(breach("honey", "cupboard", "opened", 9000)).to be_nil
+    expect(breach("lettuce", "cupboard", "whole", 3)).to be_nil
   end
 end

@@ -2,6 +2,8 @@
 
 require "prop_check"
 require_relative "support"
+require_relative "../../core/rotation/bring_forward"
+require_relative "../../core/rotation/crossed"
 require_relative "../../core/rotation/fefo"
 
 RSpec.describe NutShelf::Core::Fefo do
@@ -53,6 +55,68 @@ RSpec.describe NutShelf::Core::Fefo do
     tins = stock(1, "2027-01-01", pack: 200r)
     expect(described_class.draw([tins], 250r, on: day("2026-11-24")).first.first.opens).to be(true)
     expect(described_class.draw([tins], 200r, on: day("2026-11-24")).first.first.opens).to be(false)
+  end
+
+  it "asks for a look only past the last good day, and for nothing on it" do
+    last = stock(1, "2026-11-24", look_until: day("2026-11-30"))
+    picked = ->(on) { described_class.draw([last], 400r, on: day(on), allow_look: true).first.map(&:look) }
+    expect([picked.call("2026-11-24"), picked.call("2026-11-25")]).to eq([[false], [true]])
+    expect([last.look?(day("2026-11-24")), last.look?(day("2026-11-25"))]).to eq([false, true])
+    expect([last.eligible?(day("2026-11-24")), last.eligible?(day("2026-11-25"))]).to eq([true, false])
+  end
+
+  it "takes what is ready on that very day, and does not open what is open, loose or single" do
+    expect(stock(1, "2026-12-01", ready_on: day("2026-11-24")).eligible?(day("2026-11-24"))).to be(true)
+    opens = ->(**facts) { described_class.draw([stock(1, "2027-01-01", **facts)], 150r, on: day("2026-11-24")).first.first.opens }
+    expect([{ pack: 200r, open: true }, {}, { pack: 1r }, { pack: 200r }, { pack: 2r }, { pack: 100r }].map { |facts| opens.call(**facts) }).to eq([false, false, false, true, false, true])
+    expect(described_class.draw([stock(1, "2027-01-01", pack: 2r)], 3r, on: day("2026-11-24")).first.first.opens).to be(true)
+    expect(described_class.draw([stock(1, "2027-01-01", pack: 1r)], 1/2r, on: day("2026-11-24")).first.first.opens).to be(false)
+  end
+
+  it "does not take the open one first where opening shortens its life" do
+    expect(ids([stock(1, "2027-12-01", open: true), stock(2, "2026-12-01")])).to eq([2, 1])
+    expect(ids([stock(1, "2027-01-01"), stock(2, "2027-01-01", working: false, open: true)])).to eq([2, 1])
+  end
+
+  describe NutShelf::Core::BringForward do
+    def walk(backstock, need) = described_class.new(working: [], backstock: backstock, amount: need, on: day("2026-11-24"))
+
+    it "plans for the days between two walks" do
+      expect(%w[hand steps away].map { |reach| described_class.working_amount(daily: 10r, reach: reach) }).to eq([70, 100, 210])
+    end
+
+    it "carries sealed packs whole, one more rather than a part, and never more than there is" do
+      amounts = ->(need, **facts) { walk([stock(1, "2027-01-01", **facts)], need).picks.map(&:amount) }
+      expect([amounts.call(150r, pack: 100r), amounts.call(200r, pack: 100r), amounts.call(900r, pack: 100r), amounts.call(350r, pack: 300r)]).to eq([[200], [200], [400], [400]])
+    end
+
+    it "carries what is open, loose or without a size as a whole, and neither opens nor looks" do
+      [{ open: true, pack: 100r }, {}, { pack: 0r }].each do |facts|
+        expect(walk([stock(1, "2027-01-01", **facts)], 50r).picks).to eq([NutShelf::Core::Fefo::Pick.new(stock: stock(1, "2027-01-01", **facts), amount: 400r, opens: false, look: false)])
+      end
+    end
+  end
+
+  describe NutShelf::Core::Crossed do
+    def pair(*stocks) = described_class.pair(stocks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
+
+    def far(id, until_on, **facts) = stock(id, until_on, working: false, **facts)
+
+    it "needs more than a fortnight between them" do
+      expect(pair(stock(1, "2027-01-15"), far(2, "2027-01-01"))).to be_nil
+      expect(pair(stock(1, "2027-01-16"), far(2, "2027-01-01"))).to eq([1, 2])
+    end
+
+    it "compares the front of each shelf" do
+      expect(pair(stock(1, "2027-06-01"), stock(3, "2028-01-01"), far(2, "2027-03-01"), far(4, "2027-01-01"))).to eq([1, 4])
+      expect(pair(stock(1, "2027-01-05"), stock(3, "2028-01-01"), far(2, "2027-01-01"), far(4, "2029-01-01"))).to be_nil
+    end
+
+    it "leaves out what is open, undated or not to eat" do
+      expect(pair(stock(1, "2028-01-01", open: true), far(2, "2027-01-01"))).to be_nil
+      expect(pair(stock(1, "2028-01-01"), far(2, "2027-01-01", stopped: true))).to be_nil
+      expect(pair(stock(1), far(2, "2027-01-01"))).to be_nil
+    end
   end
 
   # Days 0..5, one use a day of a given size; a lot good to day d serves days 0..d.

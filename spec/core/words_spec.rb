@@ -8,8 +8,8 @@ RSpec.describe NutShelf::Core::Words do
 
   it "counts days in whole words" do
     expect([0, 1, 2].map { |count| described_class.days(count) }).to eq(["0 days", "1 day", "2 days"])
-    expect([1, 2].map { |count| described_class.days_are(count) }).to eq(["1 day is", "2 days are"])
-    expect([1, 2].map { |count| described_class.days_were(count) }).to eq(["1 day was", "2 days were"])
+    expect([0, 1, 2].map { |count| described_class.days_are(count) }).to eq(["none is", "1 day is", "2 days are"])
+    expect([0, 1, 2].map { |count| described_class.only_days_were(count) }).to eq(["No day was", "Only 1 day was", "Only 2 days were"])
   end
 
   it "tells long times in months and years" do

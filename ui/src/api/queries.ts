@@ -51,7 +51,7 @@ export const usualFoodsQuery = queryOptions({ queryKey: [house, "foods", "", "us
 export const countsQuery = queryOptions({ queryKey: [house, "count"], queryFn: () => get<Counts>("/api/counts") });
 export const countQuery = (id: number) => queryOptions({ queryKey: [house, "count", id], queryFn: () => get<Count>(`/api/counts/${id}`) });
 export const differencesQuery = (id: number) =>
-  queryOptions({ queryKey: [house, "count", id, "differences"], queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences, staleTime: 0 });
+  queryOptions({ queryKey: [house, "count", id, "differences"], queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences, staleTime: 0, gcTime: 0 });
 export const placeQuery = (id: number) => queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
 export const bringQuery = queryOptions({ queryKey: [house, "bring"], queryFn: () => get<{ items: BringItem[]; crossed: PlaceDetail["warnings"] }>("/api/bring-forward") });
 export const jarsQuery = queryOptions({ queryKey: [house, "jars"], queryFn: async () => (await get<{ containers: Container[] }>("/api/containers")).containers });

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { Problem } from "../api/client";
 import { useActs } from "../app/acts";
 import { lineBack } from "../label-line/lineBack";
 import { LearnCode } from "./LearnCode";
@@ -14,12 +15,20 @@ export function ScanCatcher() {
   const take = async (code: string) => {
     const field = document.querySelector<HTMLInputElement>("[data-unexpected], [data-count-box]");
     if (field) return typeInto(field, code);
-    const known = await readScan(code);
+    const known = await readScan(code).catch((error: unknown) => unread(code, error));
+    if (!known) return;
     if (known.stack !== null) return void go(`/shelf?stack=${known.stack}`);
     if (known.unknown) return setUnknown(known.unknown);
     if (!known.draft) return say({ text: known.words });
     void go("/shelf");
     requestAnimationFrame(() => lineBack({ text: code }));
+  };
+  /** Nobody could say what the code is: it waits in the label line, and the reason is said. */
+  const unread = (code: string, error: unknown): null => {
+    if (!(error instanceof Problem)) throw error;
+    say({ text: error.message, problem: error });
+    lineBack({ text: code });
+    return null;
   };
   useScanner((code) => void take(code));
   return <span data-scanner="" hidden>{unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />}</span>;

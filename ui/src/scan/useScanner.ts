@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useLayoutEffect, useRef } from "react";
 
 export const CHANNEL = "nut-shelf.scanner";
 /** Hands are slower than this between two keys; scanners that type are not. */
@@ -15,14 +15,15 @@ export function useScanner(onScan: (code: string) => void): void {
   useEffect(() => {
     latest.current = onScan;
   });
-  useEffect(() => {
+  // Before anything is painted: a page that can be seen already listens.
+  useLayoutEffect(() => {
     let keys = "";
     let at = 0;
     const press = (event: KeyboardEvent) => {
       if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const now = performance.now();
-      if (now - at > FAST) keys = "";
-      at = now;
+      // When the key was struck, not when a busy page came round to it.
+      if (event.timeStamp - at > FAST) keys = "";
+      at = event.timeStamp;
       if (event.key.length === 1) keys += event.key;
       if (event.key !== "Enter" || keys.length < SHORTEST) return;
       event.preventDefault();

@@ -1,5 +1,5 @@
 import { useState, type FormEvent, type KeyboardEvent } from "react";
-import { get, post } from "../../api/client";
+import { get, post, Problem } from "../../api/client";
 import type { Count, ExpectedStack, Scanned, Weight } from "../../api/types";
 import { Button, Notches } from "../../kit/kit";
 import { dayTab } from "../../kit/words";
@@ -26,6 +26,12 @@ async function scanned(text: string, count: Count): Promise<number | string> {
   return next ? next.stack.id : (result.words || `${result.food?.name ?? "That"} is not on the list here: add it below.`);
 }
 
+/** Nobody answered: that is said, and the scan stays in the box. */
+function said(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  throw error;
+}
+
 /** The stack in hand, in big type: type a number and press Enter, or touch. */
 export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
   const [text, setText] = useState("");
@@ -34,8 +40,9 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (/^[\d()\]A-Za-z/:.]{8,}$/.test(text.trim())) {
-      const found = await scanned(text.trim(), count);
-      setText("");
+      const found = await scanned(text.trim(), count).catch((error: unknown) => said(error));
+      setText(found instanceof Problem ? text : "");
+      if (found instanceof Problem) return setNudge(found.message);
       return typeof found === "number" ? onJump(found) : setNudge(found);
     }
     const found = readFound(text, row);

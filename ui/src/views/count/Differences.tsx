@@ -8,7 +8,7 @@ import { useMoney } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { plural } from "../../kit/words";
-import { progress } from "./model";
+import { isLineOf, progress } from "./model";
 
 const REASONS: Record<string, string> = { eaten: "was eaten", binned: "was thrown away", given_away: "was given away", lost: "nobody knows", found: "was not noted" };
 
@@ -19,6 +19,23 @@ interface Answers {
 
 /** What the count found different, in quantity and money; a reason is asked only where it matters. */
 export function Differences({ count, onBack }: { count: Count; onBack: () => void }) {
+  const { pending, away } = useActs();
+  const under = pending.filter((letter) => isLineOf(count.id, letter.path)).length;
+  return under > 0 ? <Writing lines={under} away={away} onBack={onBack} /> : <Compared count={count} onBack={onBack} />;
+}
+
+/** What was said last is still under way: a comparison without it would finish the count without it. */
+function Writing({ lines, away, onBack }: { lines: number; away: boolean; onBack: () => void }) {
+  return (
+    <div className="board p-6 max-w-[980px]" role="status">
+      <h2>{away ? "The house is not answering" : "Writing down what you said last"}</h2>
+      <p className="text-soft my-2">{plural(lines, "answer")} {lines === 1 ? "is" : "are"} still under way{away ? ` and kept here; the comparison comes when ${lines === 1 ? "it has" : "they have"} arrived` : ""}.</p>
+      <Button onClick={onBack}>Back to counting</Button>
+    </div>
+  );
+}
+
+function Compared({ count, onBack }: { count: Count; onBack: () => void }) {
   const query = useQuery(differencesQuery(count.id));
   return <Loaded query={query} what="Comparing">{(list) => <Table key={list.map((one) => one.line_id).join()} count={count} list={list} onBack={onBack} />}</Loaded>;
 }

@@ -51,3 +51,8 @@ export function askWords(row: ExpectedStack): string {
   if (row.stack.noun) return `how many ${row.stack.noun}s`;
   return row.stack.unit === "piece" ? "how many" : `how many ${row.stack.unit}`;
 }
+
+/** Whether a letter under way belongs to that count: the comparison waits for it. */
+export function isLineOf(id: number, path: string): boolean {
+  return path.startsWith(`/api/counts/${id}/`) && !path.endsWith("/finish");
+}
