@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Count, ExpectedStack } from "../src/api/types";
-import { askWords, nextOpen, progress, readFound, stepFrom } from "../src/views/count/model";
+import { askWords, isLineOf, nextOpen, progress, readFound, stepFrom } from "../src/views/count/model";
 import { isScan } from "../src/scan/readScan";
 
 function row(id: number, more: Partial<ExpectedStack> = {}, stack: Partial<ExpectedStack["stack"]> = {}): ExpectedStack {
@@ -47,6 +47,12 @@ describe("the way through the list", () => {
   it("counts what is on its way as said, and steps without falling off", () => {
     expect([progress(list), progress(list, new Set([2]))]).toEqual([{ done: 2, of: 4 }, { done: 3, of: 4 }]);
     expect([stepFrom(list, 1, -1), stepFrom(list, 1, 1), stepFrom(list, 4, 1)]).toEqual([1, 2, 4]);
+  });
+});
+
+describe("the comparison waits", () => {
+  it("for lines of its own count, cleared ones too, and for nothing else", () => {
+    expect(["/api/counts/7/lines", "/api/counts/7/clear", "/api/counts/7/finish", "/api/counts/70/lines", "/api/stacks"].map((path) => isLineOf(7, path))).toEqual([true, true, false, false, false]);
   });
 });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { packWords, sizeOf } from "../src/label-line/packs";
-import { addDays, daysBetween, dayTab, dayWords, inDays, moneyWords, plural, shortAmount, shortName, stackWords } from "../src/kit/words";
+import { addDays, daysBetween, dayTab, dayWords, every, inDays, moneyWords, plural, shortAmount, shortName, span, stackWords } from "../src/kit/words";
 import { stack } from "./stack";
 
 describe("days", () => {
@@ -37,6 +37,7 @@ describe("names, amounts, money", () => {
 
   it("counts nouns", () => {
     expect([plural(1, "day"), plural(2, "day")]).toEqual(["1 day", "2 days"]);
+    expect([every(1, "day"), every(3, "month"), span(1, 1), span(20, 20), span(1, 3)]).toEqual(["every day", "every 3 months", "1 day", "20 days", "1 to 3 days"]);
   });
 
   it("tells in words what a chip tells by edge and corner", () => {

@@ -34,6 +34,16 @@ export function plural(count: number, noun: string, many = `${noun}s`): string {
   return `${count} ${count === 1 ? noun : many}`;
 }
 
+/** "every day", "every 3 months" */
+export function every(count: number, noun: string): string {
+  return `every ${count === 1 ? noun : plural(count, noun)}`;
+}
+
+/** "1 day", "5 to 7 days": no "1 to 1 days". */
+export function span(low: number, high: number): string {
+  return low === high ? plural(low, "day") : `${low} to ${plural(high, "day")}`;
+}
+
 /** The day tab: "5 d", "6 wk", "14 mo", "2.7 y", "look", a cross. */
 export function dayTab(stack: Pick<Stack, "state" | "days_left" | "level">): string {
   if (stack.state === "stop") return "✕";

@@ -7,6 +7,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { every, span } from "../../kit/words";
 import { Figures } from "./Figures";
 import { OwnTime } from "./OwnTime";
 
@@ -72,7 +73,7 @@ function Guide({ page }: { page: KeepingPage }) {
           {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">In the fridge a kilogram takes about {page.thaw_hours_per_kg} hours to thaw; a small pack a night.</p>}
           <ul className="mt-2 grid gap-1 text-[14px]">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
         </Board>
-        {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, every {care.every_days} days ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
+        {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
         <Figures page={page} />
       </div>
@@ -118,7 +119,7 @@ function Methods({ page }: { page: KeepingPage }) {
       <ul className="mt-2 grid gap-2">
         {page.methods.map((one) => (
           <li key={one.place + one.state + one.storage}>
-            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? " (your own time)" : ""}</b><span className="whitespace-nowrap">{one.low} to {one.high} days</span></div>
+            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? " (your own time)" : ""}</b><span className="whitespace-nowrap">{span(one.low, one.high)}</span></div>
             <div className="h-[7px] bg-zinc2 rounded-full overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${(one.high / longest) * 100}%` }} /></div>
             <div className="text-soft text-[13px]">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
           </li>
@@ -135,7 +136,7 @@ function Own({ page, keeper, onNew }: { page: KeepingPage; keeper: boolean; onNe
       <ul className="mt-2 grid gap-2">
         {page.own.map((rule) => (
           <li key={rule.id} className="flex items-center gap-2 border-t border-zinc2 pt-2">
-            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{rule.low} to {rule.high} days</b><span className="block text-soft text-[13px]">{rule.reason}</span></span>
+            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-[13px]">{rule.reason}</span></span>
             {keeper && <Button onClick={() => void act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, "back to the guide")}>Back to the guide</Button>}
           </li>
         ))}

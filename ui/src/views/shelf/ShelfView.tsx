@@ -90,7 +90,7 @@ function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTa
   return (
     <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-2">
       <h1>Shelf</h1>
-      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> stacks, <b className="text-ink" title={guessed ? "Some stacks have no price; they are counted by an estimate per food group." : undefined}>{money(totals.value_minor)}</b> at cost{guessed ? ", in part estimated" : ""}</span>
+      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> {totals.stacks === 1 ? "stack" : "stacks"}, <b className="text-ink" title={guessed ? "Some stacks have no price; they are counted by an estimate per food group." : undefined}>{money(totals.value_minor)}</b> at cost{guessed ? ", in part estimated" : ""}</span>
       <span className="text-soft"><b className="text-beet">{totals.front}</b> to eat this week</span>
       <span className="text-soft"><b className="text-ink">{totals.look}</b> to look at first</span>
       <span className="text-soft"><b className="text-ink">{totals.stop}</b> not to eat</span>

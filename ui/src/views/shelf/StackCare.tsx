@@ -3,7 +3,7 @@ import type { StackDetail } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
-import { addDays, dayWords } from "../../kit/words";
+import { addDays, dayWords, every, plural } from "../../kit/words";
 
 /** What has to be done for a stack, once or again and again. */
 export function StackCare({ detail }: { detail: StackDetail }) {
@@ -17,7 +17,7 @@ export function StackCare({ detail }: { detail: StackDetail }) {
       <ul>
         {detail.care.filter((row) => row.next_on !== null).map((row) => (
           <li key={row.id} className="flex items-center gap-2 border-b border-zinc2 py-1.5 text-[14px]">
-            <span className="grow">{row.title}<span className="block text-soft text-[13px]">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, every ${row.every_days} days` : row.every_months ? `, every ${row.every_months} months` : ""}{row.holds_days ? `; its date holds ${row.holds_days} days` : ""}</span></span>
+            <span className="grow">{row.title}<span className="block text-soft text-[13px]">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, ${every(row.every_days, "day")}` : row.every_months ? `, ${every(row.every_months, "month")}` : ""}{row.holds_days ? `; its date holds ${plural(row.holds_days, "day")}` : ""}</span></span>
             <Button onClick={() => void act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
             <Button look="plain" aria-label={`No more: ${row.title}`} onClick={() => void act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
           </li>
@@ -25,7 +25,7 @@ export function StackCare({ detail }: { detail: StackDetail }) {
       </ul>
       {detail.care_advised.map((one) => (
         <div key={one.text} className="flex items-center gap-2 py-1.5 text-[14px]">
-          <span className="grow text-soft">The guide advises: {one.text}, every {one.every_days} days</span>
+          <span className="grow text-soft">The guide advises: {one.text}, {every(one.every_days, "day")}</span>
           <Button onClick={() => void act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>Remember it</Button>
         </div>
       ))}
