@@ -31,7 +31,7 @@ module NutShelf
       # @param secret [String] at least 64 bytes
       # @param secure [Boolean] whether cookies need TLS
       # @return [Class] Roda middleware; needs the session of `session` before it
-      def build(database:, secret:, secure: false)
+      def build(database:, secret:, secure:)
         Class.new(Roda) do
           plugin :middleware
           plugin :route_csrf, check_header: :only, require_request_specific_tokens: false, csrf_failure: :raise
@@ -86,7 +86,7 @@ module NutShelf
 
       def sign_in(rodauth, account_id)
         rodauth.instance_exec do
-          @account = db[:accounts].first(id: account_id)
+          account_from_id(account_id)
           login_session("password")
         end
       end

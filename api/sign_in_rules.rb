@@ -38,7 +38,7 @@ module NutShelf
         set_deadline_values? true
         lockout_error_status 429
         account_from_login { |login| super(login) || (Passwords.match?(Passwords::NOBODY, param_or_nil(password_param).to_s) && nil) }
-        json_response_body { |hash| super(hash.except("field-error", "reason")) }
+        json_response_body { |hash| super(told(hash)) }
       end
 
       # One place hashes, and weighs.
@@ -78,6 +78,15 @@ module NutShelf
       # What Rodauth asks us to do in our own way.
       module Own
         def password_hash_match?(hash, password) = Passwords.match?(hash, password)
+
+        # Which field was wrong is told to nobody at the door; what ails a new password is told to whoever chose it.
+        def told(hash)
+          field, reason = hash["field-error"]
+          said = hash.except("field-error", "reason")
+          return said unless field == new_password_param
+
+          said.merge("error" => "That password will not do. #{Passwords.fault(param(new_password_param)) || "#{reason.capitalize}."}")
+        end
 
         # One small query a request, instead of a write.
         # SELECT 1 FROM account_active_session_keys JOIN accounts ... WHERE session_id = '...' AND created_at > ... AND status_id = 2

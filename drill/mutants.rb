@@ -16,9 +16,10 @@ class MutantsDrill
   # The quickest first: the first red one ends a trial.
   DATING = %w[explained cap_table edges caps dating dating_rules life batches guide cautions parts breaking words lineage stories]
            .map { |name| "spec/core/#{name}_spec.rb" }.freeze
+  SIGN_IN = %w[spec/api/sign_in_spec.rb spec/api/guard_spec.rb spec/api/door_spec.rb].freeze
   NEAREST = { "core/dating" => DATING, "core/rotation" => %w[spec/core/rotation_spec.rb spec/core/counting_spec.rb spec/core/planning_spec.rb],
               "desk/acts/undo.rb" => %w[spec/desk/trust_spec.rb spec/desk/acts_spec.rb spec/desk/records_spec.rb spec/desk/life_spec.rb spec/desk/count_spec.rb],
-              "api/auth.rb" => %w[spec/api/guard_spec.rb spec/api/door_spec.rb], "api/sign_in_rules.rb" => %w[spec/api/guard_spec.rb spec/api/door_spec.rb] }.freeze
+              "api/auth.rb" => SIGN_IN, "api/sign_in_rules.rb" => SIGN_IN }.freeze
   FLIPS = { "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">", "==" => "!=", "!=" => "==", "&&" => "||", "||" => "&&", "&." => ".", "!" => "" }.freeze
   WORDS = { "true" => "false", "false" => "true", "unless" => "if", "if" => "unless", "min" => "max", "max" => "min", "any?" => "all?", "all?" => "any?", "none?" => "any?", "first" => "last",
             "reject" => "select", "select" => "reject", "positive?" => "negative?", "negative?" => "positive?", "compact" => "itself", "floor" => "ceil", "ceil" => "floor" }.freeze
