@@ -2,6 +2,7 @@
 
 require "json_schemer"
 require "yaml"
+require_relative "../core/value"
 
 module NutShelf
   module Api
@@ -14,7 +15,7 @@ module NutShelf
       SCHEMAS = JSONSchemer.openapi(DOCUMENT, regexp_resolver: "ecma")
 
       # Fault: a JSON pointer into what was sent, and what is wrong there. Frozen.
-      Fault = Struct.new(:pointer, :detail, keyword_init: true)
+      Fault = Core::Value.of(:pointer, :detail)
 
       module_function
 

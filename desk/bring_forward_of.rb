@@ -4,18 +4,14 @@ require_relative "../core/quantity/hand_words"
 require_relative "../core/rotation/bring_forward"
 require_relative "pantry_of"
 require_relative "usage_of"
+require_relative "../core/value"
 
 module NutShelf
   module Desk
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
       # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
-      Item = Struct.new(:food_id, :key, :name, :amount_g, :pack_g, :own, :list, :steps, :to_place, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Item = Core::Value.of(:food_id, :key, :name, :amount_g, :pack_g, :own, :list, :steps, :to_place)
 
       # @param room [Room]
       def initialize(room)

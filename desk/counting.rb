@@ -4,6 +4,7 @@ require_relative "../core/counting/difference"
 require_relative "../core/counting/match"
 require_relative "new_stack"
 require_relative "usage_of"
+require_relative "../core/value"
 
 module NutShelf
   module Desk
@@ -13,12 +14,7 @@ module NutShelf
 
       # A line that differs. `line` and `lot` as stored (lot nil when it was not expected), `difference` in core's
       # words, `candidates` stacks it may have been carried from. Frozen.
-      Differing = Struct.new(:line, :lot, :difference, :stack, :candidates, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Differing = Core::Value.of(:line, :lot, :difference, :stack, :candidates)
 
       # @param room [Room]
       # @param count [Hash] as stored

@@ -2,6 +2,7 @@
 
 require_relative "../core/counting/doubt"
 require_relative "usage_of"
+require_relative "../core/value"
 
 module NutShelf
   module Desk
@@ -11,12 +12,7 @@ module NutShelf
       A_DAY = 3
 
       # One question. `doubt` says why; `needed` in base units, `meals` the meals that count on it. Frozen.
-      Question = Struct.new(:lot, :doubt, :needed, :meals, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Question = Core::Value.of(:lot, :doubt, :needed, :meals)
 
       # @param room [Room]
       # @param usage [UsageOf]

@@ -1,22 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "../core/value"
+
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office = Struct.new(:database, :catalog, :clock, :names, :foreign_words, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-    end
+    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words)
 
     # Who is asking: account, household and role ("keeper" or "helper"). Frozen.
-    Caller = Struct.new(:account_id, :household_id, :role, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-
+    Caller = Core::Value.of(:account_id, :household_id, :role) do
       def keeper? = role == "keeper"
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/quantity/decimal"
+require_relative "../core/value"
 
 module NutShelf
   module Devices
@@ -9,12 +10,7 @@ module NutShelf
     class Scale
       # What lies on the scale: gross and net grams as decimal text (nil when nothing was read yet), whether it has
       # settled, and the tare that was taken off. Frozen.
-      Weight = Struct.new(:gross_g, :net_g, :tare_g, :steady, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Weight = Core::Value.of(:gross_g, :net_g, :tare_g, :steady)
 
       # @param readings [#last] where the last reading lies, by device name
       def initialize(readings)

@@ -6,6 +6,7 @@ require "json"
 require "open3"
 require "ripper"
 require "tmpdir"
+require_relative "../core/value"
 
 # Breaks the code on purpose, one place at a time, and asks whether the nearest specs notice. Each comparison, guard,
 # logical operator and constant of the rooms below is flipped in a copy of the project; a mutant that the specs do not
@@ -29,12 +30,7 @@ class MutantsDrill
   FOUND = File.join(ROOT, "tmp", "mutants.json")
 
   # One change: the file, the line and column, what stood there and what stands there now. Frozen.
-  Mutant = Struct.new(:file, :line, :column, :from, :to, keyword_init: true) do
-    def initialize(**facts)
-      super
-      freeze
-    end
-
+  Mutant = NutShelf::Core::Value.of(:file, :line, :column, :from, :to) do
     def to_s = "#{file}:#{line}:#{column} #{from} -> #{to.empty? ? '(nothing)' : to}"
   end
 

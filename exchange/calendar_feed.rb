@@ -1,18 +1,14 @@
 # frozen_string_literal: true
 
 require "icalendar"
+require_relative "../core/value"
 
 module NutShelf
   module Exchange
     # Whole-day entries as iCalendar (RFC 5545): last good days, thawing, care, checks.
     class CalendarFeed
       # One entry: a name that stays the same over time, a day, words. Frozen.
-      Entry = Struct.new(:uid, :on, :summary, :description, :category, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Entry = Core::Value.of(:uid, :on, :summary, :description, :category)
 
       # @param name [String] of the calendar
       # @param stamp [Time] when the stock last changed, UTC

@@ -1,15 +1,13 @@
 # frozen_string_literal: true
 
+require_relative "../core/value"
+
 module NutShelf
   module Exchange
     # Sheets of sticky labels in common grids, and a roll. All sizes in millimetres. `padding` is what stays white
     # inside each cell: more where cells reach the paper's edge, which few printers can ink. Frozen.
-    LabelGrid = Struct.new(:key, :name, :columns, :rows, :width, :height, :left, :top, :gap_x, :gap_y, :page, :padding, keyword_init: true) do
-      def initialize(**facts)
-        super(padding: 2.0, **facts)
-        freeze
-      end
-
+    LabelGrid = Core::Value.of(:key, :name, :columns, :rows, :width, :height, :left, :top, :gap_x, :gap_y, :page,
+                               padding: 2.0) do
       def per_page = columns * rows
 
       # @param index [Integer] cell on its page, row by row

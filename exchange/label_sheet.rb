@@ -3,6 +3,7 @@
 require "prawn"
 require_relative "label_grid"
 require_relative "square_code"
+require_relative "../core/value"
 
 module NutShelf
   module Exchange
@@ -10,12 +11,7 @@ module NutShelf
     # the stack. Text shrinks to its cell and is cut with an ellipsis rather than run over.
     class LabelSheet
       # What stands on one label, as words. `dates` are lines such as "frozen 24 Nov 2026". Frozen.
-      Label = Struct.new(:name, :amount, :until_words, :dates, :place, :directions, :bought_for, :code, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Label = Core::Value.of(:name, :amount, :until_words, :dates, :place, :directions, :bought_for, :code)
 
       FONTS = File.expand_path("../data/fonts", __dir__)
       MM = 72 / 25.4

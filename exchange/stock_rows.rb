@@ -3,14 +3,15 @@
 require_relative "csv_file"
 require_relative "stock_words"
 require_relative "../core/label_line/reader"
+require_relative "../core/value"
 
 module NutShelf
   module Exchange
     # Reads the rows of a stock list into what PutAway takes, with every problem by line, column and reason.
     class StockRows
       # A row: its line number, the words for the food, what was read (nil when it has problems). Frozen.
-      Row = Struct.new(:line, :food_text, :place_text, :input, :problems, keyword_init: true)
-      Problem = Struct.new(:line, :column, :reason, keyword_init: true)
+      Row = Core::Value.of(:line, :food_text, :place_text, :input, :problems)
+      Problem = Core::Value.of(:line, :column, :reason)
 
       DATES = { "best_before" => :printed_on, "use_by" => :printed_on, "made_on" => :made_on, "opened_on" => :opened_on, "frozen_on" => :frozen_on, "bought_on" => :occurred_on }.freeze
       DEFUSED = /\A'(?=[=+\-@\t\r])/

@@ -2,6 +2,7 @@
 
 require_relative "../planning/dish"
 require_relative "../planning/holding"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -9,21 +10,11 @@ module NutShelf
     # the order of their days, so that no tin is promised twice.
     module MissingList
       # A planned meal: `id`, `on`, `recipe`, `servings`. Frozen.
-      Planned = Struct.new(:id, :on, :recipe, :servings, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Planned = Value.of(:id, :on, :recipe, :servings)
 
       # A food to buy: grams missing in all, grams on the shelf that day, and for which meals as
       # [{meal:, grams:}]; `packs` as [{text:, grams:, count:}] the proposal. Frozen.
-      Item = Struct.new(:food_key, :grams, :at_home, :reasons, :pack, :pack_count, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Item = Value.of(:food_key, :grams, :at_home, :reasons, :pack, :pack_count)
 
       module_function
 

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # Missing here and found there is a move. Pairs what a count found without expecting it with stacks that are
@@ -7,12 +9,7 @@ module NutShelf
     module Match
       # A stack that may have been carried: `missing` in base units is what its own place lacks (0 when nobody
       # counted it there), `on_hand` what it still has by the ledger. Frozen.
-      Candidate = Struct.new(:id, :food_id, :dimension, :pack_amount, :noun, :printed_on, :missing, :on_hand, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Candidate = Value.of(:id, :food_id, :dimension, :pack_amount, :noun, :printed_on, :missing, :on_hand)
 
       module_function
 

@@ -1,17 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "look_cover"
+require_relative "../value"
 
 module NutShelf
   module Core
     # A day that nothing may be later than. `kind` :safety or :quality, `cause` why it stands (see Caps::LIFTED_BY),
     # `until_on` its last good day. Frozen.
-    Cap = Struct.new(:kind, :cause, :until_on, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-
+    Cap = Value.of(:kind, :cause, :until_on) do
       def safety? = kind == :safety
 
       def quality? = kind == :quality

@@ -2,6 +2,7 @@
 
 require_relative "judge"
 require_relative "part"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -9,12 +10,7 @@ module NutShelf
     class Lineage
       # A stack in a lineage: `name` as its part reads, its `story`, and `from`, the ids its events name, by the event's
       # index. Frozen.
-      Member = Struct.new(:name, :story, :from, keyword_init: true) do
-        def initialize(**facts)
-          super(from: {}.freeze, **facts)
-          freeze
-        end
-      end
+      Member = Value.of(:name, :story, from: {}.freeze)
 
       # @param members [Hash{Object=>Member}] by id
       # @param catalog [Catalog]

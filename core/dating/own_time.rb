@@ -2,6 +2,7 @@
 
 require_relative "../reference/catalog"
 require_relative "words"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -13,12 +14,7 @@ module NutShelf
       PLACES = %w[cupboard cool_dark fridge freezer].freeze
 
       # What stands against it. `words` a sentence, `limit` the most days that may be said, nil where none may. Frozen.
-      Breach = Struct.new(:words, :limit, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Breach = Value.of(:words, :limit)
 
       module_function
 

@@ -1,17 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # What went into another stack: poured into a jar, or cooked into a dish, with the dates it brought along that day.
     # `stopped` with `reason`: not to eat; `unknown`: high-risk food whose age nobody knows; `cooked`: it was cooked
     # before; `frozen` and `thawed`: how it stood; `days_left`: of its safety date when it was frozen. Frozen.
-    Part = Struct.new(:name, :safety_until, :quality_until, :stopped, :reason, :unknown, :cooked, :frozen, :thawed,
-                      :days_left, keyword_init: true) do
-      def initialize(**facts)
-        super(stopped: false, unknown: false, cooked: false, frozen: false, thawed: false, **facts)
-        freeze
-      end
-
+    Part = Value.of(:name, :safety_until, :quality_until, :reason, :days_left, stopped: false, unknown: false,
+                                                                               cooked: false, frozen: false, thawed: false) do
       # @param dating [Dating] of the source on the day it was used
       # @param name [String] how the source reads
       # @return [Part]

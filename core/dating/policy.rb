@@ -1,15 +1,12 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # The household's school and windows. `school` is :by_the_date or :look_then_decide; `front_days`
     # and `soon_days` bound the states of the same names. Frozen.
-    Policy = Struct.new(:school, :front_days, :soon_days, keyword_init: true) do
-      def initialize(**facts)
-        super(school: :look_then_decide, front_days: 7, soon_days: 30, **facts)
-        freeze
-      end
-
+    Policy = Value.of(school: :look_then_decide, front_days: 7, soon_days: 30) do
       # @return [Policy] for eaters who go by the date alone: small children, old age, pregnancy, guests
       def strict = self.class.new(**to_h, school: :by_the_date)
 

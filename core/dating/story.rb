@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # What happened to a stack, as the dating rules need it. Frozen.
@@ -12,14 +14,9 @@ module NutShelf
     # follow. `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
     # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where the
     # rule says that care is part of its time.
-    Story = Struct.new(:food, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :place, :events,
-                       :quarantined, :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
-                       keyword_init: true) do
-      def initialize(**facts)
-        super(situation: "bought_sealed", events: [].freeze, quarantined: false, **facts)
-        freeze
-      end
-
+    Story = Value.of(:food, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :place,
+                     :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
+                     situation: "bought_sealed", events: [].freeze, quarantined: false) do
       # @return [Date, nil] the day its keeping counts from
       def started_on = made_on || acquired_on
 
@@ -31,21 +28,11 @@ module NutShelf
     # :topped_up. `on` may be nil when nobody knows the day; `order` settles what came first within a day. `place` for
     # moved (a Standing); `result` for looked (:good, :turning or :bad); `method` for stored; `parts` (of Part) for
     # what was topped up with or cooked from. Frozen.
-    Event = Struct.new(:kind, :on, :order, :place, :result, :method, :parts, keyword_init: true) do
-      def initialize(**facts)
-        super(parts: [].freeze, **facts)
-        freeze
-      end
-    end
+    Event = Value.of(:kind, :on, :order, :place, :result, :method, parts: [].freeze)
 
     # Where a stack stands, as far as dates care: kind "cupboard", "cool_dark", "fridge" or "freezer",
     # and its usual lowest and highest temperature in whole degrees Celsius. Frozen.
-    Standing = Struct.new(:name, :kind, :low_c, :high_c, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-
+    Standing = Value.of(:name, :kind, :low_c, :high_c) do
       def warm? = %w[cupboard cool_dark].include?(kind)
 
       def freezer? = kind == "freezer"

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # How many boxes of one size fit on a shelf or into a chest. Boxes may be turned; they stand in one or two blocks
@@ -7,12 +9,7 @@ module NutShelf
     # household size in nearly all cases and never says more than really fits. Whole millimetres. Frozen.
     class Boxes
       # One block: how many across, deep and high, and the box as it stands (width, depth, height). Frozen.
-      Block = Struct.new(:across, :deep, :high, :stands, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-
+      Block = Value.of(:across, :deep, :high, :stands) do
         def count = across * deep * high
       end
 

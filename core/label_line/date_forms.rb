@@ -3,6 +3,7 @@
 require_relative "date_reading"
 require_relative "nearest_year"
 require_relative "numeric_dates"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -22,7 +23,7 @@ module NutShelf
 
         # Found = readings (may be empty when the date does not exist), tokens used, plain: true when it
         # could be something else (a price), as in 12.11.
-        Found = Struct.new(:readings, :length, :doubtful, keyword_init: true)
+        Found = Value.of(:readings, :length, :doubtful)
 
         def initialize(line, today:, day_order:, back:)
           @line = line

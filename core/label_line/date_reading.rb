@@ -1,18 +1,14 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "../value"
 
 module NutShelf
   module Core
     module LabelLine
       # One way to read a date: the day meant, how precise it was (:day, :month, :year), and whether the
       # year was said. Frozen.
-      DateReading = Struct.new(:on, :precision, :year_said, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-
+      DateReading = Value.of(:on, :precision, :year_said) do
         # Printed month = its last day; printed year = 31 December.
         def self.month(year, month) = Date.valid_date?(year, month, 1) ? new(on: Date.new(year, month, -1), precision: :month, year_said: true) : nil
 

@@ -1,16 +1,13 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     module LabelLine
       # Something the reader is unsure of: which field, in plain words, and the likely answers as
       # [{text:, value:}]. Frozen.
-      Question = Struct.new(:field, :text, :answers, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Question = Value.of(:field, :text, :answers)
 
       # What a line was understood to say. Frozen.
       #
@@ -19,13 +16,8 @@ module NutShelf
       # `date` with `date_kind` ("best_before", "use_by", "packed", "made"); `opened_on`, `frozen_on`,
       # `thawed_on`; `place` a name; `price_minor` for the whole line; `state` ("opened", "frozen",
       # "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"). `spans` gives [from, to] of each field; `unread` the words not understood.
-      Draft = Struct.new(:count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on, :place,
-                         :price_minor, :state, :questions, :unread, :spans, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Draft = Value.of(:count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on,
+                       :place, :price_minor, :state, :questions, :unread, :spans)
     end
   end
 end

@@ -2,26 +2,17 @@
 
 require_relative "stem"
 require_relative "typo"
+require_relative "../value"
 
 module NutShelf
   module Core
     module LabelLine
       # One name of a food: its stems, the hint that tells it from its namesakes ("canned", "frozen"),
       # whether it is what people mean by the bare word, and whether it is the household's own. Frozen.
-      Phrase = Struct.new(:stems, :food, :hint, :usual, :own, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Phrase = Value.of(:stems, :food, :hint, :usual, :own)
 
       # A place as the reader knows it: name and kind ("fridge" and so on). Frozen.
-      KnownPlace = Struct.new(:name, :kind, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      KnownPlace = Value.of(:name, :kind)
 
       # The words a household uses: foods by all their names, its own nicknames, its places. Frozen.
       class Lexicon

@@ -1,15 +1,12 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     module LabelLine
       # A piece of the line: a number, a word or a sign, with where it stands. Frozen.
-      Token = Struct.new(:text, :kind, :from, :to, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-
+      Token = Value.of(:text, :kind, :from, :to) do
         def num? = kind == :num
 
         def word? = kind == :word

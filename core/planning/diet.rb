@@ -1,24 +1,16 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # What the eaters of a meal may not have: allergens and foods by name, and who says so. Frozen.
     class Diet
       # Somebody who eats along: `name` and `excludes`, allergens as the foods table writes them. Frozen.
-      Eater = Struct.new(:name, :excludes, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Eater = Value.of(:name, :excludes)
 
       # Why a food shuts somebody out. Frozen.
-      Clash = Struct.new(:person, :allergen, :food_key, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-
+      Clash = Value.of(:person, :allergen, :food_key) do
         # @param food [String] its name
         # @return [String] why not, as a cook says it
         def words(food) = "it holds #{allergen} (#{food})."

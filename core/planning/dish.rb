@@ -3,18 +3,15 @@
 require_relative "diet"
 require_relative "pantry"
 require_relative "../reference/recipe"
+require_relative "../value"
 
 module NutShelf
   module Core
     # One recipe against the pantry: what it takes from where, what is missing, what it rescues, and who may not eat it.
     # Frozen.
     class Dish
-      Line = Struct.new(:line, :food_key, :grams, :picks, :missing, :value_minor, :substitute, :free, :unknown, keyword_init: true) do
-        def initialize(**facts)
-          super(substitute: false, free: false, unknown: false, missing: 0r, picks: [], value_minor: 0, **facts)
-          freeze
-        end
-      end
+      Line = Value.of(:line, :food_key, :grams, substitute: false, free: false, unknown: false, missing: 0r,
+                                                picks: [], value_minor: 0)
 
       attr_reader :recipe, :servings, :lines, :clashes
 

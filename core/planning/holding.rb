@@ -2,18 +2,14 @@
 
 require_relative "../rotation/stock"
 require_relative "../quantity/conversion"
+require_relative "../value"
 
 module NutShelf
   module Core
     # A stack weighed for cooking. `stock` counts in grams; `grams_per_unit` brings grams back to the
     # stack's own units (g, ml, pieces); `value_minor` is what the whole stack is worth. `guessed` when the
     # size of a jar or tin is not known and a usual pack stands for it. Frozen.
-    Holding = Struct.new(:stock, :grams_per_unit, :value_minor, :guessed, keyword_init: true) do
-      def initialize(**facts)
-        super(guessed: false, **facts)
-        freeze
-      end
-
+    Holding = Value.of(:stock, :grams_per_unit, :value_minor, guessed: false) do
       # @return [Rational] grams in one unit of the stack, or nil when nothing says so
       # @param food [Food]
       # @param dimension [Symbol] of the stack

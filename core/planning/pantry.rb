@@ -3,6 +3,7 @@
 require_relative "holding"
 require_relative "../quantity/money"
 require_relative "../rotation/fefo"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -12,7 +13,7 @@ module NutShelf
       TAP = "tap-water"
 
       # A draw for one recipe line: picks in grams, what is missing in grams, what the picks are worth.
-      Draw = Struct.new(:food_key, :picks, :missing, :value_minor, keyword_init: true)
+      Draw = Value.of(:food_key, :picks, :missing, :value_minor)
 
       # @param holdings [Hash{String=>Array<Holding>}] by food key
       # @param foods [Hash{String=>Food}] by key

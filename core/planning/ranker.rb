@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "dish"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -11,12 +12,7 @@ module NutShelf
       BOTHER_MINOR = 1500
 
       # A ranked dish: `score` in minor units (higher is better) and the reasons for its rank. Frozen.
-      Ranked = Struct.new(:id, :dish, :score, :buy_minor, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Ranked = Value.of(:id, :dish, :score, :buy_minor)
 
       module_function
 

@@ -2,6 +2,7 @@
 
 require_relative "../limits"
 require_relative "../quantity/money"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -9,12 +10,7 @@ module NutShelf
     # with the input, the costs add up by largest remainder. Amounts in base units, exact. Frozen.
     class Split
       # Portions of one size and cost, so many of them. Frozen.
-      Portions = Struct.new(:count, :size, :cost_minor, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Portions = Value.of(:count, :size, :cost_minor)
 
       QUANTUM = Rational(1, 1_000_000)
 

@@ -1,15 +1,12 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # What the keeping tables say to one question: a row, or an outcome and the reason why there is none.
     # `outcome` is :row, :unsafe, :not_applicable or :no_figure. Frozen.
-    Answer = Struct.new(:outcome, :row, :reason, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-
+    Answer = Value.of(:outcome, :row, :reason) do
       def self.row(row) = new(outcome: :row, row: row)
 
       def row? = outcome == :row

@@ -1,22 +1,19 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # What a food is, whatever its pack, with the handling rules that follow it. Frozen.
     #
     # Amount figures are exact: g_per_ml (grams), g_per_piece (grams of the edible part), both may be nil.
     # `dimension` says how the food is usually counted. Rule fields come from the food's own row of the
-    # rules table, else its class row; a food without either behaves cautiously (see DEFAULTS).
-    Food = Struct.new(:key, :name, :aisle, :food_group, :dimension, :g_per_ml, :g_per_piece, :typical_packs,
-                      :class_key, :allergens, :date_kind_usual, :ready_to_eat, :kcal_per_100g, :fragile_glass_common,
-                      :high_risk, :past_date_tolerance_days, :no_opened_limit, :opened_where, :edible_yield,
-                      :freezes, :freeze_note, :freezing_damage, :thaw_hours_fridge, :infant, :vulnerable_avoid,
-                      :kept_by_level, :pest_risk, keyword_init: true) do
-      def initialize(**facts)
-        super(**Food::DEFAULTS, **facts)
-        freeze
-      end
-
+    # rules table, else its class row; a food without either behaves cautiously.
+    Food = Value.of(:key, :name, :aisle, :food_group, :dimension, :g_per_ml, :g_per_piece, :class_key, :kcal_per_100g,
+                    :fragile_glass_common, :thaw_hours_fridge, typical_packs: [].freeze, allergens: [].freeze,
+                                                               date_kind_usual: "none", ready_to_eat: false, high_risk: true, past_date_tolerance_days: 0,
+                                                               no_opened_limit: false, opened_where: "fridge", edible_yield: 1, freezes: "yes", freeze_note: "",
+                                                               freezing_damage: false, infant: false, vulnerable_avoid: "", kept_by_level: false, pest_risk: false) do
       # @return [Food] the same food with some facts changed (household figures, for one)
       def with(**changes) = self.class.new(**to_h, **changes)
 
@@ -29,10 +26,5 @@ module NutShelf
 
     # Aisles of what lives in the cold or is eaten within days.
     Food::PERISHABLE = ["Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].freeze
-
-    Food::DEFAULTS = { typical_packs: [].freeze, allergens: [].freeze, date_kind_usual: "none", ready_to_eat: false,
-                       high_risk: true, past_date_tolerance_days: 0, no_opened_limit: false, opened_where: "fridge",
-                       edible_yield: 1, freezes: "yes", freeze_note: "", freezing_damage: false, infant: false,
-                       vulnerable_avoid: "", kept_by_level: false, pest_risk: false }.freeze
   end
 end

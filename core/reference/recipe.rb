@@ -2,27 +2,18 @@
 
 require_relative "../errors"
 require_relative "../quantity/quantity"
+require_relative "../value"
 
 module NutShelf
   module Core
     # One ingredient of a recipe. `quantity` is edible, for all servings. `substitutes` maps another
     # food's key to the grams of it that stand for one gram. Frozen.
-    RecipeLine = Struct.new(:food_key, :quantity, :optional, :substitutes, :note, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-    end
+    RecipeLine = Value.of(:food_key, :quantity, :optional, :substitutes, :note)
 
     # A dish: lines for `servings` usual portions, minutes, gear, days its leftovers keep in the fridge
     # (0: eat at once). Frozen.
-    Recipe = Struct.new(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes,
-                        :steps, :tags, :lines, keyword_init: true) do
-      def initialize(**facts)
-        super
-        freeze
-      end
-
+    Recipe = Value.of(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days,
+                      :freezes, :steps, :tags, :lines) do
       # @param food [Food]
       # @return [Boolean] whether this dish takes it straight from the freezer
       def from_frozen?(food) = food.from_frozen? || (food.aisle == "Frozen" && steps.any? { |step| step.match?(/\bfrozen\b/i) })

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "fefo"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -8,12 +9,7 @@ module NutShelf
     # stands further off.
     module Crossed
       # `near` would be taken, `far` should be. Frozen.
-      Pair = Struct.new(:near, :far, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Pair = Value.of(:near, :far)
 
       MARGIN_DAYS = 14
 

@@ -2,6 +2,7 @@
 
 require "date"
 require_relative "stock"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -13,12 +14,7 @@ module NutShelf
 
       # What to take from one stack: `amount` in base units; `opens` when a sealed pack must be opened for
       # it; `look` when somebody must look at it first. Frozen.
-      Pick = Struct.new(:stock, :amount, :opens, :look, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Pick = Value.of(:stock, :amount, :opens, :look)
 
       module_function
 

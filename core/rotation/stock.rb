@@ -1,17 +1,15 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # A stack as rotation sees it. `amount` and `pack` in base units (Rational; pack nil when it has none). Dates as the
     # dating rules gave them, for the eaters meant; `look_until`: last day a look could still cover it, nil for what may
     # not be planned with a look; `unknown`: high-risk food of unknown age, which no plan uses. Frozen.
-    Stock = Struct.new(:id, :amount, :pack, :usable_until, :ready_on, :open, :no_opened_limit, :working, :acquired_on,
-                       :set_apart, :stopped, :place, :safety_until, :look_until, :unknown, keyword_init: true) do
-      def initialize(**facts)
-        super(open: false, no_opened_limit: false, working: true, set_apart: false, stopped: false, unknown: false, **facts)
-        freeze
-      end
-
+    Stock = Value.of(:id, :amount, :pack, :usable_until, :ready_on, :acquired_on, :place, :safety_until, :look_until,
+                     open: false, no_opened_limit: false, working: true, set_apart: false, stopped: false,
+                     unknown: false) do
       # @param on [Date] day of use
       # @param allow_look [Boolean] whether what must be looked at first may be planned
       # @return [Boolean] usable that day and not set apart

@@ -3,6 +3,7 @@
 require "date"
 require_relative "check_digit"
 require_relative "../errors"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -11,12 +12,7 @@ module NutShelf
     class Gs1
       # What was read: `gtin` (14 digits), `best_before`, `use_by`, `packed_on`, `made_on` (Date), `lot` (text),
       # `net_g` (Rational grams), `count` (Integer); each nil when the string does not say. Frozen.
-      Reading = Struct.new(:gtin, :best_before, :use_by, :packed_on, :made_on, :lot, :net_g, :count, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Reading = Value.of(:gtin, :best_before, :use_by, :packed_on, :made_on, :lot, :net_g, :count)
 
       # The string breaks the rules; says where and how.
       class Unreadable < Error; end

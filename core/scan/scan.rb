@@ -2,18 +2,14 @@
 
 require_relative "check_digit"
 require_relative "gs1"
+require_relative "../value"
 
 module NutShelf
   module Core
     # What a scanner's text is: the square code of a stack, a trade item number, a GS1 element string, or none of these.
     module Scan
       # `kind` is :stack (with `id`), :item (with `gtin`), :gs1 (with `reading`), :wrong_digit or :text. Frozen.
-      Result = Struct.new(:kind, :id, :gtin, :reading, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Result = Value.of(:kind, :id, :gtin, :reading)
 
       STACK = %r{(?:\A|/)s/(\d{1,18})\z}
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -8,12 +9,7 @@ module NutShelf
     # is spread over the days between.
     module Weeks
       # Some use: on a day, or spread over the days after `since` up to `on`. Amount in base units. Frozen.
-      Use = Struct.new(:on, :since, :amount, keyword_init: true) do
-        def initialize(**facts)
-          super
-          freeze
-        end
-      end
+      Use = Value.of(:on, :since, :amount)
 
       MOST = 16
 

@@ -91,6 +91,7 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       unlooked = "It was past its date when it was frozen and nobody had looked: look first."
       expect(told("cheddar", "fridge", moved("2026-11-24", "freezer"), **best_before("2026-11-20"))[1]).to eq(unlooked)
       expect(told("cheddar", "fridge", moved("2026-11-24", "freezer"), **best_before("2026-12-20"))).not_to include(unlooked)
+      expect(date(story("cheddar", "fridge", events: [moved("2026-11-20", "freezer")], **best_before("2026-11-20")), today: "2026-11-20")).to have_attributes(basis: :frozen, state: :resting)
       expect(told("cheddar", "fridge", event(:opened, "2026-10-01"), moved("2026-11-24", "freezer"), **best_before("2026-12-20"))).to include(unlooked)
     end
 
