@@ -21,7 +21,6 @@ module NutShelf
         prefix "/api"
         accounts_table :accounts
         account_password_hash_column :password_hash
-        use_database_authentication_functions? false
         %i[unlock_account_route unlock_account_request_route remember_route].each { |name| public_send(name, nil) }
         %i[require_login_confirmation? require_password_confirmation? require_mail? require_bcrypt? skip_status_checks? delete_account_on_close?].each { |name| public_send(name, false) }
         account_open_status_value 2

@@ -69,8 +69,18 @@ module NutShelf
         return ripening if @situation == "ripening"
         return check_place if printed_pack?
         return begin_unknown unless @since
+        return untested if untested?
 
         run_rule(@situation, @since, :rule)
+      end
+
+      def untested? = @situation == "home_canned" && @food.high_risk && @rules.row(@situation, @place).nil?
+
+      # What may grow in a jar without air shows itself by nothing: without a tested procedure there is no good day.
+      def untested
+        @unknown = true
+        say("There is no tested way to bottle it at home, and what may grow in it can neither be seen nor smelled: it is not planned with.")
+        check_place
       end
 
       # A printed date stands for the keeping rule of a sealed pack.

@@ -38,6 +38,7 @@ module NutShelf
         @since = begun_on
         return if printed_pack?
         return begin_unknown unless @since
+        return untested if untested?
 
         row = @rules.row(@situation, @place) or return
         @clock = Clock.new(since: @since, days: @rules.days(row), kind: row.kind)

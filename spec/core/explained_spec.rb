@@ -102,8 +102,10 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
 
     it "opened in the freezer it is only thawed, opened after it came out it is opened too" do
       out = [moved("2026-11-24", "cupboard"), event(:opened, "2026-11-24")]
-      ends = [out, out.reverse].map { |events| told("white-bread", "freezer", *events, acquired_on: "2026-11-01").last }
-      expect(ends).to eq(["An earlier date comes first: 26 Nov 2026.", "Thawed on 24 Nov 2026: 2 days in the fridge after thawing, until 26 Nov 2026 (quality)."])
+      after, before = [out, out.reverse].map { |events| told("white-bread", "freezer", *events, acquired_on: "2026-11-01").drop(1) }
+      thawed = "Thawed on 24 Nov 2026: 2 days in the fridge after thawing, until 26 Nov 2026 (quality)."
+      expect(before).to eq([thawed])
+      expect(after).to match([thawed, start_with("Opened since 24 Nov 2026, in a cupboard"), "An earlier date comes first: 26 Nov 2026."])
     end
 
     it "on the counter, food that germs like has that day only, whatever figure it has" do
@@ -135,6 +137,8 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(told("beef-mince", "fridge", event(:cooked, nil), acquired_on: "2026-11-20"))
         .to eq([Explained::MINCE, "Nobody knows when it was cooked: 20 Nov 2026 counts, the first day it was known here.",
                 "Cooked since 20 Nov 2026, in the fridge: 2 to 4 days (safety); the shorter counts, for safety, until 22 Nov 2026."])
+      again = [event(:opened, "2026-11-21"), event(:cut, "2026-11-21")].map { |event| told("beef-mince", "fridge", event(:cooked, "2026-11-20"), event, acquired_on: "2026-11-20").last }
+      expect(again).to all(start_with("Cooked since 20 Nov 2026"))
       expect(told("beef-mince", "fridge", event(:cooked, "2026-11-24")).last).to eq("Cooked, but nobody knows how old it was: cooking does not mend that.")
     end
 
@@ -187,6 +191,15 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(oats.call("2026-12-19")).to eq(["Fresh water is part of its keeping: without it, good until 19 Dec 2026."])
       expect(oats.call("2026-12-20")).to eq([])
     end
+  end
+
+  it "not at all, for what was bottled at home without a tested way, and by hours for what has no figure out of the cold" do
+    %w[cupboard fridge freezer].each do |place|
+      beans = date(story("canned-kidney-beans", place, situation: "home_canned", made_on: "2026-11-23", events: [moved("2026-11-24", "fridge")]))
+      expect([place, beans.unknown, beans.usable_until, beans.state, beans.steps.first]).to match([place, true, nil, :undated, /\AThere is no tested way to bottle it at home/])
+    end
+    expect(date(story("class-home-canned-jam", "cool_dark", situation: "home_canned", made_on: "2026-11-23")).unknown).to be(false)
+    expect(date(story("canned-kidney-beans", "cupboard", situation: "ground", made_on: "2026-11-23"))).to have_attributes(usable_until: day("2026-11-23"), basis: :out_of_cold)
   end
 
   it "of two dates on one day, the one of safety binds" do

@@ -183,6 +183,13 @@ RSpec.describe "Care" do
     expect(until_on.call).to eq(plain)
   end
 
+  it "takes back two looks of one day in the order they were made" do
+    tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
+    looks = Array.new(2) { act(:Seen, ines, { lot_id: tin })["act_id"] }
+    looks.each { |id| act(:Undo, ines, { act_id: id }) }
+    expect(lot(ines, tin)[:seen_on]).to be_nil
+  end
+
   it "is over after a follow-up, and no longer asked for what is used up" do
     tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
     act(:AddCare, ines, { title: "Tighten the lid", lot_id: tin, first_on: "2026-11-24" })
