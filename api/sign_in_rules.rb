@@ -52,7 +52,7 @@ module NutShelf
       ENDINGS = proc do
         session_inactivity_deadline nil
         session_lifetime_deadline SESSION_SECONDS
-        after_login { remember_login if param_or_nil("remember") == "true" || raw_param("remember") == true }
+        after_login { remember_login if raw_param("remember") == true }
         before_logout do
           remove_remember_key(session_value) if logged_in?
           super()

@@ -25,12 +25,39 @@ need_packages() {
 }
 
 server_packages() {
-  local list=(ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libssl-dev tzdata util-linux poppler-utils)
+  local list=(ruby ruby-dev bundler build-essential ca-certificates libpq-dev libyaml-dev libssl-dev tzdata util-linux poppler-utils)
   [ -z "${DATABASE_URL:-}" ] && list+=(postgresql postgresql-contrib)
-  command -v node >/dev/null || list+=(nodejs npm)
   need_packages "${list[@]}"
-  local major; major="$(node -p 'process.versions.node.split(".")[0]')"
-  [ "$major" -ge 20 ] || fail "Node 20 or newer is needed to build the interface; here is $(node -v)."
+  # Ruby's own compiler is there on some processors only.
+  YJIT=""; ruby --yjit -e '' 2>/dev/null && YJIT="--yjit"
+  node_here
+}
+
+# What the interface is built with wants a Node of these days. Debian 12's is older: then a pinned one is fetched from the
+# npm registry, checked by its digest, and laid into .local/, where the system does not see it.
+NODE_PINNED=24.20.0
+NODE_DIGEST_amd64="tkBwUleGts0UUnK+6HKJkEsOMFb9bkG/YvXw8/alFTaDSUbneVeAFVqu6ELHXuyvVYP4vo1hNAAEfN9zl0Cm3g=="
+NODE_DIGEST_arm64="LDOiQuLlruQpQRp0ddfGZurc1xqYSlX3dYk/3shzhQfCb8IgCPwtWf1RMQCGAWGFhZNbhihhSwGeNRHA+V2pTg=="
+
+node_is_new() { node -e 'const [major, minor] = process.versions.node.split(".").map(Number); process.exit(major >= 22 || (major === 20 && minor >= 19) ? 0 : 1)' 2>/dev/null; }
+
+node_here() {
+  [ -x .local/node/bin/node ] && export PATH="$ROOT/.local/node/bin:$PATH"
+  command -v npm >/dev/null || need_packages npm
+  node_is_new && return 0
+  local machine; machine="$(dpkg --print-architecture)"
+  local digest="NODE_DIGEST_$machine"
+  [ -n "${!digest:-}" ] || fail "Node 20.19 or newer is needed to build the interface; here is $(node -v 2>/dev/null || echo none), and none is known for $machine. Put one on the PATH."
+  say "Fetching Node $NODE_PINNED for the interface; the system's own stays as it is ..."
+  local package="node-linux-${machine/amd64/x64}"
+  (cd tmp && npm pack --silent "$package@$NODE_PINNED" >/dev/null) || fail "npm could not fetch $package: is there a way to the npm registry?"
+  local pack="tmp/$package-$NODE_PINNED.tgz"
+  [ "$(openssl dgst -sha512 -binary "$pack" | base64 -w0)" = "${!digest}" ] || { rm -f "$pack"; fail "What came as Node $NODE_PINNED is not what was pinned, so it was thrown away."; }
+  mkdir -p .local/node
+  tar xzf "$pack" -C .local/node --strip-components=1 package/bin/node package/LICENSE
+  rm -f "$pack"
+  export PATH="$ROOT/.local/node/bin:$PATH"
+  node_is_new || fail "The Node that was fetched does not run here: $(.local/node/bin/node -v 2>&1 | tail -1)"
 }
 
 # gems.lock pins every version without naming a registry; Bundler's own lock file is made from it.

@@ -125,6 +125,13 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(date(out).flags.map { |flag| flag[:text] }).to eq(["It stood in the freezer. Whole, it spoils there: look at it closely."])
     end
 
+    it "what the freezer spoils whole is frozen once it is cut, and then only" do
+      into = moved("2026-11-24", "freezer")
+      whole, cut = [[into], [event(:cut, "2026-11-24"), into]].map { |events| date(story("cabbage", "fridge", acquired_on: "2026-11-23", events: events)) }
+      expect([whole.frozen, whole.usable_until, cut.frozen, cut.usable_until]).to eq([false, day("2027-01-04"), true, day("2027-11-24")])
+      expect(whole.flags.map { |flag| flag[:text] }).to eq(["Whole, it spoils below 0 C: take it out, or prepare it first."])
+    end
+
     it "frozen goods by whatever name they came, but not what came open" do
       expect(told("frozen-peas", "freezer", acquired_on: "2026-11-01"))
         .to eq(["Bought frozen since 1 Nov 2026, in the freezer: 8 to 12 months (quality); by \"look, then decide\" the longer counts, until 1 Nov 2027."])
@@ -212,6 +219,17 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
     expect(looks.map(&:basis)).to eq(%i[look printed])
     rice = story("white-rice", "freezer", situation: "bought_frozen", events: [event(:looked, "2026-11-20", result: :good)], **best_before("2026-11-10"))
     expect(date(rice).usable_until).to eq(day("2026-11-20") + 90)
+  end
+
+  it "covers what came thawed as something open, for it has no seal any more" do
+    rice = story("white-rice", "cupboard", situation: "thawed", made_on: "2024-06-01", events: [event(:looked, "2026-11-24", result: :good)])
+    expect(date(rice).usable_until).to eq(day("2026-11-24") + 30)
+  end
+
+  it "warns of nothing where a sealed pack has its place" do
+    placed = catalog.foods.values.flat_map { |one| %w[cupboard fridge].filter_map { |place| [one.key, place] if catalog.keeping(one, "bought_sealed", place).row? } }
+    expect(placed.size).to be > 200
+    placed.each { |key, place| expect([key, place, warned(key, place, acquired_on: "2026-11-24")]).to eq([key, place, []]) }
   end
 
   describe "what is poured in" do
