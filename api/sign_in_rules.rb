@@ -91,7 +91,7 @@ module NutShelf
         # SELECT 1 FROM account_active_session_keys JOIN accounts ... WHERE session_id = '...' AND created_at > ... AND status_id = 2
         # @return [Boolean] whether this session was neither ended nor outlived
         def alive?
-          id = session[session_id_session_key] or return false
+          id = session[session_id_session_key].to_s
           !active_sessions_ds.where(session_id: compute_hmacs(id)).where(Sequel[:created_at] > Time.now - session_lifetime_deadline)
                              .join(:accounts, id: :account_id).where(status_id: account_open_status_value).empty?
         end

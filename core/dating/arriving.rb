@@ -40,15 +40,9 @@ module NutShelf
       def printed_cap
         day = @story.printed_on or return
         safety = @story.printed_kind == :use_by || @food.infant
-        cap(safety ? :safety : :quality, cap_cause, day)
+        cap(safety ? :safety : :quality, @food.infant ? :infant : :printed, day)
         say("#{@story.printed_kind == :use_by ? 'Use by' : 'Best before'} #{Words.day(day)} is printed on the pack.")
         say("Infant food: whatever the date is called, it is a safety date.") if @food.infant
-      end
-
-      def cap_cause
-        return :infant if @food.infant
-
-        @story.printed_kind == :use_by ? :use_by : :best_before
       end
 
       # The recipe's own limit counts wherever the leftovers stand.

@@ -22,15 +22,15 @@ module NutShelf
     class Caps
       # Which causes each event lifts. Cooking and freezing lift only in time: see Caps#lift.
       LIFTED_BY = {
-        cooked: %i[use_by best_before rule recipe thawed days_left part turning care out_of_cold],
-        frozen: %i[use_by best_before rule recipe thawed days_left part turning care out_of_cold]
+        cooked: %i[printed rule recipe thawed days_left part turning care out_of_cold],
+        frozen: %i[printed rule recipe thawed days_left part turning care out_of_cold]
       }.freeze
 
       # Causes that a good look never covers.
       NEVER_COVERED = %i[turning care].freeze
 
       # Causes that come from the pack.
-      PRINTED = %i[use_by best_before infant].freeze
+      PRINTED = %i[printed infant].freeze
 
       def initialize(list = [])
         @list = list.freeze
