@@ -125,6 +125,12 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(date(out).flags.map { |flag| flag[:text] }).to eq(["It stood in the freezer. Whole, it spoils there: look at it closely."])
     end
 
+    it "as what it was when it went in" do
+      began = %w[cooked left_over frozen_at_home bought_sealed].map { |situation| date(story("beef-mince", "freezer", situation: situation, made_on: "2026-11-20")) }
+      expect(began.map(&:days_left_frozen)).to eq([2, 2, 1, 1])
+      expect(began.map { |dating| dating.steps.first[/\d to \d months/] }).to eq(["2 to 4 months", "2 to 4 months", "3 to 4 months", "3 to 4 months"])
+    end
+
     it "what the freezer spoils whole is frozen once it is cut, and then only" do
       into = moved("2026-11-24", "freezer")
       whole, cut = [[into], [event(:cut, "2026-11-24"), into]].map { |events| date(story("cabbage", "fridge", acquired_on: "2026-11-23", events: events)) }
