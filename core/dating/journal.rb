@@ -33,7 +33,10 @@ module NutShelf
       def flagged?(code) = @flags.any? { |flag| flag[:code] == code }
 
       # The stack stands elsewhere now: what was wrong with the old place is over.
-      def left_the_place = @flags.reject! { |flag| OF_THE_PLACE.include?(flag[:code]) }
+      def left_the_place = clear(OF_THE_PLACE)
+
+      # @param codes [Array<Symbol>] warnings that no longer hold
+      def clear(codes) = @flags.reject! { |flag| codes.include?(flag[:code]) }
 
       # Not to eat, and no later event mends that.
       def stop(sentence)

@@ -78,6 +78,7 @@ module NutShelf
 
       # What this place does to the food as it is now.
       def check_place
+        @journal.clear(%i[wrong_place two_hours])
         warn_of_frost
         return @journal.flag(:two_hours, two_hours_words) if out_of_cold?
         return if %i[frozen thawed].include?(@phase) || @rules.row(@situation, @place)

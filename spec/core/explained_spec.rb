@@ -125,6 +125,12 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(date(out).flags.map { |flag| flag[:text] }).to eq(["It stood in the freezer. Whole, it spoils there: look at it closely."])
     end
 
+    it "has no seal any more, once thawed: a night out of the cold counts" do
+      out = [moved("2026-11-20", "fridge"), moved("2026-11-20", "cupboard"), moved("2026-11-22", "fridge")]
+      beans = date(story("canned-chickpeas", "freezer", situation: "bought_frozen", acquired_on: "2026-11-01", events: out))
+      expect(beans).to have_attributes(usable_until: day("2026-11-20"), basis: :out_of_cold)
+    end
+
     it "as what it was when it went in" do
       began = %w[cooked left_over frozen_at_home bought_sealed].map { |situation| date(story("beef-mince", "freezer", situation: situation, made_on: "2026-11-20")) }
       expect(began.map(&:days_left_frozen)).to eq([2, 2, 1, 1])
@@ -225,6 +231,11 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
     expect(looks.map(&:basis)).to eq(%i[look printed])
     rice = story("white-rice", "freezer", situation: "bought_frozen", events: [event(:looked, "2026-11-20", result: :good)], **best_before("2026-11-10"))
     expect(date(rice).usable_until).to eq(day("2026-11-20") + 90)
+  end
+
+  it "warns of each thing that is wrong with a place, once" do
+    lettuce = NutShelf::Core::Story.new(food: food("lettuce"), acquired_on: day("2026-11-23"), place: standing("cupboard", low: -6), events: [event(:looked, "2026-11-24", result: :good), event(:opened, "2026-11-24")])
+    expect(date(lettuce).flags.map { |flag| flag[:code] }).to eq(%i[will_freeze two_hours])
   end
 
   it "covers what came thawed as something open, for it has no seal any more" do
