@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "rack/mock"
 require_relative "../boot/app"
 require_relative "../desk/household_maker"
 require_relative "../desk/acts/put_away"
@@ -48,4 +49,24 @@ class BenchHouse
   def app
     @app ||= NutShelf::Api::App.build(office: office, secret: "s" * 96, demo_account: "bench@example.test", throttle: false, build: "bench")
   end
+
+  # @return [Proc] GET: called with a path and further request headers, answers a Rack::MockResponse
+  def browser
+    client = Rack::MockRequest.new(app)
+    first = client.get("/api/session", HOST)
+    cookie = cookie_of(first)
+    signed = client.post("/api/demo-sign-in", **HOST, "HTTP_COOKIE" => cookie, "HTTP_X_CSRF_TOKEN" => JSON.parse(first.body)["csrf"], :input => "{}", "CONTENT_TYPE" => "application/json")
+    raise "the bench was not let in: #{signed.status} #{signed.body[0, 200]}" unless signed.status == 200
+
+    cookie = cookie_of(signed)
+    ->(path, headers = {}) { client.get(path, **HOST, "HTTP_COOKIE" => cookie, **headers) }
+  end
+
+  private
+
+  # The app answers to its own addresses alone.
+  HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
+  private_constant :HOST
+
+  def cookie_of(answer) = [answer["set-cookie"]].flatten.join("\n").lines.grep(/nut_shelf/).first.split(";").first
 end

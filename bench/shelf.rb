@@ -1,18 +1,13 @@
 # frozen_string_literal: true
 
-require "rack/mock"
 require_relative "harness"
 require_relative "house"
 
 # GET /api/stacks for 2,000 stacks against the raw SQL of the same rows plus JSON of the same bytes. Goal: p95 within 2.5 x.
 house = BenchHouse.new
 house.fill(2000)
-client = Rack::MockRequest.new(house.app)
-first = client.get("/api/session")
-cookie = first["set-cookie"].to_s.split(";").first
-signed = client.post("/api/demo-sign-in", "HTTP_COOKIE" => cookie, "HTTP_X_CSRF_TOKEN" => JSON.parse(first.body)["csrf"], :input => "{}", "CONTENT_TYPE" => "application/json")
-cookie = [signed["set-cookie"]].flatten.join("\n").lines.grep(/nut_shelf/).first.split(";").first
-ask = -> { client.get("/api/stacks?limit=2000", "HTTP_COOKIE" => cookie) }
+browser = house.browser
+ask = -> { browser.call("/api/stacks?limit=2000") }
 
 answer = ask.call
 raise "no answer: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
@@ -28,5 +23,5 @@ result = Harness.compare(60, baseline: raw, subject: ask)
 Harness.report("shelf, GET /api/stacks", rows: ready["stacks"].size, bytes: answer.body.bytesize, baseline_rows: raw.call.first, baseline_bytes: raw.call.last.bytesize, **result)
 
 etag = answer["etag"]
-unchanged = -> { client.get("/api/stacks?limit=2000", "HTTP_COOKIE" => cookie, "HTTP_IF_NONE_MATCH" => etag) }
+unchanged = -> { browser.call("/api/stacks?limit=2000", "HTTP_IF_NONE_MATCH" => etag) }
 Harness.report("shelf-unchanged, 304", status: unchanged.call.status, **Harness.compare(60, baseline: raw, subject: unchanged))
