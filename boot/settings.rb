@@ -38,8 +38,19 @@ module NutShelf
       def secret(name, bytes = 48)
         path = File.join(LOCAL, "secrets", name)
         FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
-        File.write(path, SecureRandom.hex(bytes), perm: 0o600) unless File.file?(path)
+        keep_first(path, SecureRandom.hex(bytes)) unless File.file?(path)
         File.read(path)
+      end
+
+      # Of two that make the same secret at once, one is kept whole.
+      def keep_first(path, text)
+        mine = "#{path}.#{SecureRandom.hex(6)}"
+        File.write(mine, text, perm: 0o600)
+        File.link(mine, path)
+      rescue Errno::EEXIST
+        nil
+      ensure
+        FileUtils.rm_f(mine)
       end
 
       def blank(text) = text.nil? || text.strip.empty? ? nil : text.strip

@@ -15,12 +15,13 @@ module NutShelf
       # @return [Core::LabelLine::Lexicon]
       def lexicon
         @lexicon ||= Core::LabelLine::Lexicon.new(foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) }, names: @room.office.names,
-                                                  places: @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row[:name].to_s, kind: row[:kind]) }, nicknames: nicknames)
+                                                  places: places, nicknames: nicknames, **@room.office.tongues.foods(languages))
       end
 
       # @return [Core::LabelLine::Reader]
       def reader
-        Core::LabelLine::Reader.new(lexicon, day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: measures)
+        Core::LabelLine::Reader.new(lexicon, day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: measures,
+                                             tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name)))
       end
 
       # @return [Hash{String=>Hash}] food rows by key
@@ -30,6 +31,11 @@ module NutShelf
       def place(name) = @room.places.values.find { |row| row[:name].to_s == name }
 
       private
+
+      def places = @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row[:name].to_s, kind: row[:kind]) }
+
+      # @return [Array<String>] the languages the household writes in, "en" always among them
+      def languages = ["en", *@room.household[:settings]["languages"]].uniq
 
       def nicknames = rows.values.flat_map { |row| row[:nicknames].to_a.map { |name| [name, row[:key]] } }.to_h
 

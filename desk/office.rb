@@ -5,7 +5,7 @@ require_relative "../core/value"
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words)
+    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues)
 
     # Who is asking: account, household and role ("keeper" or "helper"). Frozen.
     Caller = Core::Value.of(:account_id, :household_id, :role) do

@@ -1,12 +1,15 @@
 # frozen_string_literal: true
 
 require "sequel"
+require "uri"
 
 module NutShelf
   module Store
     # What only the owner of the database does: make it, migrate it, give the app its role.
     module Owner
       APP_ROLE = "nut_shelf_app"
+      # Any number that nobody else locks by.
+      LOCK = 7_301_944
       MIGRATIONS = File.join(__dir__, "migrations")
 
       module_function
@@ -15,11 +18,11 @@ module NutShelf
       # @param app_password [String]
       # @return [String] the app's URL
       def prepare(url, app_password:)
-        create(url)
-        Sequel.connect(url) do |db|
+        one_at_a_time(url) do |db|
+          create(db, name_of(url))
           give_role(db, app_password)
-          migrate(db)
         end
+        Sequel.connect(url) { |db| migrate(db) }
         app_url(url, app_password)
       end
 
@@ -28,22 +31,26 @@ module NutShelf
         Sequel::Migrator.run(db, MIGRATIONS, target: target)
       end
 
-      def create(url)
-        uri = URI.parse(url)
-        name = uri.path.delete_prefix("/")
-        maintenance = uri.dup.tap { |copy| copy.path = "/postgres" }.to_s
-        Sequel.connect(maintenance) do |db|
-          db.run("CREATE DATABASE #{db.literal(Sequel.identifier(name))}") unless db[:pg_database].first(datname: name)
-        end
+      # @param db [Sequel::Database] the server's maintenance database
+      # @param name [String]
+      def create(db, name)
+        db.run("CREATE DATABASE #{db.literal(Sequel.identifier(name))}") unless db[:pg_database].first(datname: name)
       end
 
       def drop(url)
-        uri = URI.parse(url)
-        name = uri.path.delete_prefix("/")
-        Sequel.connect(uri.dup.tap { |copy| copy.path = "/postgres" }.to_s) do |db|
-          db.run("DROP DATABASE IF EXISTS #{db.literal(Sequel.identifier(name))} WITH (FORCE)")
+        one_at_a_time(url) { |db| db.run("DROP DATABASE IF EXISTS #{db.literal(Sequel.identifier(name_of(url)))} WITH (FORCE)") }
+      end
+
+      # Databases and roles are the whole server's: two that prepare at once on a new one would trip over each other.
+      # SELECT pg_advisory_lock(...) in the maintenance database, let go with the connection
+      def one_at_a_time(url)
+        Sequel.connect(URI.parse(url).tap { |uri| uri.path = "/postgres" }.to_s, max_connections: 1) do |db|
+          db.fetch("SELECT pg_advisory_lock(?)", LOCK).all
+          yield db
         end
       end
+
+      def name_of(url) = URI.parse(url).path.delete_prefix("/")
 
       # The app's role is neither owner nor superuser and may not step over row-level security.
       def give_role(db, password)

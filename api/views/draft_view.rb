@@ -33,7 +33,7 @@ module NutShelf
         { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
           food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
           frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
-          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, spans: draft.spans, effect: effect(draft, food, place) }
+          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, notes: draft.notes, lot_text: draft.lot_text, spans: draft.spans, effect: effect(draft, food, place) }
       end
 
       # A scanner that types sends a code where a person types words.
@@ -45,7 +45,8 @@ module NutShelf
         known = scan[:food]
         trouble = known ? [] : [{ field: "code", text: scan[:words], answers: [] }]
         { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
-          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil, questions: trouble, unread: [], spans: {}, effect: nil }
+          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil,
+          questions: trouble, unread: [], notes: [], lot_text: draft[:lot_text], spans: {}, effect: nil }
       end
 
       def scanned_amount(draft)

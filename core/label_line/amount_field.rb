@@ -9,6 +9,13 @@ module NutShelf
     module LabelLine
       # Reads how many and how much: "3 tins 400 g", "2x6x330ml", "400 g x 3", "half jar", "a dozen eggs".
       class AmountField
+        # What may follow a size as the rest of it: "1 lb 4 oz".
+        SMALLER = { "lb" => "oz", "kg" => "g", "l" => "ml", "uk_gallon" => "uk_pint", "us_gallon" => "us_quart",
+                    "us_pint" => "us_floz", "uk_pint" => "uk_floz" }.freeze
+        # Behind a number these say how many are in one pack.
+        PACKS_OF = %w[pack pk ct count].freeze
+        FROM_TO = /\A(\d{1,3})-(\d{1,3})\z/
+
         # @param line [Line]
         # @param settings [Hash] the household's measures
         def initialize(line, settings:)
@@ -17,8 +24,10 @@ module NutShelf
         end
 
         def read
+          can_numbers
           size
           multiplied_after
+          in_brackets
           packs_of
           counted_nouns
           count_beside_size
@@ -27,6 +36,23 @@ module NutShelf
         end
 
         private
+
+        # "#10 can", "No. 303 tin": the size of a can by its number, which says neither how many nor how much.
+        def can_numbers
+          @line.tokens.each_index do |index|
+            next unless plain(index) && %w[can tin].include?(Units.noun(@line.text(index + 1)))
+
+            named = if @line.text(index - 1) == "#" then [index - 1]
+                    elsif @line.text(index - 1) == "." && @line.text(index - 2) == "no" then [index - 2, index - 1]
+                    elsif @line.text(index - 1) == "no" then [index - 1]
+                    end
+            next unless named
+
+            @line.claim(:unread, [*named, index])
+            before = named.min - 1
+            multiply(plain(before), [before]) if plain(before)
+          end
+        end
 
         # The first number with a unit of mass or volume is the size of one pack; "n x" before it counts.
         def size
@@ -37,9 +63,20 @@ module NutShelf
             @size = Quantity.of(number, unit)
             @size_at = index
             @line.claim(:amount, (index...(index + length)).to_a)
+            and_smaller(index + length, unit)
             multipliers_before(index)
             return
           end
+        end
+
+        # "1 lb 4 oz" is one size.
+        def and_smaller(at, unit)
+          at += 1 if %w[and & ,].include?(@line.text(at))
+          number, smaller, length = measured_at(at)
+          return unless number && smaller == SMALLER[unit]
+
+          @size = Quantity.of(@size.amount + Quantity.of(number, smaller).amount, @size.unit)
+          @line.claim(:amount, (at...(at + length)).to_a)
         end
 
         def measured_at(index)
@@ -96,28 +133,39 @@ module NutShelf
           end
         end
 
+        # "chickpeas 400 g (8)"
+        def in_brackets
+          index = @line.tokens.each_index.find { |at| @line.text(at - 1) == "(" && @line.text(at + 1) == ")" && plain(at) } or return
+          multiply(plain(index), [index - 1, index, index + 1]) unless @count
+        end
+
         def noun_or_unit?(at) = Units.noun(@line.text(at)) || Units.unit(@line.text(at), @settings)
 
         # "4 packs of 6", "box of 12", "6-pack": packs whose size is a number of pieces.
         def packs_of
           @line.tokens.each_index do |index|
-            noun = Units.noun(@line.text(index)) or next
+            noun = pack_word(index) or next
             inner = @line.text(index + 1) == "of" && plain(index + 2)
             if inner && !Units.unit(@line.text(index + 3), @settings) then inner_pack(index, [index, index + 1, index + 2], inner, noun)
-            elsif @line.text(index) == "pack" && (inner = plain(index - 1)) && inner > 1 then inner_pack(index, [index, index - 1], inner, noun)
+            elsif PACKS_OF.include?(@line.text(index)) && (inner = plain(index - 1)) && inner > 1 then inner_pack(index, [index, index - 1], inner, noun)
             elsif noun == "pack" && @line.text(index - 1) == "-" && (inner = plain(index - 2)) then inner_pack(index, [index, index - 1, index - 2], inner, noun)
             end
           end
+        end
+
+        def pack_word(index)
+          text = @line.text(index)
+          %w[ct count].include?(text) && plain(index - 1) ? "pack" : Units.noun(text)
         end
 
         def inner_pack(index, used, inner, noun)
           outer, length = number_before([index, used.min].min)
           @noun_seen = noun
           @line.claim(:count, used + (outer ? length : []))
-          if @size then @count = (@count || 1) * (outer || 1) * inner
+          if @size then @count = (@count || 1r) * (outer || 1) * inner
           else
             @size = Quantity.of(inner, "piece")
-            @count = (@count || 1) * (outer || 1)
+            @count = (@count || 1r) * (outer || 1)
           end
         end
 
@@ -154,7 +202,7 @@ module NutShelf
 
         # Without a number a noun still says what it comes in ("rice 1 kg bag"), except where it is more
         # likely part of a name.
-        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net].include?(noun)
+        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch].include?(noun)
 
         # "2 400g tins" and "2 bags 1 kg": a bare number before the size, or at the start of the line.
         def count_beside_size
@@ -169,7 +217,7 @@ module NutShelf
 
         # "12 eggs", "three leeks", "half cabbage": the first plain number that is left.
         def lone_number
-          return if @count
+          return if @count || from_to
 
           @line.tokens.each_index do |index|
             number, length = Numbers.at(@line, index)
@@ -180,6 +228,19 @@ module NutShelf
             @line.claim(:count, (index...(index + length)).to_a)
             return
           end
+        end
+
+        # "2-3 onions": nobody but the one who wrote it knows.
+        def from_to
+          @line.tokens.each_index do |index|
+            from, to = @line.text(index).to_s.scan(FROM_TO).flatten.map(&:to_i)
+            next unless from && from < to && @line[index + 1]&.word?
+
+            @line.claim(:count, [index])
+            @line.ask(:count, "How many: #{from} or #{to}?", [from, to].map { |number| { text: number.to_s, value: number.to_s } })
+            return true
+          end
+          false
         end
 
         def countable?(index, length)

@@ -16,11 +16,18 @@ module NutShelf
           %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before",
           %w[used by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
           %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
+          %w[sell by] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
           %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen",
           %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",
           %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown"
         }.sort_by { |words, _| -words.size }.to_h.freeze
         BACK = %w[packed frozen opened made thawed].freeze
+        # A use-by within so many days needs no question whether a month was meant.
+        NEAR_DAYS = 120
+        # How far ahead a date of each kind is printed at most, in years; emergency rations are good for 25.
+        YEARS_ON = { "use_by" => 2, "sell_by" => 2 }.freeze
+        MOST_YEARS = 26
+        YEARS_BACK = 26
         FIELDS = { "frozen" => :frozen_on, "opened" => :opened_on, "thawed" => :thawed_on }.freeze
         FILLERS = %w[: on date = by . - of the].freeze
         PRINTED = [{ text: "best before", value: "best_before" }, { text: "use by", value: "use_by" }].freeze
@@ -88,12 +95,12 @@ module NutShelf
           text == word || (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !%w[baked].include?(word))
         end
 
-        def forms(back) = DateForms.new(@line, today: @today, day_order: @day_order, back: back)
+        def forms(back, by_day: false) = DateForms.new(@line, today: @today, day_order: @day_order, back: back, by_day: by_day)
 
         def named(index, size, kind)
           start = index + size
           start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
-          found, start = found_at(start, forms(BACK.include?(kind)))
+          found, start = found_at(start, forms(BACK.include?(kind), by_day: kind == "use_by"))
           return false unless found
 
           taken = (index...(start + found.length)).to_a
@@ -122,15 +129,25 @@ module NutShelf
           readings = by_the_day(kind, readings)
           @line.claim(field, taken)
           note_kind(kind)
-          return ask_which(field, readings) if readings.size > 1 || ahead?(kind, readings.first)
+          return ask_which(field, readings) if readings.size > 1 || doubtful?(kind, readings.first)
 
           @line.found[field] = readings.first.on
         end
 
-        # A use-by date is always printed to the day.
+        # A use-by date is always printed to the day, and is near.
         def by_the_day(kind, readings)
+          return readings unless kind == "use_by"
+
           days = readings.select { |reading| reading.precision == :day }
-          kind == "use_by" && days.any? ? days : readings
+          days.any? && (days.size == readings.size || days.any? { |reading| reading.on <= @today + NEAR_DAYS }) ? days : readings
+        end
+
+        # A use-by without a day, a day far from any that is printed, or one ahead that must lie behind.
+        def doubtful?(kind, reading)
+          return true if ahead?(kind, reading) || (kind == "use_by" && reading.precision != :day)
+
+          ahead = (reading.on - @today).to_i / 365
+          !ahead.between?(-YEARS_BACK, YEARS_ON.fetch(kind, MOST_YEARS))
         end
 
         # A day ahead cannot be the day something was opened, frozen or made.

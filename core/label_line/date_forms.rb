@@ -25,11 +25,13 @@ module NutShelf
         # could be something else (a price), as in 12.11.
         Found = Value.of(:readings, :length, :doubtful)
 
-        def initialize(line, today:, day_order:, back:)
+        # @param by_day [Boolean] a use-by is due, which is printed to the day
+        def initialize(line, today:, day_order:, back:, by_day: false)
           @line = line
           @today = today
           @day_order = day_order
           @back = back
+          @by_day = by_day
         end
 
         # @param index [Integer] where the date would begin
@@ -51,8 +53,8 @@ module NutShelf
           case text
           when nil then nil
           when "today", "tonight" then found([exact(@today)], 1)
-          when "tomorrow" then found([exact(@today + 1)], 1)
-          when "yesterday" then found([exact(@today - 1)], 1)
+          when "tomorrow", "tmrw", "tmr" then found([exact(@today + 1)], 1)
+          when "yesterday", "yest", "yday" then found([exact(@today - 1)], 1)
           when "day" then day_after(index)
           when "in" then in_span(index)
           when "end" then end_of(index)

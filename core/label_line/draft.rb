@@ -15,9 +15,11 @@ module NutShelf
       # ("g", "ml", "piece", or the noun that was counted). `food` is a key, `label` the words for it.
       # `date` with `date_kind` ("best_before", "use_by", "packed", "made"); `opened_on`, `frozen_on`,
       # `thawed_on`; `place` a name; `price_minor` for the whole line; `state` ("opened", "frozen",
-      # "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"). `spans` gives [from, to] of each field; `unread` the words not understood.
+      # "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"); `lot_text` the maker's lot. `spans`
+      # gives [from, to] of each field; `unread` what was not understood, as it was typed: it is confirmed before the line
+      # is stored. `notes` are sentences about what was taken for granted.
       Draft = Value.of(:count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on,
-                       :place, :price_minor, :state, :questions, :unread, :spans)
+                       :place, :price_minor, :state, :lot_text, :questions, :unread, :notes, :spans)
     end
   end
 end

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "date_field"
+require_relative "doubt"
+require_relative "home_made"
 require_relative "stem"
 
 module NutShelf
@@ -19,14 +21,19 @@ module NutShelf
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
                        "raw" => "raw", "uht" => "longlife" }.freeze
 
+        # A shorter word that nearly is another is asked about, not corrected: "yest" is no yeast.
+        SURE_LENGTH = 6
+
         def initialize(line, lexicon)
           @line = line
           @lexicon = lexicon
+          @guesses = []
         end
 
         def read
           @words = @line.free_indexes.select { |index| @line[index].word? }.to_h { |index| [index, stems_of(index)] }
           best = ranked
+          best = without_medium(best)
           best.empty? ? unknown : settle(best)
           leave_rest
         end
@@ -39,7 +46,11 @@ module NutShelf
           return [stem] if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
 
           near = @lexicon.nearest(stem)
-          near.empty? ? halves(stem) : near
+          return halves(stem) if near.empty?
+          return near if @line.text(index).length >= SURE_LENGTH && !@lexicon.another_tongue?(@line.text(index))
+
+          @guesses.concat(near)
+          []
         end
 
         # "oatmilk": two known words written as one.
@@ -56,9 +67,29 @@ module NutShelf
           present = @words.values.flatten.uniq
           present |= ["canned"] if @line.hints.include?(:tin)
           candidates = present.flat_map { |stem| @lexicon.phrases(stem) }.uniq.select { |phrase| (phrase.stems - present).empty? }
+          candidates = candidates.select { |phrase| from_home?(phrase) } if candidates.any? { |phrase| from_home?(phrase) }
           scored = candidates.map { |phrase| [cover(phrase), phrase] }
           top = scored.map(&:first).max
           scored.select { |score, _| score == top }.map { |_, phrase| [fitness(phrase), phrase] }.sort_by { |score, _| -score }
+        end
+
+        # What was left over or made at home is of its own kind, however well the shop's name fits.
+        def from_home?(phrase)
+          (%w[leftover home_made].include?(phrase.hint) && hints.include?(phrase.hint)) || (left_over? && @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers")
+        end
+
+        # "Tuna in olive oil" is tuna: what stands behind "in" is what it lies in, unless one name covers both.
+        def without_medium(best)
+          at = @line.free_indexes.find { |index| @line.text(index) == "in" } or return best
+          before, after = @words.keys.partition { |index| index < at }
+          return best if best.empty? || before.all? { |index| @words[index].empty? } || covered(best.first.last).any? { |index| before.include?(index) }
+
+          kept = @words
+          @words = kept.slice(*before)
+          shorter = ranked
+          @medium = shorter.empty? ? [] : after
+          @words = kept if shorter.empty?
+          shorter.empty? ? best : shorter
         end
 
         # How many of the line's words a name covers, then how far to the right it ends.
@@ -118,16 +149,27 @@ module NutShelf
           level = best.select { |other, _| other == score }.map { |_, name| name.food }.uniq
           @line.found[:food] = phrase.food
           @head = covered(phrase)
-          @line.claim(:food, @head)
-          @line.ask(:food, "Which one is it?", level.first(4).map { |key| answer(key) }) if level.size > 1
+          @line.claim(:food, [*@head, *@medium])
+          return @line.ask(:food, "Which one is it?", level.first(4).map { |key| answer(key) }) if level.size > 1
+
+          return if HomeMade::CLASSES.key?(@line.found[:state])
+
+          doubt = Doubt.new(@line, @lexicon, words: @words, phrase: phrase, head: @head)
+          @line.ask(:food, doubt.question, doubt.answers.map { |key| answer(key) }) if doubt.any?
         end
 
         def answer(key) = { text: @lexicon.foods.fetch(key).name, value: key }
 
         def unknown
-          likely = @words.values.flatten.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.first(4)
+          likely = [*@words.values.flatten, *@guesses].flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.first(4)
           @head = []
-          @line.ask(:food, "Which food is it?", likely.map { |key| answer(key) })
+          @line.ask(:food, another_tongue || "Which food is it?", likely.map { |key| answer(key) })
+        end
+
+        # Never guessed across languages.
+        def another_tongue
+          index = @words.keys.find { |at| @lexicon.another_tongue?(@line.text(at)) } or return
+          "The line reads your household's languages, and #{@line.original(index)} is of another: which food is it?"
         end
 
         # Words that only describe the food stay with its label; the rest was not understood.

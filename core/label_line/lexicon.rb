@@ -23,10 +23,13 @@ module NutShelf
         #   meaning of that word, "name~hint" one of several namesakes
         # @param places [Array<KnownPlace>]
         # @param nicknames [Hash{String=>String}] the household's own words, to a food key
-        def initialize(foods:, names:, places:, nicknames: {})
+        # @param foreign [Hash{String=>Array<String>}] words of the household's other languages, to food keys
+        # @param unread [Array<String>] food words of languages that the household does not read
+        def initialize(foods:, names:, places:, nicknames: {}, foreign: {}, unread: [])
           @foods = foods.freeze
           @places = places.freeze
-          phrases = shipped(names) + own(nicknames) + given(foods, names)
+          @unread = unread.to_h { |word| [word.downcase, true] }.freeze
+          phrases = shipped(names) + own(nicknames) + given(foods, names) + foreign(foreign)
           @by_stem = phrases.flat_map { |phrase| phrase.stems.map { |stem| [stem, phrase] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
           @by_initial = @by_stem.keys.group_by { |stem| stem[0] }.freeze
           freeze
@@ -36,6 +39,9 @@ module NutShelf
         def phrases(stem) = @by_stem.fetch(stem, [])
 
         def word?(stem) = @by_stem.key?(stem)
+
+        # @return [Boolean] whether another language, which is not read here, has that word for a food
+        def another_tongue?(word) = @unread.key?(word.downcase)
 
         # @param stem [String] a word nobody knows
         # @return [Array<String>] known stems it may be a typo of, the nearest
@@ -67,6 +73,10 @@ module NutShelf
 
         def own(nicknames)
           nicknames.map { |name, key| Phrase.new(stems: stems(name), food: key, hint: nil, usual: true, own: true) }
+        end
+
+        def foreign(words)
+          words.flat_map { |word, keys| keys.select { |key| foods.key?(key) }.map { |key| Phrase.new(stems: stems(word), food: key, hint: nil, usual: true, own: false) } }
         end
 
         # Foods the household added are known by their own name.

@@ -8,16 +8,20 @@ module NutShelf
     module LabelLine
       # A line while it is being read: its tokens, which of them a field has claimed, and what was found.
       class Line
-        attr_reader :tokens, :found, :questions, :spans, :hints
+        attr_reader :tokens, :found, :questions, :spans, :hints, :notes
 
-        def initialize(text)
+        # @param text [String]
+        # @param tongue [Tongue, nil] other languages it may be written in
+        def initialize(text, tongue = nil)
           @text = text
           @tokens = Tokens.cut(text)
+          @tokens = tongue.translate(@tokens) if tongue
           @claimed = Array.new(@tokens.size)
           @found = {}
           @questions = []
           @spans = {}
           @hints = []
+          @notes = []
         end
 
         def free?(index) = index >= 0 && index < tokens.size && @claimed[index].nil?
@@ -47,7 +51,17 @@ module NutShelf
 
         def free_indexes = tokens.each_index.select { |index| free?(index) }
 
-        def original(index) = @text[tokens[index].from...tokens[index].to]
+        def original(index) = between(index, index)
+
+        # The text as it was typed from one token to another.
+        def between(first, last) = @text[tokens[first].from...tokens[last].to]
+
+        # Claims the tokens that lie within a stretch of the text.
+        def claim_text(field, from, to)
+          claim(field, tokens.each_index.select { |index| tokens[index].from >= from && tokens[index].to <= to && free?(index) })
+        end
+
+        def typed = @text
 
         private
 

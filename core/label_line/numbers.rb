@@ -7,11 +7,12 @@ module NutShelf
       module Numbers
         WORDS = %w[zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen
                    sixteen seventeen eighteen nineteen twenty].each_with_index.to_h.merge(
-                     "thirty" => 30, "forty" => 40, "fifty" => 50, "couple" => 2, "pair" => 2, "dozen" => 12
+                     "thirty" => 30, "forty" => 40, "fifty" => 50, "couple" => 2, "pair" => 2, "dozen" => 12, "doz" => 12, "dz" => 12
                    ).freeze
-        HALVES = { "half" => 1/2r, "quarter" => 1/4r }.freeze
+        DOZENS = %w[dozen dozens doz dz].freeze
+        HALVES = { "half" => 1/2r, "quarter" => 1/4r, "qtr" => 1/4r }.freeze
         PLAIN = /\A\d+\z/
-        DECIMAL = /\A\d+[.,]\d+\z/
+        DECIMAL = /\A\d*[.,]\d+\z/
         FRACTION = %r{\A(\d{1,2})/([2-8])\z}
 
         module_function
@@ -22,7 +23,7 @@ module NutShelf
           case text
           when PLAIN then text.to_r
           when /\A\d{1,3}(,\d{3})+\z/ then thousands(text)
-          when DECIMAL then text.tr(",", ".").to_r
+          when DECIMAL then "0#{text.tr(',', '.')}".to_r
           when FRACTION then proper(text)
           end
         end
@@ -50,7 +51,7 @@ module NutShelf
           nxt = line[index + 1]
           fraction = nxt&.num? && nxt.text.match?(FRACTION) && token.text.match?(PLAIN) && value(nxt.text)
           return [number + fraction, 2] if fraction
-          return [number * 12, 2] if nxt&.is?("dozen")
+          return [number * 12, 2] if nxt&.is?(*DOZENS)
 
           [number, 1]
         end
@@ -61,7 +62,7 @@ module NutShelf
           return unless WORDS.key?(text)
 
           number = WORDS[text].to_r
-          return [number * 12, 2] if text != "dozen" && line.text(index + 1) == "dozen"
+          return [number * 12, 2] if !DOZENS.include?(text) && DOZENS.include?(line.text(index + 1))
           return [number + WORDS[line.text(index + 1)], 2] if number >= 20 && (1..9).cover?(WORDS[line.text(index + 1)])
           return [number + (1/2r), 4] if line.text(index + 1) == "and" && line.text(index + 2) == "a" && line.text(index + 3) == "half"
 
@@ -69,8 +70,11 @@ module NutShelf
         end
 
         def half(line, index, text)
-          return [HALVES[text] * 12, 3] if line.text(index + 1) == "a" && line.text(index + 2) == "dozen"
-          return [HALVES[text] * 12, 2] if line.text(index + 1) == "dozen"
+          return if %w[and &].include?(line.text(index + 1)) && line.text(index + 2) == "half"
+          return if line.text(index - 2) == "half" && %w[and &].include?(line.text(index - 1))
+
+          return [HALVES[text] * 12, 3] if line.text(index + 1) == "a" && DOZENS.include?(line.text(index + 2))
+          return [HALVES[text] * 12, 2] if DOZENS.include?(line.text(index + 1))
 
           [HALVES[text], %w[a an of].include?(line.text(index + 1)) ? 2 : 1]
         end

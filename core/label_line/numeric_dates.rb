@@ -23,13 +23,21 @@ module NutShelf
         def separated(text)
           case text
           when %r{\A(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})\z} then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
-          when %r{\A(\d{1,2})[-/.](\d{1,2})[-/.](\d{2}|\d{4})\z} then found([three($1.to_i, $2.to_i, full_year($3))], 1)
+          when %r{\A(\d{1,2})([-/.])(\d{1,2})[-/.](\d{2}|\d{4})\z} then found(in_either_order($1.to_i, $3.to_i, full_year($4), dotted: $2 == "."), 1)
           when %r{\A(\d{4})[-/.](\d{1,2})\z} then found([DateReading.month($1.to_i, $2.to_i)], 1)
           when %r{\A(\d{1,2})[-/.](\d{4})\z} then found([DateReading.month($2.to_i, $1.to_i)], 1)
           when %r{\A(\d{1,2})([-/.])(\d{1,2})\z} then two($1, $2, $3)
           when /\A(\d\d)(\d\d)(\d\d)\z/ then @after_kind && found(six_digits($1.to_i, $2.to_i, $3.to_i), 1)
           when /\A(20\d\d)(\d\d)(\d\d)\z/ then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
+          when /\A(\d\d)(\d\d)(20\d\d)\z/ then found([three($1.to_i, $2.to_i, $3.to_i)], 1)
+          when /\A(\d\d)(\d\d)\z/ then @after_kind && !text.start_with?("20") && found(two_readings($1, $2), 1)
           end
+        end
+
+        # Dots are the sign of day before month: where the household writes it the other way round, both are meant.
+        def in_either_order(first, second, year, dotted:)
+          usual = three(first, second, year)
+          dotted && @day_order == :mdy ? [usual, DateReading.day(year, second, first)] : [usual]
         end
 
         # "310727" is the 31st of July 2027, or the 27th of July 2031.
@@ -64,6 +72,7 @@ module NutShelf
         def two_readings(first, second)
           day, month = [first, second].map(&:to_i)
           day, month = month, day if @day_order == :mdy
+          day, month = month, day if @by_day && month > 12
           year = 2000 + second.to_i
           as_month = second.length == 2 && plausible?(year) ? DateReading.month(year, first.to_i) : nil
           [*(month.between?(1, 12) ? days_near(month, day) : []), as_month].compact
@@ -123,7 +132,9 @@ module NutShelf
           return unless first&.match?(/\A\d{1,2}\z/) && second
           return found([three(first.to_i, second.to_i, full_year(third))], 3) if second.match?(/\A\d{1,2}\z/) && third&.match?(/\A(20)?\d\d\z/)
 
-          found([DateReading.month(second.to_i, first.to_i)], 2) if second.match?(/\A20\d\d\z/)
+          return found([DateReading.month(second.to_i, first.to_i)], 2) if second.match?(/\A20\d\d\z/)
+
+          found(two_readings(first, second), 2) if second.match?(/\A\d\d\z/) && third.nil? && !amount_next?(index + 1)
         end
 
         # "3 weeks ago", and "3 weeks" after a word such as "bb".

@@ -11,6 +11,13 @@ module NutShelf
         KIND_WORDS = { "fridge" => %w[fridge refrigerator], "freezer" => %w[freezer], "cool_dark" => %w[cellar], "cupboard" => %w[cupboard pantry larder] }.freeze
         LEADS = %w[in into to on at the @].freeze
 
+        # @param name [String] of a place
+        # @return [String] the kind its words tell, "cupboard" where they tell none
+        def self.kind_of(name)
+          words = name.downcase.scan(/\p{L}+/)
+          KIND_WORDS.find { |_, known| known.intersect?(words) }&.first || "cupboard"
+        end
+
         def initialize(line, lexicon)
           @line = line
           @lexicon = lexicon

@@ -10,6 +10,8 @@ module NutShelf
                   "chf" => "CHF", "sek" => "SEK", "nok" => "NOK", "dkk" => "DKK", "kr" => "kr", "fr" => "CHF", "dollars" => "USD" }.freeze
         CENTS = %w[c ct cent cents p pence].freeze
         EACH = %w[each ea apiece].freeze
+        # How many eggs, rolls and tea bags come in a pack.
+        PACKED_BY = [6, 8, 10, 12, 15, 16, 18, 20, 24, 30, 36, 48, 60, 72, 80, 100].freeze
         LEADS = %w[for price cost paid total at @ costs sum altogether].freeze
         PER = %w[per a an / the].freeze
         MONEY = /\A\d{1,6}([.,]\d{1,2})?\z/
@@ -45,6 +47,14 @@ module NutShelf
 
         private
 
+        # "2 for 3", "2for3.00": so many for so much.
+        def bought_for(index)
+          return unless @line.text(index - 1) == "for" && @line.text(index - 2)&.match?(/\A\d{1,3}\z/) && !@line[index + 1]&.word?
+
+          @line.found[:count_for] = @line.text(index - 2).to_r
+          store(index, [index - 1, index], @line.text(index), {})
+        end
+
         def measured?(index) = Units.unit(@line.text(index + 1), @settings) || Units.noun(@line.text(index + 1))
 
         # "2.50/100 g" is cut as one number.
@@ -58,6 +68,9 @@ module NutShelf
 
         def marked(index)
           return unless @line.text(index).match?(MONEY)
+
+          return if bought_for(index)
+          return if measured?(index) && !SIGNS.key?(@line.text(index - 1))
 
           used = [index]
           sign = sign_beside(index, used)
@@ -78,10 +91,15 @@ module NutShelf
           elsif SIGNS.key?(after) && !belongs_to_next?(index + 1)
             used << (index + 1)
             SIGNS[after]
-          elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after)
+          elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after) && !counted?(index, after)
             used << (index + 1)
             @currency
           end
+        end
+
+        # "12 ct" of eggs is a dozen, not twelve cents: where money has no "ct" always, elsewhere for the usual dozens.
+        def counted?(index, after)
+          after == "ct" && (!%w[EUR CHF].include?(@currency) || PACKED_BY.include?(@line.text(index).to_i))
         end
 
         # "x 3 €12": the sign touches the number behind it, not the one before.

@@ -9,6 +9,8 @@ require_relative "place_field"
 require_relative "state_field"
 require_relative "food_field"
 require_relative "home_made"
+require_relative "lot_field"
+require_relative "tongue"
 require_relative "../reference/food"
 
 module NutShelf
@@ -21,8 +23,10 @@ module NutShelf
         # @param day_order [Symbol] :dmy or :mdy
         # @param currency [String] ISO code
         # @param measures [Hash] :cup, :pint choose the household's measures (units of Unit::TABLE)
-        def initialize(lexicon, day_order: :dmy, currency: "EUR", measures: {})
+        # @param tongue [Tongue, nil] the household's languages besides English
+        def initialize(lexicon, day_order: :dmy, currency: "EUR", measures: {}, tongue: nil)
           @lexicon = lexicon
+          @tongue = tongue
           @day_order = day_order
           @currency = currency
           @measures = measures
@@ -33,7 +37,7 @@ module NutShelf
         # @param today [Date]
         # @return [Draft]
         def read(text, today:)
-          line = Line.new(text)
+          line = Line.new(text, @tongue)
           claim_fields(line, today)
           draft(line, today)
         end
@@ -41,6 +45,7 @@ module NutShelf
         private
 
         def claim_fields(line, today)
+          LotField.new(line).read
           dates = DateField.new(line, today: today, day_order: @day_order)
           prices = PriceField.new(line, currency: @currency, settings: @measures, dates: dates)
           dates.read_named
@@ -53,13 +58,23 @@ module NutShelf
           dates.ask_for_missing
           FoodField.new(line, @lexicon).read
           line.found[:state] ||= "thawed" if line.found[:thawed_on]
+          leftover_of_today(line, today)
           ask_home_made(line)
+        end
+
+        # Leftovers are put away on the day they were cooked, unless the line says otherwise.
+        def leftover_of_today(line, today)
+          return unless line.found[:state] == "leftover" && !line.found.key?(:date) && line.questions.none? { |question| question.field == "date" }
+
+          line.found[:date] = today
+          line.found[:date_kind] = "made"
+          line.notes << "Nothing was said of when it was cooked: today counts."
         end
 
         def ask_home_made(line)
           state = line.found[:state]
           food = @lexicon.foods[line.found[:food]]
-          return unless HomeMade.ask?(state, food) && line.questions.none? { |question| question.field == :food }
+          return unless HomeMade.ask?(state, food) && line.questions.none? { |question| question.field == "food" }
 
           line.ask(:food, HomeMade.question(state, food), HomeMade.answers(state, @lexicon.foods))
         end
@@ -70,8 +85,8 @@ module NutShelf
           amount, unit = amount_of(found, food)
           Draft.new(count: found[:count], amount: amount, unit: unit, food: found[:food], label: found[:label], date: found[:date],
                     date_kind: date_kind(line, food, today), opened_on: found[:opened_on], frozen_on: found[:frozen_on], thawed_on: found[:thawed_on],
-                    place: found[:place], price_minor: price(line, amount, unit), state: found[:state], questions: line.questions.freeze,
-                    unread: unread(line), spans: line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze)
+                    place: found[:place], price_minor: price(line, amount, unit), state: found[:state], lot_text: found[:lot_text],
+                    questions: line.questions.freeze, unread: unread(line), notes: line.notes.freeze, spans: line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze)
         end
 
         def amount_of(found, food)
@@ -87,12 +102,13 @@ module NutShelf
         def counted?(food)
           return false unless food
 
-          food.dimension == :count || (food.typical_packs.any? && food.typical_packs.all? { |text| text.match?(/\A\d+\z/) })
+          food.dimension == :count || food.g_per_piece || (food.typical_packs.any? && food.typical_packs.all? { |text| text.match?(/\A\d+\z/) })
         end
 
         # A date nobody named: months are printed as best before; a day by what that food usually carries.
         def date_kind(line, food, today)
           found = line.found
+          return sold_by(line, food) if found[:date_kind] == "sell_by"
           return found[:date_kind] unless line.hints.include?(:bare_date) && found[:date_kind].nil?
           return "made" if found[:state] == "leftover" && found[:date] && found[:date] <= today
           return "best_before" if line.hints.include?(:month_date)
@@ -102,6 +118,13 @@ module NutShelf
 
           line.ask(:date_kind, "Is that a best-before or a use-by date?", DateField::PRINTED)
           nil
+        end
+
+        # A shop's date stands for the one of the pack: it is never later.
+        def sold_by(line, food)
+          kind = food&.date_kind_usual == "use_by" ? "use_by" : "best_before"
+          line.notes << "A sell-by date is the shop's; here it counts as #{kind == 'use_by' ? 'a use-by' : 'a best-before'}."
+          kind
         end
 
         def price(line, amount, unit)
@@ -122,14 +145,14 @@ module NutShelf
 
         def minor(number) = (number * 100).round
 
+        # What no field took, as it was typed: "L3321B" stays one word.
         def unread(line)
-          line.tokens.each_index.filter_map do |index|
-            claim = line.claimed_by(index)
-            next if claim && claim != :unread
-
-            line.original(index) unless line.tokens[index].kind == :sym && line.tokens[index].text.match?(/[[:punct:]]/)
-          end.freeze
+          left = line.tokens.each_index.select { |index| [nil, :unread].include?(line.claimed_by(index)) }
+          pieces = left.slice_when { |one, other| other != one + 1 || line.tokens[one].to != line.tokens[other].from }
+          pieces.filter_map { |run| line.between(run.first, run.last) if run.any? { |index| !mark?(line.tokens[index]) } }.freeze
         end
+
+        def mark?(token) = token.kind == :sym && token.text.match?(/[[:punct:]]/)
       end
     end
   end

@@ -14,11 +14,11 @@ module NutShelf
         def is?(*words) = words.include?(text)
       end
 
-      # Cuts a line into tokens: "5kg" is a number and a word, "31.5.28" is one number.
+      # Cuts a line into tokens: "5kg" is a number and a word, "31.5.28" and ".5" are one number each.
       module Tokens
         FRACTIONS = { "½" => "1/2", "¼" => "1/4", "¾" => "3/4", "⅓" => "1/3", "⅔" => "2/3" }.freeze
         PATTERN = %r{
-          (?<num>\d+(?:[.,/\-:]\d+)*) |
+          (?<num>\d+(?:[.,/\-:]\d+)*|(?<![\p{L}\d.,])\.\d+) |
           (?<frac>[½¼¾⅓⅔]) |
           (?<word>\p{L}[\p{L}'’&]*) |
           (?<sym>[^\s])

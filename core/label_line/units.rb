@@ -20,7 +20,13 @@ module NutShelf
                    slice stick block bar tray punnet net sack case crate roll pot brick cube container drum canister fillet
                    tetra keg ball wheel wedge sleeve multipack pk pck].freeze
 
-        SHORT_NOUNS = { "pkt" => "packet", "pk" => "pack", "pck" => "pack", "pkts" => "packet", "pks" => "pack" }.freeze
+        SHORT_NOUNS = { "pkt" => "packet", "pk" => "pack", "pck" => "pack", "pkts" => "packet", "pks" => "pack",
+                        "btl" => "bottle", "btls" => "bottle", "ctn" => "carton", "ctns" => "carton",
+                        "cntr" => "container", "pch" => "pouch", "bx" => "box" }.freeze
+
+        # Whose cups, pints, quarts and gallons: what a household chooses.
+        MEASURES = { "metric" => { cup: "metric_cup", pint: "uk_pint" }, "us" => { cup: "us_cup", pint: "us_pint" },
+                     "imperial" => { cup: "metric_cup", pint: "uk_pint" } }.freeze
 
         module_function
 
@@ -33,7 +39,7 @@ module NutShelf
           when "cup" then settings.fetch(:cup, "metric_cup")
           when "pint" then settings.fetch(:pint, "uk_pint")
           when "floz" then settings.fetch(:pint, "uk_pint") == "us_pint" ? "us_floz" : "uk_floz"
-          when "quart" then "us_quart"
+          when "quart" then settings.fetch(:pint, "uk_pint") == "us_pint" ? "us_quart" : "uk_quart"
           when "gallon" then settings.fetch(:pint, "uk_pint") == "us_pint" ? "us_gallon" : "uk_gallon"
           else name
           end

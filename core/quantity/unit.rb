@@ -21,7 +21,7 @@ module NutShelf
         "us_cup" => [:volume, "236.5882365"], "us_floz" => [:volume, "29.5735295625"],
         "uk_floz" => [:volume, "28.4130625"], "us_pint" => [:volume, "473.176473"],
         "uk_pint" => [:volume, "568.26125"], "us_quart" => [:volume, "946.352946"],
-        "us_gallon" => [:volume, "3785.411784"], "uk_gallon" => [:volume, "4546.09"],
+        "uk_quart" => [:volume, "1136.5225"], "us_gallon" => [:volume, "3785.411784"], "uk_gallon" => [:volume, "4546.09"],
         "piece" => [:count, "1"]
       }.transform_values { |dimension, factor| [dimension, factor.to_r].freeze }.freeze
 

@@ -50,7 +50,7 @@ RSpec.describe "Label lines made from facts" do
   it "survive a typo in the food's name" do
     { "canned-chickpeas" => %w[chikpeas chickpaes chickpeass], "spaghetti" => %w[spagetti spaghett sphagetti], "sauerkraut" => %w[saurkraut sauerkrout], "mustard" => %w[mustrad mustar],
       "raisins" => %w[rasins raisens] }.each do |key, words|
-      words.each { |word| expect([word, reader.read("2 tins #{word} 400 g", today: today).food]).to eq([word, key]) }
+      words.each { |word| expect([word, reader.read("2 packs #{word} 400 g", today: today).food]).to eq([word, key]) }
     end
   end
 

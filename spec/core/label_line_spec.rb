@@ -17,13 +17,13 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
 
   def facts(draft)
     { "count" => draft.count, "amount" => draft.amount, "unit" => draft.unit, "food" => draft.food, "date" => draft.date&.iso8601, "kind" => draft.date_kind,
-      "opened" => draft.opened_on&.iso8601, "frozen" => draft.frozen_on&.iso8601, "place" => draft.place, "price" => draft.price_minor, "state" => draft.state,
+      "opened" => draft.opened_on&.iso8601, "frozen" => draft.frozen_on&.iso8601, "place" => draft.place, "price" => draft.price_minor, "state" => draft.state, "lot" => draft.lot_text,
       "asks" => draft.questions.map(&:field), "unread" => draft.unread }
   end
 
   def wanted(text)
     said = text.scan(/(\w+)=(\S+)/).to_h
-    %w[count amount unit food date kind opened frozen place price state].to_h { |key| [key, said[key]] }.tap do |want|
+    %w[count amount unit food date kind opened frozen place price state lot].to_h { |key| [key, said[key]] }.tap do |want|
       %w[count amount].each { |key| want[key] &&= want[key].to_r }
       want["price"] &&= want["price"].to_i
       want["place"] &&= want["place"].tr("_", " ")
@@ -31,14 +31,38 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
     end
   end
 
-  cases = File.readlines(File.join(__dir__, "label_line_cases.txt"), chomp: true).reject { |row| row.start_with?("#") }.map { |row| row.split(" | ", 2) }.freeze
+  def self.lines(file) = File.readlines(File.join(__dir__, file), chomp: true)
 
-  it("has at least 120 lines with right answers") { expect(cases.size).to be >= 120 }
+  cases = lines("label_line_cases.txt").reject { |row| row.start_with?("#") }.map { |row| row.split(" | ", 2) }.freeze
 
   cases.each do |line, answer|
     it "reads #{line.inspect}" do
       expect(facts(read(line))).to eq(wanted(answer))
     end
+  end
+
+  households = { "demo" => {},
+                 "us" => { places: ["Shelf 1", "Shelf 2", "Camper", "Camper fridge", "Freezer", "Freezer drawer 2", "Pantry", "Fridge"],
+                           measures: NutShelf::Core::LabelLine::Units::MEASURES.fetch("us"), day_order: :mdy, currency: "USD" },
+                 "de" => { places: %w[Vorratsschrank Kühlschrank Keller], languages: %w[en de] }, "fr" => { places: %w[Placard Frigo], languages: %w[en fr] },
+                 "es" => { places: %w[Despensa Nevera], languages: %w[en es] } }.freeze
+  habits = lines("label_line_habits.txt").slice_before(/\A## /).flat_map do |section|
+    household = section.first[/\A## (\w+)/, 1]
+    section.grep(/ \| /).map { |row| [household, *row.split(" | ", 2)] }
+  end
+
+  habits.each do |household, line, answer|
+    it "reads #{line.inspect} in the household #{household}" do
+      expect(facts(at_home(line, **households.fetch(household)))).to eq(wanted(answer))
+    end
+  end
+
+  it("has at least 250 lines with right answers") { expect(cases.size + habits.size).to be >= 250 }
+
+  # A line as that household reads it; its places tell their kind by their names.
+  def at_home(line, places: nil, **settings)
+    known = places ? NutShelf::Boot::LabelLine.places(JSON.generate(places)) : NutShelf::Boot::LabelLine.demo_places
+    NutShelf::Boot::LabelLine.reader(places: known, **settings).read(line, today: Date.new(2026, 11, 24))
   end
 
   it "offers both readings of a date it will not guess" do

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import type { Draft } from "../src/api/types";
-import { open, putAwayFrom } from "../src/label-line/model";
+import { held, open, putAwayFrom } from "../src/label-line/model";
 
 function draft(more: Partial<Draft> = {}): Draft {
   return {
     count: "3", amount: "400", unit: "g", amount_text: "3 x 400 g", food: { id: 7, name: "Chickpeas, canned" }, label: "chickpeas", date: "2028-05-31", date_kind: "best_before", opened_on: null, frozen_on: null, thawed_on: null,
-    place: { id: 2, name: "Cellar rack" }, price_minor: 267, state: null, questions: [], unread: [], spans: {}, effect: null, ...more,
+    place: { id: 2, name: "Cellar rack" }, price_minor: 267, state: null, lot_text: null, questions: [], unread: [], notes: [], spans: {}, effect: null, ...more,
   };
 }
 
@@ -32,6 +32,15 @@ describe("what a line puts away", () => {
   it("takes answers and corrections over what was read", () => {
     const asked = draft({ questions: [date], date: null, place: null });
     expect(putAwayFrom(asked, { date: "2027-03-27", answered: ["date"], place_id: 9, count: "4", price_minor: 100 })).toMatchObject({ printed_on: "2027-03-27", place_id: 9, count: "4", price_minor: 100 });
+  });
+
+  it("holds back what was not understood until that is confirmed, and keeps the lot", () => {
+    const odd = draft({ unread: ["wibble", "#10"], lot_text: "L3321B" });
+    expect(putAwayFrom(odd, {})).toBeNull();
+    expect(held(odd, {})).toEqual({ words: "Not understood: wibble #10. Enter once more puts it away without that.", then: { unread: true } });
+    expect(putAwayFrom(odd, { unread: true })).toMatchObject({ food_id: 7, lot_text: "L3321B" });
+    expect(held(draft({ unread: ["wibble"], place: null }), {})).toEqual({ words: "Answer the dashed labels first.", then: {} });
+    expect(held(null, {}).then).toEqual({});
   });
 
   it("lets the place that stays answer the question for one", () => {

@@ -4,11 +4,11 @@ import { useNavigate } from "react-router";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
-import { putAwayFrom, type Corrections } from "./model";
+import { held, putAwayFrom, type Corrections } from "./model";
 import { isScan, readScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
 import { onLineBack } from "./lineBack";
-import { readLine, usePreview } from "./usePreview";
+import { readLine, usePreview, type Preview } from "./usePreview";
 
 const Labels = lazy(() => import("./Labels").then((module) => ({ default: module.Labels })));
 const LearnCode = lazy(() => import("../scan/LearnCode").then((module) => ({ default: module.LearnCode })));
@@ -62,19 +62,15 @@ function useScanned(empty: () => void) {
   return { unknown, take, close: () => setUnknown(null) };
 }
 
-/** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
-export function LabelLine({ onClose }: { onClose?: () => void }) {
-  const line = useLine();
+/** What Enter does with a line: a scan is followed, what is clear is put away, the rest is asked or confirmed. */
+function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: ReturnType<typeof useScanned>) {
   const { act, later, away } = useActs();
-  const places = useQuery(placesQuery).data ?? [];
-  const preview = usePreview(line.text);
   const [place, setPlace] = useState(keptPlace);
-  const [hand, setHand] = useState(false);
   const [nudge, setNudge] = useState("");
-  const scan = useScanned(() => line.type(""));
-  const fallback = preview.draft?.place ? {} : { place_id: place };
-  const corrections = { ...fallback, ...line.corrections };
-
+  const keepPlace = (id: number) => {
+    sessionStorage.setItem(PLACE, String(id));
+    setPlace(id);
+  };
   const putAway = async () => {
     const text = line.text.trim();
     if (text === "") return;
@@ -82,18 +78,35 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     const fresh = preview.read === line.text && preview.draft ? preview : await readLine(line.text);
     if (fresh.away || (away && !fresh.draft)) {
       later(text);
-      line.type("");
-      return;
+      return line.type("");
     }
-    const body = fresh.draft && putAwayFrom(fresh.draft, { ...(fresh.draft.place ? {} : { place_id: place }), ...line.corrections });
-    if (!body) return setNudge("Answer the dashed labels first.");
+    const all = { ...(fresh.draft?.place ? {} : { place_id: place }), ...line.corrections };
+    const body = fresh.draft && putAwayFrom(fresh.draft, all);
+    if (!body) {
+      const { words, then } = held(fresh.draft, all);
+      line.correct(then);
+      return setNudge(words);
+    }
     setNudge("");
-    sessionStorage.setItem(PLACE, String(body.place_id));
-    setPlace(body.place_id);
+    keepPlace(body.place_id);
     line.type("");
     field()?.focus();
     await act("/api/stacks", body, text);
   };
+  return { place, setPlace, nudge, putAway };
+}
+
+/** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
+export function LabelLine({ onClose }: { onClose?: () => void }) {
+  const line = useLine();
+  const places = useQuery(placesQuery).data ?? [];
+  const preview = usePreview(line.text);
+  const [hand, setHand] = useState(false);
+  const scan = useScanned(() => line.type(""));
+  const { place, setPlace, nudge, putAway } = usePutAway(line, preview, scan);
+  const fallback = preview.draft?.place ? {} : { place_id: place };
+  const corrections = { ...fallback, ...line.corrections };
+
   const press = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") void putAway();
     if (event.key === "Escape") {

@@ -4,7 +4,7 @@ import type { Place, Question } from "../api/types";
 import { useSession } from "../app/session";
 import { dayWords } from "../kit/words";
 import { CountLabel, DateLabel, FoodLabel, PriceLabel } from "./Editors";
-import { open, type Corrections } from "./model";
+import { leftOut, open, type Corrections } from "./model";
 import type { Preview } from "./usePreview";
 
 const STATE: Record<string, string> = { leftover: "left over", home_made: "home-made", unripe: "not ripe yet" };
@@ -28,6 +28,7 @@ function answer(question: Question, value: string): Corrections {
   switch (question.field) {
     case "food": return { food_id: Number(value) };
     case "place": return { place_id: Number(value) };
+    case "count": return { count: value };
     case "date_kind": return { date_kind: value };
     case "opened_on": return { opened_on: value };
     case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
@@ -54,6 +55,7 @@ export function Labels({ preview, corrections, places, correct }: { preview: Pre
   const draft = preview.draft;
   if (!draft) return <span role="status" className="text-soft text-[13.5px]">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
   const questions = open(draft, corrections);
+  const left = leftOut(draft, corrections);
   const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));
   // The date below was worked out for the line as it was read, not for what was put right since.
   const untouched = !corrections.date && !corrections.food_id && !corrections.opened_on;
@@ -70,7 +72,9 @@ export function Labels({ preview, corrections, places, correct }: { preview: Pre
       {draft.state && STATE[draft.state] && <span className="pill">{STATE[draft.state]}</span>}
       <Choice label={place?.name ?? "where to?"} sure={Boolean(place)} options={options} onPick={(value) => correct({ place_id: Number(value) })} />
       <PriceLabel {...shared} />
-      {draft.unread.length > 0 && <span className="text-beet">not understood: {draft.unread.join(" ")}</span>}
+      {draft.lot_text && <span className="pill">lot {draft.lot_text}</span>}
+      {left && <button type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ unread: true })}>not understood: {left}; leave it out</button>}
+      {draft.notes.map((note) => <span key={note} className="text-soft">{note}</span>)}
       {questions.map((question) => <Asked key={question.field} question={question} corrections={corrections} correct={correct} />)}
       {untouched && draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>good until {dayWords(draft.effect.usable_until, today)}</span>}
       {untouched && draft.effect && !draft.effect.usable_until && <span className="text-soft">no date yet</span>}

@@ -13,6 +13,8 @@ export interface Corrections {
   bare?: boolean;
   /** Fields whose question was answered. */
   answered?: string[];
+  /** What was not understood may be left out. */
+  unread?: boolean;
 }
 
 const PRINTED = ["best_before", "use_by"];
@@ -31,8 +33,22 @@ export function placeOf(draft: Draft, corrections: Corrections): number | undefi
   return corrections.place_id ?? draft.place?.id;
 }
 
-/** The write a draft stands for, or null while something is missing or unanswered. */
+/** Words that nobody took for anything: they are confirmed before the line is stored without them. */
+export function leftOut(draft: Draft, corrections: Corrections): string | null {
+  return draft.unread.length > 0 && !corrections.unread ? draft.unread.join(" ") : null;
+}
+
+/** What to say of a line that cannot be stored yet, and what the next Enter may take as said. */
+export function held(draft: Draft | null, corrections: Corrections): { words: string; then: Corrections } {
+  const words = draft && leftOut(draft, corrections);
+  const rest = { ...corrections, unread: true };
+  if (!draft || !words || !putAwayFrom(draft, rest)) return { words: "Answer the dashed labels first.", then: {} };
+  return { words: `Not understood: ${words}. Enter once more puts it away without that.`, then: { unread: true } };
+}
+
+/** The write a draft stands for, or null while something is missing, unanswered or not understood. */
 export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | null {
+  if (leftOut(draft, corrections)) return null;
   const food = foodOf(draft, corrections);
   const place = placeOf(draft, corrections);
   if (!food || !place || open(draft, corrections).length > 0) return null;
@@ -44,6 +60,7 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
     food_id: food, place_id: place, count: corrections.count ?? draft.count, amount: draft.amount ?? undefined, unit: draft.amount ? (draft.unit as PutAway["unit"]) : undefined,
     noun: draft.amount ? undefined : (draft.unit ?? undefined), label: label(draft, corrections), ...dates(date, kind),
     opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: draft.frozen_on ?? undefined, thawed_on: draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
+    lot_text: draft.lot_text ?? undefined,
   });
 }
 

@@ -5,7 +5,7 @@ import type { Count, PutAway } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Labels } from "../../label-line/Labels";
-import { putAwayFrom, type Corrections } from "../../label-line/model";
+import { held, putAwayFrom, type Corrections } from "../../label-line/model";
 import { OneHand } from "../../label-line/OneHand";
 import { readLine, usePreview } from "../../label-line/usePreview";
 import { isScan, readScan, type Known } from "../../scan/readScan";
@@ -22,10 +22,13 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
   const [hand, setHand] = useState(false);
   const [unknown, setUnknown] = useState<string | null>(null);
   const preview = usePreview(isScan(text) ? "" : text);
-  const add = async (draft: PutAway) => {
-    setText("");
+  const type = (next: string) => {
+    setText(next);
     setCorrections({});
     setNudge("");
+  };
+  const add = async (draft: PutAway) => {
+    type("");
     await note(`/api/counts/${count.id}/lines`, { draft }, "found besides");
   };
   const scan = async (code: string) => {
@@ -40,14 +43,19 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
     if (isScan(text)) return scan(text.trim());
     const fresh = preview.read === text && preview.draft ? preview : await readLine(text);
     const here = fresh.draft?.place && places.some((one) => one.id === fresh.draft?.place?.id) ? {} : { place_id: place };
-    const body = fresh.draft && putAwayFrom(fresh.draft, { ...here, ...corrections });
-    if (!body) return setNudge("Answer the dashed labels first.");
+    const all = { ...here, ...corrections };
+    const body = fresh.draft && putAwayFrom(fresh.draft, all);
+    if (!body) {
+      const { words, then } = held(fresh.draft, all);
+      setCorrections((now) => ({ ...now, ...then }));
+      return setNudge(words);
+    }
     await add(body);
   };
   return (
     <form className="board p-3 grid gap-2" aria-label="Something that is not on the list" onSubmit={(event) => void submit(event)}>
       <div className="flex items-center gap-2"><h2 className="grow">Not on the list</h2><Button look="plain" aria-label="Close" onClick={onClose}>✕</Button></div>
-      <input className="field !text-[16px] !border-2 !border-rim" data-unexpected autoFocus aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => { setText(event.target.value); setNudge(""); }} />
+      <input className="field !text-[16px] !border-2 !border-rim" data-unexpected autoFocus aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
       {text.trim() !== "" && !isScan(text) && <div className="flex flex-wrap gap-2"><Labels preview={preview} corrections={{ place_id: place, ...corrections }} places={places} correct={(more) => setCorrections((now) => ({ ...now, ...more }))} /></div>}
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main">Add it</Button>

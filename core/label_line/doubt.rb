@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Core
+    module LabelLine
+      # Whether the food that was found leaves out a word that makes it another food: "smoked" of a mackerel, "dried" of
+      # beans, "apple" of butter, or a second food behind "and". Asked about, never passed over.
+      class Doubt
+        # Words that turn a food into another one.
+        TURNS = %w[smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated freeze fried].freeze
+        DRIED = ["Dried pulses", "Dried fruit, nuts and seeds", "Dried and trail foods", "Herbs and spices", "Grains and pasta", "Baking"].freeze
+        TINNED = ["Tins and cans", "Jars and sauces", "Long-life dairy and plant drinks", "Pet"].freeze
+        # Foods that come in flavours: the flavour is no second food.
+        FLAVOURED = /jam|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
+                     passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie|oil/x
+        TOGETHER = %w[and + & plus].freeze
+
+        # @param words [Hash{Integer=>Array<String>}] stems of the words that could name a food, by where they stand
+        # @param phrase [Phrase] the name that was taken
+        # @param head [Array<Integer>] where it stands
+        def initialize(line, lexicon, words:, phrase:, head:)
+          @line = line
+          @lexicon = lexicon
+          @words = words
+          @phrase = phrase
+          @head = head
+          @food = lexicon.foods.fetch(phrase.food)
+        end
+
+        def any? = !turned.nil? || others.any?
+
+        # @return [String]
+        def question
+          return "That reads as two foods. Which one is on this line?" if together?
+
+          "#{@line.between(*said.minmax)}: which food is that?"
+        end
+
+        # @return [Array<String>] food keys, the likeliest first
+        def answers
+          list = together? ? [*others, @phrase.food] : [*namesakes, @phrase.food, *others]
+          list.uniq.first(4)
+        end
+
+        private
+
+        def said = [*@head, *left_over.keys, *(turned ? [turned] : [])]
+
+        def left_over = @left_over ||= @words.reject { |index, stems| @head.include?(index) || stems.empty? || stems.intersect?(@phrase.stems) }
+
+        # Where a word stands that turns the food into another, or nil.
+        def turned
+          @turned ||= left_over.find { |_, stems| stems.any? { |stem| TURNS.include?(stem) && !fits?(stem) } }&.first
+        end
+
+        def fits?(turn)
+          case turn
+          when "canned" then TINNED.include?(@food.aisle) || @phrase.hint == "canned"
+          when "dried", "dehydrated" then DRIED.include?(@food.aisle) || @phrase.hint == "dried" || named?("dried")
+          else named?(turn)
+          end
+        end
+
+        def named?(word) = @food.name.downcase.include?(word) || @food.key.include?(word)
+
+        # Foods that a word left over names all by itself.
+        def others
+          @others ||= single_foods.reject { |index, _| flavour?(index) }.flat_map(&:last).uniq - [@phrase.food]
+        end
+
+        def single_foods
+          left_over.filter_map do |index, stems|
+            keys = stems.flat_map { |stem| @lexicon.phrases(stem).select { |phrase| phrase.stems == [stem] }.map(&:food) }
+            [index, keys] if keys.any? && !FoodField::QUALIFIERS.include?(stems.first)
+          end
+        end
+
+        def flavour?(index) = !apart?(index) && @food.key.match?(FLAVOURED)
+
+        # Whether "and" stands between that word and the food.
+        def apart?(index)
+          low, high = [index, @head.min].minmax
+          (low..high).any? { |at| TOGETHER.include?(@line.tokens[at].text) }
+        end
+
+        def together? = single_foods.any? { |index, keys| apart?(index) && (keys - [@phrase.food]).any? }
+
+        # Foods whose names hold the words that were left over along with the one that was taken.
+        def namesakes
+          turn = turned && @words[turned].find { |stem| TURNS.include?(stem) }
+          @phrase.stems.flat_map { |stem| @lexicon.phrases(stem) }
+                 .select { |phrase| turn.nil? ? phrase.stems.intersect?(left_over.values.flatten) : phrase.stems.include?(turn) || phrase.hint == turn }.map(&:food).uniq
+        end
+      end
+    end
+  end
+end
