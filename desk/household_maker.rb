@@ -18,12 +18,12 @@ module NutShelf
       end
 
       # @param account_id [Integer] who becomes its keeper
-      # @param input [Hash] :name, :time_zone, :currency, :day_order, :people (count)
+      # @param input [Hash] :name, :time_zone, :currency, :day_order, :people (count), :settings (see SetHousehold)
       # @param places [Array<Hash>]
       # @return [Integer] household id
       def make(account_id, input, places: FIRST_PLACES)
         id = @office.database.making do |db|
-          Store::Households.make(db, account_id: account_id, **input.slice(:name, :time_zone, :currency, :day_order).compact)
+          Store::Households.make(db, account_id: account_id, **input.slice(:name, :time_zone, :currency, :day_order, :settings).compact)
         end
         furnish(id, input, places)
         id
@@ -37,7 +37,7 @@ module NutShelf
           house.household.update(dated_by: Redate::RULES)
           places.each { |place| house.places.add(**place) }
           Array.new(input[:people] || 0) { |number| house.household.add_person(name: "Person #{number + 1}") }
-          house.foods.seed(@office.catalog, @office.names.to_h { |key, names| [key, names.join(" ").delete("!~")] })
+          house.foods.seed(@office.catalog, @office.search_words)
           food_ids = house.foods.all.to_h { |row| [row[:key], row[:id]] }
           house.recipes.seed(@office.catalog.recipes, food_ids)
         end

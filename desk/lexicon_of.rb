@@ -30,6 +30,9 @@ module NutShelf
       # @return [Hash, nil] place row by the name the reader gives
       def place(name) = @room.places.values.find { |row| row[:name].to_s == name }
 
+      # @return [Hash] whose cups, pints and gallons, see Units::MEASURES
+      def measures = Core::LabelLine::Units::MEASURES.fetch(@room.household[:settings].fetch("measures", "metric"))
+
       private
 
       def places = @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row[:name].to_s, kind: row[:kind]) }
@@ -38,8 +41,6 @@ module NutShelf
       def languages = ["en", *@room.household[:settings]["languages"]].uniq
 
       def nicknames = rows.values.flat_map { |row| row[:nicknames].to_a.map { |name| [name, row[:key]] } }.to_h
-
-      def measures = @room.household[:settings].fetch("measures", {}).to_h.transform_keys(&:to_sym)
     end
   end
 end

@@ -5,7 +5,10 @@ require_relative "../core/value"
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues)
+    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues) do
+      # @return [Hash{String=>String}] further words a food is searched by, by its key
+      def search_words = names.to_h { |key, list| [key, list.join(" ").delete("!~")] }
+    end
 
     # Who is asking: account, household and role ("keeper" or "helper"). Frozen.
     Caller = Core::Value.of(:account_id, :household_id, :role) do

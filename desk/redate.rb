@@ -8,7 +8,7 @@ module NutShelf
     # Computes a stack's dates from what is known of it; they are stored with the act that changed them.
     class Redate
       # Raised with every change of the dating rules: older households are dated anew when the app starts.
-      RULES = 2
+      RULES = 3
 
       STORED = %i[quality_until safety_until ready_on usable_until stopped look_first].freeze
 

@@ -66,7 +66,7 @@ module NutShelf
         rows = words.rows.values
         ids = rows.to_h { |row| [row[:key], row[:id]] }
         { foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
-          day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], today: @room.today, food_ids: ids,
+          day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: words.measures, today: @room.today, food_ids: ids,
           food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
           place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id] }
       end

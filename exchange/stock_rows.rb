@@ -19,7 +19,7 @@ module NutShelf
       # @param file [CsvFile]
       # @param columns [Hash{Integer=>String}] field by column number
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
-      # @param settings [Hash] :day_order, :currency, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
+      # @param settings [Hash] :day_order, :currency, :measures, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
       #   :place_ids (name to id), :place_id (default)
       # @param tick [#call] called before each row, so that whoever reads may stop
       def initialize(file, columns:, lexicon:, settings:, tick: -> {})
@@ -82,7 +82,9 @@ module NutShelf
         sure ? @settings[:food_ids][draft.food] : nil
       end
 
-      def line_reader = @line_reader ||= Core::LabelLine::Reader.new(@lexicon, day_order: @settings[:day_order], currency: @settings[:currency])
+      def line_reader = @line_reader ||= Core::LabelLine::Reader.new(@lexicon, day_order: @settings[:day_order], currency: @settings[:currency], measures: measures)
+
+      def measures = @settings.fetch(:measures, {})
 
       def place
         text = cell("place") or return @settings[:place_id] || problem("place", "No place is given. Choose one for lines without.")
@@ -125,12 +127,12 @@ module NutShelf
       end
 
       def measure?(unit)
-        known = Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, {})
+        known = Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, measures)
         known && known != "piece"
       end
 
       def pieces(count, unit)
-        return { count: text_of(count), amount: "1", unit: "piece" } if unit.nil? || Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, {}) == "piece"
+        return { count: text_of(count), amount: "1", unit: "piece" } if unit.nil? || Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, measures) == "piece"
 
         problem("unit", "“#{unit}” is no unit known here. Use g, kg, ml, l, pieces, or a word like tin or jar.")
         {}
@@ -141,7 +143,7 @@ module NutShelf
         return pieces(bare * (count || 1), nil) if bare&.positive?
 
         line = Core::LabelLine::Line.new(decimal_point(StockWords.amount(text)))
-        Core::LabelLine::AmountField.new(line, settings: {}).read
+        Core::LabelLine::AmountField.new(line, settings: measures).read
         found = line.found
         total = found[:count] * (count || 1)
         return { count: text_of(total), amount: text_of(found[:size].amount), unit: found[:size].unit } if found[:size]

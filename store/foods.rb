@@ -60,9 +60,19 @@ module NutShelf
       # @param catalog [Core::Catalog]
       # @param names [Hash{String=>String}] further search words by food key
       def seed(catalog, names)
-        values = catalog.foods.values.select { |food| shipped?(catalog, food) }.map { |food| seeded(food, names) }
-        db[:foods].multi_insert(values)
+        db[:foods].multi_insert(shipped(catalog).map { |food| seeded(food, names) })
       end
+
+      # Brings foods into a household that were shipped since it was made.
+      # @return [Integer] how many
+      def take_in(catalog, names)
+        known = rows(:foods).select_map(:reference_key).to_h { |key| [key, true] }
+        fresh = shipped(catalog).reject { |food| known.key?(food.key) }.map { |food| seeded(food, names) }
+        db[:foods].multi_insert(fresh)
+        fresh.size
+      end
+
+      def shipped(catalog) = catalog.foods.values.select { |food| shipped?(catalog, food) }
 
       # Home-made classes are foods people name ("soup"); classes of bought food are not.
       def shipped?(catalog, food) = !food.key.start_with?("class-") || catalog.home_class?(food.key)

@@ -75,6 +75,7 @@ module NutShelf
 
       # @return [Integer] id of the new household
       def self.make(db, account_id:, **facts)
+        facts[:settings] = Sequel.pg_jsonb(facts[:settings]) if facts[:settings]
         id = db[:households].insert(facts)
         db[:memberships].insert(account_id: account_id, household_id: id, role: "keeper")
         id

@@ -36,6 +36,9 @@ module NutShelf
                             .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all
       end
 
+      # SELECT 1 FROM price_observations WHERE household_id = 7 LIMIT 1
+      def no_price? = rows(:price_observations).empty?
+
       def add_price(**facts) = insert(:price_observations, facts)
 
       # The latest price of each food by base unit, the latest first; what an act noted that was undone says nothing.

@@ -56,7 +56,8 @@ module NutShelf
               db.get(Sequel.function(:pg_advisory_xact_lock, 720_411))
               refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
               account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
-              Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people) })
+              Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people),
+                                                                    settings: input.slice(:measures, :languages) })
               account
             end
           end

@@ -8,7 +8,6 @@ module NutShelf
         SPELLINGS = { "yogurt" => "yoghurt", "yoghourt" => "yoghurt", "chili" => "chilli", "chile" => "chilli", "tinned" => "canned", "tin" => "canned",
                       "potatoe" => "potato", "tomatoe" => "tomato", "soy" => "soya", "flavored" => "flavoured", "fibre" => "fiber",
                       "veggie" => "vegetable", "veg" => "vegetable", "wholewheat" => "wholemeal", "leftover" => "leftover", "dehydrated" => "dried" }.freeze
-        CACHE = {}.freeze
 
         module_function
 

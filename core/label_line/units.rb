@@ -26,7 +26,7 @@ module NutShelf
 
         # Whose cups, pints, quarts and gallons: what a household chooses.
         MEASURES = { "metric" => { cup: "metric_cup", pint: "uk_pint" }, "us" => { cup: "us_cup", pint: "us_pint" },
-                     "imperial" => { cup: "metric_cup", pint: "uk_pint" } }.freeze
+                     "imperial" => { cup: "uk_cup", pint: "uk_pint" } }.freeze
 
         module_function
 

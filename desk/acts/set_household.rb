@@ -9,23 +9,32 @@ module NutShelf
     # changes, every stack is dated anew.
     class SetHousehold < Act
       keeper_only
-      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures].freeze
+      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages].freeze
+      COLUMNS = %i[name school day_order currency].freeze
 
       private
 
-      # @param input [Hash] :version, :name, :school, :settings (only what changes)
+      # @param input [Hash] :version, :name, :school, :day_order, :currency, :settings (only what changes)
       def perform(input)
         row = house.records.lock("household", @caller.household_id)
         refuse_stale(row, input[:version], { name: row[:name], school: row[:school] })
-        changes = input.slice(:name, :school).reject { |name, value| row[name] == value }
+        changes = input.slice(*COLUMNS).reject { |name, value| row[name] == value }
         settings = row[:settings].to_h.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
         changes[:settings] = settings unless settings == row[:settings].to_h
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
 
+        keep_currency if changes.key?(:currency)
         windows(settings)
         set = entry("set_household", changes[:school] ? "The school is now: #{Core::Policy.new(school: changes[:school].to_sym).school_words}" : "Changed the household's ways")
         set.alter("household", row, changes)
         done(set, redated: changes[:school] ? After.new(room, set).redate(house.lots.all_with_food) : 0)
+      end
+
+      # Prices that are stored are in the old money, and nobody here knows the rate.
+      def keep_currency
+        return if house.packs.no_price?
+
+        raise Conflict.new("Prices are stored in #{room.household[:currency]} already.", code: "priced", pointer: "/currency", remedy: "The currency stays; a new household can have another.")
       end
 
       def windows(settings)

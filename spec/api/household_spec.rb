@@ -125,4 +125,45 @@ RSpec.describe "The household", :api do
     document = ask("/api/backup.json")
     expect(document).to include("format" => "nut-shelf-household", "version" => 2)
   end
+
+  describe "How a household writes" do
+    let(:ines) { sign_in(household!) }
+
+    def ways(**changes) = tell("/api/ways", { version: ask("/api/people")["ways"]["version"], **changes })
+
+    def line(text) = tell("/api/label-line", { text: text })
+
+    before { ines }
+
+    it "says whose quarts it means, for lines and lists alike, and an undo takes that back" do
+      expect(line("1 qt milk")["amount"].to_f).to be_within(0.01).of(1136.52)
+      done = ways(settings: { measures: "us" })
+      expect(status).to eq(200)
+      expect(line("1 qt milk")["amount"].to_f).to be_within(0.01).of(946.35)
+      csv = "food,amount,place\nWhole milk,1 qt,Fridge\n"
+      preview = tell("/api/import/preview", { content: Base64.strict_encode64(csv) })
+      expect(preview.to_s).to include("946")
+      tell("/api/acts/#{done['act_id']}/undo")
+      expect(line("1 qt milk")["amount"].to_f).to be_within(0.01).of(1136.52)
+    end
+
+    it "reads the languages it writes in, and never guesses at others" do
+      foreign = line("2 Dosen Mais MHD 05/28")
+      expect([foreign["food"], foreign["questions"].map { |question| question["text"] }.join]).to match([nil, /Mais is of another/])
+      ways(settings: { languages: ["de"] })
+      read = line("2 Dosen Mais MHD 05/28")
+      expect(read).to include("count" => "2", "date" => "2028-05-31", "date_kind" => "best_before", "unread" => [])
+      expect(read["food"]["name"]).to include("Sweetcorn")
+    end
+
+    it "writes dates in its order, and keeps its money once a price is stored" do
+      ways(day_order: "mdy", currency: "USD")
+      expect(ask("/api/session")["household"]).to include("day_order" => "mdy", "currency" => "USD")
+      expect(line("honey 450 g bb 5/31/28")["date"]).to eq("2028-05-31")
+      put_away(ines, "honey", "cupboard", price_minor: 300)
+      expect(ask("/api/people")["ways"]).to include("currency_fixed" => true)
+      expect(ways(currency: "EUR")).to include("code" => "priced")
+      expect(status).to eq(409)
+    end
+  end
 end

@@ -23,6 +23,16 @@ RSpec.describe NutShelf::Desk::CatchUp do
     expect(forget_nothing).to eq(0)
   end
 
+  it "brings in what was shipped since the household was made, once, and lets it be found" do
+    shipped = Struct.new(:foods) { def home_class?(_key) = false }
+    food = office.catalog.food("cider").with(key: "perry", name: "Perry")
+    later = shipped.new(office.catalog.foods.merge("perry" => food))
+    added = Array.new(2) { inside(ines) { |house| house.foods.take_in(later, { "perry" => "perry pear cider" }) } }
+    expect(added).to eq([1, 0])
+    expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map { |row| row[:name].to_s } }).to eq(["Perry"])
+    expect(described_class.new(office).household(ines.household_id)).to eq(0)
+  end
+
   it "covers every household" do
     forget(usable_until: nil)
     expect(described_class.new(office).call).to be >= 1

@@ -82,7 +82,7 @@ end
 Capybara.configure do |config|
   config.default_driver = :chromium
   config.javascript_driver = :chromium
-  config.default_max_wait_time = 8
+  config.default_max_wait_time = 20
   config.server = :puma, { Silent: true, Threads: "2:6" }
   config.enable_aria_label = true
 end

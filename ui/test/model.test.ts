@@ -41,6 +41,7 @@ describe("what a line puts away", () => {
     expect(putAwayFrom(odd, { unread: true })).toMatchObject({ food_id: 7, lot_text: "L3321B" });
     expect(held(draft({ unread: ["wibble"], place: null }), {})).toEqual({ words: "Answer the dashed labels first.", then: {} });
     expect(held(null, {}).then).toEqual({});
+    expect(putAwayFrom(draft({ food: null, unread: ["grog"] }), { food_id: 9 })).toMatchObject({ food_id: 9 });
   });
 
   it("lets the place that stays answer the question for one", () => {

@@ -38,7 +38,7 @@ function useLine() {
     () =>
       onLineBack(({ text: words, food_id }) => {
         type(words);
-        if (food_id) setCorrections({ food_id, bare: true, answered: ["food"] });
+        if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
         field()?.focus();
       }),
     [],

@@ -33,8 +33,12 @@ export function placeOf(draft: Draft, corrections: Corrections): number | undefi
   return corrections.place_id ?? draft.place?.id;
 }
 
-/** Words that nobody took for anything: they are confirmed before the line is stored without them. */
+/**
+ * Words that nobody took for anything: they are confirmed before the line is stored without them. Where no food was
+ * found and a person said which it is, those words were its name.
+ */
 export function leftOut(draft: Draft, corrections: Corrections): string | null {
+  if (!draft.food && corrections.food_id) return null;
   return draft.unread.length > 0 && !corrections.unread ? draft.unread.join(" ") : null;
 }
 

@@ -2,6 +2,7 @@ import type { FormEvent } from "react";
 import type { PeoplePage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
+import { Habits, habitsOf } from "./Habits";
 
 type HouseWays = PeoplePage["ways"];
 const SCHOOLS: [HouseWays["school"], string, string][] = [
@@ -19,7 +20,11 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     const before = ways as unknown as Record<string, unknown>;
     const settings: Record<string, unknown> = Object.fromEntries(NUMBERS.map(([name]) => [name, Number(form.get(name))]).filter(([name, value]) => before[String(name)] !== value));
     if ((form.get("plan_looks") === "on") !== ways.plan_looks) settings.plan_looks = form.get("plan_looks") === "on";
-    const body = { ...(form.get("school") === ways.school ? {} : { school: form.get("school") }), ...(Object.keys(settings).length > 0 ? { settings } : {}) };
+    const habits = habitsOf(form);
+    if (habits.measures !== ways.measures) settings.measures = habits.measures;
+    if (habits.languages.join() !== ways.languages.join()) settings.languages = habits.languages;
+    const changed = (["day_order", "currency"] as const).filter((name) => habits[name] !== undefined && habits[name] !== ways[name]).map((name) => [name, habits[name]]);
+    const body = { ...Object.fromEntries(changed), ...(form.get("school") === ways.school ? {} : { school: form.get("school") }), ...(Object.keys(settings).length > 0 ? { settings } : {}) };
     if (Object.keys(body).length === 0) return say({ text: "That is what it says already." });
     await act("/api/ways", { version: ways.version, ...body }, "the household’s ways");
   };
@@ -32,6 +37,7 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
           {NUMBERS.map(([name, label, min, max]) => <label key={name} className="grid grid-cols-[1fr_100px] gap-2 items-center"><span>{label}</span><input className="field" name={name} type="number" min={min} max={max} required defaultValue={Number(ways[name])} /></label>)}
           <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="plan_looks" defaultChecked={ways.plan_looks} className="size-5" /> plan tins and jars that must be looked at first</label>
         </fieldset>
+        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1 text-[16px]">How we write</legend><Habits habits={ways} /></fieldset>
         {keeper && <Button type="submit" className="justify-self-start">Keep it so</Button>}
       </form>
     </Board>
