@@ -57,7 +57,7 @@ module NutShelf
               refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
               account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
               Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people),
-                                                                    settings: input.slice(:measures, :languages) })
+                                                               settings: input.slice(:measures, :languages) })
               account
             end
           end

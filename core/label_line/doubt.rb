@@ -10,6 +10,7 @@ module NutShelf
         TURNS = %w[smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated freeze fried].freeze
         DRIED = ["Dried pulses", "Dried fruit, nuts and seeds", "Dried and trail foods", "Herbs and spices", "Grains and pasta", "Baking"].freeze
         TINNED = ["Tins and cans", "Jars and sauces", "Long-life dairy and plant drinks", "Pet"].freeze
+        IN_THE_COLD = ["Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Frozen", "Bread"].freeze
         # Foods that come in flavours: the flavour is no second food.
         FLAVOURED = /jam|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
                      passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie|oil/x
@@ -27,18 +28,19 @@ module NutShelf
           @food = lexicon.foods.fetch(phrase.food)
         end
 
-        def any? = !turned.nil? || others.any?
+        def any? = !turned.nil? || others.any? || no_tin?
 
         # @return [String]
         def question
           return "That reads as two foods. Which one is on this line?" if together?
+          return "#{@food.name} does not come in tins. Which food is it?" if no_tin?
 
           "#{@line.between(*said.minmax)}: which food is that?"
         end
 
         # @return [Array<String>] food keys, the likeliest first
         def answers
-          list = together? ? [*others, @phrase.food] : [*namesakes, @phrase.food, *others]
+          list = together? ? [*others, @phrase.food] : [*(tinned if no_tin?), *namesakes, @phrase.food, *others]
           list.uniq.first(4)
         end
 
@@ -62,6 +64,13 @@ module NutShelf
         end
 
         def named?(word) = @food.name.downcase.include?(word) || @food.key.include?(word)
+
+        # What lives in the cold is in no tin: then it is the tinned food of that name.
+        def no_tin? = @line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)
+
+        def tinned
+          @words.values.flatten.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.select { |key| TINNED.include?(@lexicon.foods.fetch(key).aisle) }
+        end
 
         # Foods that a word left over names all by itself.
         def others

@@ -82,12 +82,15 @@ module NutShelf
         def without_medium(best)
           at = @line.free_indexes.find { |index| @line.text(index) == "in" } or return best
           before, after = @words.keys.partition { |index| index < at }
-          return best if best.empty? || before.all? { |index| @words[index].empty? } || covered(best.first.last).any? { |index| before.include?(index) }
+          return best if best.empty? || before.all? { |index| @words[index].empty? }
+
+          @medium = after
+          return best if covered(best.first.last).any? { |index| before.include?(index) }
 
           kept = @words
           @words = kept.slice(*before)
           shorter = ranked
-          @medium = shorter.empty? ? [] : after
+          @medium = [] if shorter.empty?
           @words = kept if shorter.empty?
           shorter.empty? ? best : shorter
         end
@@ -154,7 +157,7 @@ module NutShelf
 
           return if HomeMade::CLASSES.key?(@line.found[:state])
 
-          doubt = Doubt.new(@line, @lexicon, words: @words, phrase: phrase, head: @head)
+          doubt = Doubt.new(@line, @lexicon, words: @words, phrase: phrase, head: [*@head, *@medium])
           @line.ask(:food, doubt.question, doubt.answers.map { |key| answer(key) }) if doubt.any?
         end
 
