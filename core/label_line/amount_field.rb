@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "numbers"
+require_relative "stem"
 require_relative "units"
 require_relative "../quantity/quantity"
 
@@ -18,8 +19,10 @@ module NutShelf
 
         # @param line [Line]
         # @param settings [Hash] the household's measures
-        def initialize(line, settings:)
+        # @param lexicon [Lexicon, nil] knows which nouns are part of a food's name ("tea bags")
+        def initialize(line, settings:, lexicon: nil)
           @line = line
+          @lexicon = lexicon
           @settings = settings
         end
 
@@ -182,10 +185,15 @@ module NutShelf
           @line.tokens.each_index do |index|
             noun = Units.noun(@line.text(index))
             noun ||= "piece" if Units::NAMES[@line.text(index)] == "piece"
-            next if noun.nil? || (noun == "bar" && !number_before(index)) || @line.text(index + 1) == "opener"
+            next if noun.nil? || part_of_name?(index) || (noun == "bar" && !number_before(index)) || @line.text(index + 1) == "opener"
 
             noun_found(noun, index)
           end
+        end
+
+        def part_of_name?(index)
+          before = @line[index - 1]
+          before&.word? && @lexicon&.pair?(Stem.of(before.text), Stem.of(@line.text(index)))
         end
 
         def noun_found(noun, index)

@@ -22,6 +22,8 @@ module NutShelf
           %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown"
         }.sort_by { |words, _| -words.size }.to_h.freeze
         BACK = %w[packed frozen opened made thawed].freeze
+        # Printed to the day, and near.
+        NEAR_KINDS = %w[use_by sell_by].freeze
         # A use-by within so many days needs no question whether a month was meant.
         NEAR_DAYS = 120
         # How far ahead a date of each kind is printed at most, in years; emergency rations are good for 25.
@@ -100,7 +102,7 @@ module NutShelf
         def named(index, size, kind)
           start = index + size
           start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
-          found, start = found_at(start, forms(BACK.include?(kind), by_day: kind == "use_by"))
+          found, start = found_at(start, forms(BACK.include?(kind), by_day: NEAR_KINDS.include?(kind)))
           return false unless found
 
           taken = (index...(start + found.length)).to_a
@@ -128,15 +130,22 @@ module NutShelf
           field = FIELDS.fetch(kind, :date)
           readings = by_the_day(kind, readings)
           @line.claim(field, taken)
+          return pass_over(kind) if field == :date && printed_beside?(kind)
+
           note_kind(kind)
           return ask_which(field, readings) if readings.size > 1 || doubtful?(kind, readings.first)
 
           @line.found[field] = readings.first.on
         end
 
+        # Of the day it was packed and the day on the pack the one on the pack counts.
+        def printed_beside?(kind) = kind == "packed" && @line.found.key?(:date) && PRINTED.any? { |one| one[:value] == @line.found[:date_kind] }
+
+        def pass_over(kind) = @line.notes << "The day it was #{kind} is left out: the date on the pack counts."
+
         # A use-by date is always printed to the day, and is near.
         def by_the_day(kind, readings)
-          return readings unless kind == "use_by"
+          return readings unless NEAR_KINDS.include?(kind)
 
           days = readings.select { |reading| reading.precision == :day }
           days.any? && (days.size == readings.size || days.any? { |reading| reading.on <= @today + NEAR_DAYS }) ? days : readings

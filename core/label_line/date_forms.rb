@@ -26,12 +26,14 @@ module NutShelf
         Found = Value.of(:readings, :length, :doubtful)
 
         # @param by_day [Boolean] a use-by is due, which is printed to the day
-        def initialize(line, today:, day_order:, back:, by_day: false)
+        # @param order_known [Boolean] the column it stands in tells which way round it is written
+        def initialize(line, today:, day_order:, back:, by_day: false, order_known: false)
           @line = line
           @today = today
           @day_order = day_order
           @back = back
           @by_day = by_day
+          @order_known = order_known
         end
 
         # @param index [Integer] where the date would begin

@@ -66,11 +66,12 @@ module NutShelf
         def ranked
           present = @words.values.flatten.uniq
           present |= ["canned"] if @line.hints.include?(:tin)
+          present |= ["loaf"] if @line.hints.include?(:loaf)
           candidates = present.flat_map { |stem| @lexicon.phrases(stem) }.uniq.select { |phrase| (phrase.stems - present).empty? }
           candidates = candidates.select { |phrase| from_home?(phrase) } if candidates.any? { |phrase| from_home?(phrase) }
           scored = candidates.map { |phrase| [cover(phrase), phrase] }
           top = scored.map(&:first).max
-          scored.select { |score, _| score == top }.map { |_, phrase| [fitness(phrase), phrase] }.sort_by { |score, _| -score }
+          scored.select { |score, _| score == top }.map { |_, phrase| [fitness(phrase), phrase] }.sort_by.with_index { |(score, _), index| [-score, index] }
         end
 
         # What was left over or made at home is of its own kind, however well the shop's name fits.

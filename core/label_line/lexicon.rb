@@ -28,7 +28,7 @@ module NutShelf
         def initialize(foods:, names:, places:, nicknames: {}, foreign: {}, unread: [])
           @foods = foods.freeze
           @places = places.freeze
-          @unread = unread.to_h { |word| [word.downcase, true] }.freeze
+          @unread = unread.to_h { |word| [word.downcase[/\A[^~]+/], true] }.freeze
           phrases = shipped(names) + own(nicknames) + given(foods, names) + foreign(foreign)
           @by_stem = phrases.flat_map { |phrase| phrase.stems.map { |stem| [stem, phrase] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
           @by_initial = @by_stem.keys.group_by { |stem| stem[0] }.freeze
@@ -76,7 +76,13 @@ module NutShelf
         end
 
         def foreign(words)
-          words.flat_map { |word, keys| keys.select { |key| foods.key?(key) }.map { |key| Phrase.new(stems: stems(word), food: key, hint: nil, usual: true, own: false) } }
+          words.flat_map { |word, keys| keys.select { |key| foods.key?(key) }.map { |key| another(word, key) } }
+        end
+
+        # A word of another language is the usual one for its food, but where a hint tells it from its namesakes.
+        def another(word, key)
+          words, hint = word.split("~")
+          Phrase.new(stems: stems(words), food: key, hint: hint, usual: hint.nil?, own: false)
         end
 
         # Foods the household added are known by their own name.

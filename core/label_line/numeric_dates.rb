@@ -37,7 +37,7 @@ module NutShelf
         # Dots are the sign of day before month: where the household writes it the other way round, both are meant.
         def in_either_order(first, second, year, dotted:)
           usual = three(first, second, year)
-          dotted && @day_order == :mdy ? [usual, DateReading.day(year, second, first)] : [usual]
+          dotted && @day_order == :mdy && !@order_known ? [usual, DateReading.day(year, second, first)] : [usual]
         end
 
         # "310727" is the 31st of July 2027, or the 27th of July 2031.
@@ -54,7 +54,7 @@ module NutShelf
 
         # "5/28": month and year, or day and month in the household's order. With a dot it may be a price.
         def two(first, separator, second)
-          return if separator == "." && !@after_kind && like_a_price?(first, second)
+          return if separator == "." && like_a_price?(first, second)
           return if separator == "/" && !@after_kind && Numbers.value("#{first}/#{second}") && two_readings(first, second).none? { |reading| reading.precision == :month }
 
           readings = two_readings(first, second)
@@ -66,8 +66,11 @@ module NutShelf
           found(readings, 1, doubtful: [".", "-"].include?(separator))
         end
 
-        # Nobody writes 1.09 for the first of September, but everybody does for a price.
-        def like_a_price?(first, second) = first.length == 1 && second.start_with?("0")
+        # Nobody writes 1.09 for the first of September, but everybody does for a price; where the month comes first,
+        # nobody puts dots into a date. Behind a word such as "bb" it is a date all the same.
+        def like_a_price?(first, second)
+          !@after_kind && (@day_order == :mdy || (first.length == 1 && second.start_with?("0")))
+        end
 
         def two_readings(first, second)
           day, month = [first, second].map(&:to_i)

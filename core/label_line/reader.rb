@@ -53,7 +53,7 @@ module NutShelf
           PlaceField.new(line, @lexicon).read
           StateField.new(line).read
           dates.read_bare
-          AmountField.new(line, settings: @measures).read
+          AmountField.new(line, settings: @measures, lexicon: @lexicon).read
           prices.read_bare
           dates.ask_for_missing
           FoodField.new(line, @lexicon).read

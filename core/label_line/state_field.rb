@@ -7,7 +7,7 @@ module NutShelf
       class StateField
         RUNS = { %w[left over] => "leftover", %w[left overs] => "leftover", %w[leftover] => "leftover", %w[leftovers] => "leftover",
                  %w[home - made] => "home_made", %w[home made] => "home_made", %w[homemade] => "home_made", %w[opened] => "opened", %w[open] => "opened",
-                 %w[left - over] => "leftover", %w[unripe] => "unripe", %w[thawed] => "thawed", %w[defrosted] => "thawed",
+                 %w[left - over] => "leftover", %w[unripe] => "unripe", %w[not ripe] => "unripe", %w[not ripe yet] => "unripe", %w[not yet ripe] => "unripe", %w[thawed] => "thawed", %w[defrosted] => "thawed",
                  **%w[canned bottled].flat_map { |how| [["home", how], ["home", "-", how], [how, "at", "home"]] }.to_h { |run| [run, "home_canned"] },
                  %w[home dried] => "home_dried", ["home", "-", "dried"] => "home_dried", %w[dried at home] => "home_dried" }.freeze
 

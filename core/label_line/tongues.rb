@@ -19,7 +19,7 @@ module NutShelf
         end
 
         # @return [Array<String>] languages that can be read
-        def known = [ENGLISH, *@words.keys]
+        def known = [ENGLISH, *@words.keys].uniq
 
         # @param languages [Array<String>] the household's
         # @param kept [Array<String>] names of its places, whose words stay what they are

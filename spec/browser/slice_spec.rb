@@ -40,6 +40,41 @@ RSpec.describe "The interface", :browser do
     expect(stacks.sum { |row| row[:value_minor] }).to eq(before)
   end
 
+  it "keeps every line of a fast hand: what is unclear waits beside the next" do
+    enter(who)
+    gate.slow("/api/label-line") do
+      line("honey 450 g bb 5/2028 cupboard")
+      line("passata 500g mar 27 cupboard")
+      fill_in "Label line: what do you put away?", with: "2 kg rice cupboard"
+    end
+    expect(page).to have_css("[aria-label='Lines that wait']", text: "passata 500g mar 27 cupboard")
+    find("[data-label-line]").send_keys(:enter)
+    Timeout.timeout(20) { Thread.pass until stacks.size == 2 }
+    expect(stacks.map { |row| row[:food_id] }).to contain_exactly(food_id(who, "honey"), food_id(who, "white-rice"))
+    click_button "passata 500g mar 27 cupboard"
+    expect(page).to have_content("Which date is meant?")
+    click_button "end of Mar 2027"
+    find("[data-label-line]").send_keys(:enter)
+    Timeout.timeout(20) { Thread.pass until stacks.size == 3 }
+  end
+
+  it "goes through pasted lines one by one" do
+    enter(who)
+    page.execute_script(<<~'JS')
+      const data = new DataTransfer();
+      data.setData("text", "honey 450 g cupboard\n2 kg rice cupboard\n\n3 tins sardines 120 g cupboard\n");
+      document.querySelector("[data-label-line]").dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+    JS
+    expect(page).to have_field("Label line: what do you put away?", with: "honey 450 g cupboard")
+    expect(page).to have_content("2 lines wait:")
+    ["honey 450 g cupboard", "2 kg rice cupboard", "3 tins sardines 120 g cupboard"].each do |text|
+      expect(page).to have_field("Label line: what do you put away?", with: text)
+      find("[data-label-line]").send_keys(:enter)
+    end
+    expect(page).to have_field("Label line: what do you put away?", with: "")
+    Timeout.timeout(20) { Thread.pass until stacks.size == 3 }
+  end
+
   it "asks where it is unsure and never guesses a date" do
     enter(who)
     fill_in "Label line: what do you put away?", with: "passata 500g mar 27 cupboard"

@@ -57,7 +57,7 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
     end
   end
 
-  it("has at least 250 lines with right answers") { expect(cases.size + habits.size).to be >= 250 }
+  it("has at least 350 lines with right answers") { expect(cases.size + habits.size).to be >= 350 }
 
   # A line as that household reads it; its places tell their kind by their names.
   def at_home(line, places: nil, **settings)

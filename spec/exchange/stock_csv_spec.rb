@@ -34,6 +34,16 @@ RSpec.describe "Stock lists", :api do
     end
   end
 
+  it "takes the way round that a column's own days tell, and asks where nothing tells" do
+    inside(who) { |house| house.household.update(day_order: "mdy") }
+    list = ->(*days) { "food,amount,place,best before\n#{days.map { |day| "honey,450 g,cupboard,#{day}" }.join("\n")}\n" }
+    read = ->(*days) { preview(list.call(*days)).then { |seen| [seen["rows"].map { |row| row["date"] }, seen["problems"].size] } }
+    expect(read.call("31.05.2028", "01.06.2028")).to eq([%w[2028-05-31 2028-06-01], 0])
+    expect(read.call("05.31.2028", "06.01.2028")).to eq([%w[2028-05-31 2028-06-01], 0])
+    expect(read.call("06/01/2028")).to eq([%w[2028-06-01], 0])
+    expect(read.call("01.06.2028").last).to eq(1)
+  end
+
   it "knows common foods by their German, French and Spanish words, and reads a word that means two as usual" do
     text = "Lebensmittel;Inhalt\nKichererbsen;400 g\nHaferflocken;500 g\npois chiches;400 g\nleche de coco;400 ml\n"
     expect(preview(text)["rows"].map { |row| row["food"] }).to eq(["Chickpeas, canned", "Rolled oats", "Chickpeas, canned", "Coconut milk, canned"])

@@ -13,13 +13,26 @@ module BrowserSupport
   WIDE = [1280, 800].freeze
   PHONE = [390, 844].freeze
 
-  # Answers 503 while told to, as a server does whose database is gone.
+  # Answers 503 while told to, as a server does whose database is gone, and lets a path wait while a block runs.
   class Gate
     attr_accessor :shut
 
-    def initialize(app) = @app = app
+    def initialize(app)
+      @app = app
+      @waiting = {}
+    end
+
+    # @param path [String] requests there are answered when the block is done
+    def slow(path)
+      @waiting[path] = Queue.new
+      yield
+    ensure
+      @waiting.delete(path).close
+    end
 
     def call(env)
+      # A closed queue answers at once.
+      @waiting[env["PATH_INFO"]]&.pop
       return NutShelf::Api::Problem.answer(*NutShelf::Api::Problem.from(NutShelf::Store::Away.new("gone"))) if shut && env["PATH_INFO"].start_with?("/api/")
 
       @app.call(env)

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
-import { belongsTo, drop, letter, store, waiting } from "../src/api/outbox";
+import { belongsTo } from "../src/api/kept";
+import { drop, letter, store, waiting } from "../src/api/outbox";
 
 // A browser's storage and events, as little of them as the outbox uses.
 beforeEach(() => {

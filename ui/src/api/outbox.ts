@@ -1,4 +1,5 @@
 import { newKey } from "./client";
+import { kept } from "./kept";
 
 /** A write that is on its way. Kept in the browser until the server has answered, so that a reload loses nothing. */
 export interface Letter {
@@ -8,33 +9,16 @@ export interface Letter {
   words: string;
   /** A raw label line typed while nothing answered; it is read first and put away then. */
   line?: string;
+  /** What was typed for it: it goes back into the label line when the letter is refused. */
+  typed?: string;
   /** Changes no stock, so it is not reported. */
   quiet?: boolean;
 }
 
-const SHELF = "nut-shelf.outbox";
-let owner = "nobody";
-
-/** Letters belong to one person in one household: nobody else's hand sends them. */
-export function belongsTo(account: number, household: number): void {
-  owner = `${account}.${household}`;
-}
-
-function shelf(): string {
-  return `${SHELF}.${owner}`;
-}
+export const letters = kept<Letter>("nut-shelf.outbox", "outbox");
 
 export function waiting(): Letter[] {
-  try {
-    return JSON.parse(localStorage.getItem(shelf()) ?? "[]") as Letter[];
-  } catch {
-    return [];
-  }
-}
-
-function keep(letters: Letter[]): void {
-  localStorage.setItem(shelf(), JSON.stringify(letters));
-  window.dispatchEvent(new Event("outbox"));
+  return letters.read();
 }
 
 export function letter(path: string, body: unknown, words: string): Letter {
@@ -42,9 +26,9 @@ export function letter(path: string, body: unknown, words: string): Letter {
 }
 
 export function store(entry: Letter): void {
-  keep([...waiting().filter((other) => other.key !== entry.key), entry]);
+  letters.write([...waiting().filter((other) => other.key !== entry.key), entry]);
 }
 
 export function drop(key: string): void {
-  keep(waiting().filter((other) => other.key !== key));
+  letters.write(waiting().filter((other) => other.key !== key));
 }

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation, useParams } from "react-router";
-import { belongsTo } from "../api/outbox";
+import { belongsTo } from "../api/kept";
 import { sessionQuery } from "../api/queries";
 import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";

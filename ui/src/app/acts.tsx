@@ -3,6 +3,7 @@ import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, 
 import { get, post, Problem } from "../api/client";
 import * as outbox from "../api/outbox";
 import { sessionQuery } from "../api/queries";
+import { useKept } from "./useKept";
 import type { Done, Draft } from "../api/types";
 import { putAwayFrom } from "../label-line/model";
 import { lineBack } from "../label-line/lineBack";
@@ -15,7 +16,7 @@ export interface Report {
 
 interface Acts {
   /** Does something: sends it, reports it with its undo, keeps it while nobody answers. */
-  act: <T = Done>(path: string, body: unknown, words: string) => Promise<T | null>;
+  act: <T = Done>(path: string, body: unknown, words: string, more?: Pick<outbox.Letter, "typed">) => Promise<T | null>;
   /** The same for what changes no stock (a line of a count): not reported, and only its own view is read again. */
   note: <T>(path: string, body: unknown, words: string) => Promise<T | null>;
   later: (line: string) => void;
@@ -36,20 +37,6 @@ export function useActs(): Acts {
   return acts;
 }
 
-function useOutbox(): outbox.Letter[] {
-  const [letters, setLetters] = useState(outbox.waiting);
-  useEffect(() => {
-    const read = () => setLetters(outbox.waiting());
-    window.addEventListener("outbox", read);
-    window.addEventListener("storage", read);
-    return () => {
-      window.removeEventListener("outbox", read);
-      window.removeEventListener("storage", read);
-    };
-  }, []);
-  return letters;
-}
-
 /** Sends one letter; a typed line is read first, and comes back to the hand when it is not clear. */
 async function deliver(entry: outbox.Letter): Promise<Done> {
   if (entry.line === undefined) return post<Done>(entry.path, entry.body, entry.key);
@@ -66,7 +53,7 @@ async function deliver(entry: outbox.Letter): Promise<Done> {
 
 export function ActsProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
-  const pending = useOutbox();
+  const pending = useKept(outbox.letters);
   const [report, say] = useState<Report | null>(null);
   const [away, setAway] = useState(false);
   const sending = useRef(new Set<string>());
@@ -95,18 +82,18 @@ export function ActsProvider({ children }: { children: ReactNode }) {
 
   useRetry(pending, sendLetter);
   const acts = useMemo<Acts>(() => {
-    const send = async (path: string, body: unknown, words: string, quiet: boolean) => {
+    const send = async (path: string, body: unknown, words: string, more: Pick<outbox.Letter, "quiet" | "typed">) => {
       // A double click is one intent; a second touch a moment later is another.
       const intent = path + JSON.stringify(body);
       const now = performance.now();
       if (fresh.current.intent === intent && now - fresh.current.at < DOUBLE) return null;
       fresh.current = { intent, at: now };
-      const entry = { ...outbox.letter(path, body, words), ...(quiet ? { quiet } : {}) };
+      const entry = { ...outbox.letter(path, body, words), ...more };
       outbox.store(entry);
       return sendLetter(entry);
     };
-    const act = async <T = Done,>(path: string, body: unknown, words: string) => (await send(path, body, words, false)) as T | null;
-    const note = async <T,>(path: string, body: unknown, words: string) => (await send(path, body, words, true)) as T | null;
+    const act = async <T = Done,>(path: string, body: unknown, words: string, more: Pick<outbox.Letter, "typed"> = {}) => (await send(path, body, words, more)) as T | null;
+    const note = async <T,>(path: string, body: unknown, words: string) => (await send(path, body, words, { quiet: true })) as T | null;
     const later = (line: string) => {
       setAway(true);
       outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
@@ -138,7 +125,8 @@ async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refr
   }
   outbox.drop(entry.key);
   // What was typed comes back to the hand.
-  if (entry.line !== undefined) lineBack({ text: entry.line });
+  const typed = entry.line ?? entry.typed;
+  if (typed !== undefined) lineBack({ text: typed });
   say({ text: error.message, problem: error });
   return null;
 }

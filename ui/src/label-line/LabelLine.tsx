@@ -1,12 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
+import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
 import { held, putAwayFrom, type Corrections } from "./model";
 import { isScan, readScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
+import { useKept } from "../app/useKept";
+import { beginReading, endReading, lines, nextAside, pasted, putAside, recoverReading, type BackInLine } from "./aside";
+import { AsideLines } from "./AsideLines";
 import { onLineBack } from "./lineBack";
 import { readLine, usePreview, type Preview } from "./usePreview";
 
@@ -26,37 +30,60 @@ function field(): HTMLInputElement | null {
   return document.querySelector<HTMLInputElement>("[data-label-line]");
 }
 
+interface Taken {
+  text: string;
+  corrections: Corrections;
+}
+
+/** What stands in the line. It is kept over a reload, for whoever typed it; words come back only where there is room. */
 function useLine() {
-  const [text, setText] = useState(() => sessionStorage.getItem(TEXT) ?? "");
+  const [text, setText] = useState(() => sessionStorage.getItem(mine(TEXT)) ?? "");
   const [corrections, setCorrections] = useState<Corrections>({});
-  const type = (next: string) => {
-    sessionStorage.setItem(TEXT, next);
+  const now = useRef(text);
+  const type = useCallback((next: string) => {
+    now.current = next;
+    sessionStorage.setItem(mine(TEXT), next);
     setText(next);
     setCorrections({});
+  }, []);
+  const put = useCallback(({ text: words, food_id }: BackInLine) => {
+    type(words);
+    if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
+    field()?.focus();
+  }, [type]);
+  useEffect(() => onLineBack((line) => {
+    if (now.current.trim() !== "") return false;
+    put(line);
+    return true;
+  }), [put]);
+  /** Takes one up; what stands in the line waits instead. */
+  const swap = (line: BackInLine) => {
+    if (now.current.trim() !== "") putAside({ text: now.current });
+    put(line);
   };
-  useEffect(
-    () =>
-      onLineBack(({ text: words, food_id }) => {
-        type(words);
-        if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
-        field()?.focus();
-      }),
-    [],
-  );
-  return { text, type, corrections, correct: (more: Corrections) => setCorrections((now) => ({ ...now, ...more })) };
+  /** The line as it stands leaves the field, which is free for the next. */
+  const take = (): Taken => {
+    const taken = { text: now.current.trim(), corrections };
+    type("");
+    return taken;
+  };
+  /** It could not be stored: back into the field if that is still free, else beside it. */
+  const giveBack = (taken: Taken, more: Corrections) => {
+    if (now.current.trim() !== "") return putAside({ text: taken.text });
+    type(taken.text);
+    setCorrections({ ...taken.corrections, ...more });
+  };
+  return { text, type, take, giveBack, swap, corrections, correct: (more: Corrections) => setCorrections((before) => ({ ...before, ...more })) };
 }
 
 /** A scanner that types: a stack's label leads to the stack, an unknown code asks once what it is. */
-function useScanned(empty: () => void) {
+function useScanned() {
   const go = useNavigate();
   const [unknown, setUnknown] = useState<string | null>(null);
   const take = async (text: string): Promise<boolean> => {
     const known = await readScan(text).catch(() => null);
     if (known?.unknown) setUnknown(known.unknown);
-    if (known?.stack) {
-      empty();
-      void go(`/shelf?stack=${known.stack}`);
-    }
+    if (known?.stack) void go(`/shelf?stack=${known.stack}`);
     return Boolean(known?.unknown ?? known?.stack);
   };
   return { unknown, take, close: () => setUnknown(null) };
@@ -72,28 +99,43 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
     setPlace(id);
   };
   const putAway = async () => {
-    const text = line.text.trim();
-    if (text === "") return;
-    if (isScan(text) && (await scan.take(text))) return;
-    const fresh = preview.read === line.text && preview.draft ? preview : await readLine(line.text);
-    if (fresh.away || (away && !fresh.draft)) {
-      later(text);
-      return line.type("");
+    if (line.text.trim() === "") return;
+    const taken = line.take();
+    beginReading(taken.text);
+    field()?.focus();
+    setNudge("");
+    try {
+      await store(taken);
+    } catch (error) {
+      endReading(taken.text);
+      line.giveBack(taken, {});
+      throw error;
     }
-    const all = { ...(fresh.draft?.place ? {} : { place_id: place }), ...line.corrections };
+  };
+  const store = async (taken: Taken) => {
+    if (isScan(taken.text) && (await scan.take(taken.text))) return endReading(taken.text);
+    const fresh = preview.read.trim() === taken.text && preview.draft ? preview : await readLine(taken.text);
+    if (fresh.away || (away && !fresh.draft)) {
+      later(taken.text);
+      return endReading(taken.text);
+    }
+    const all = { ...(fresh.draft?.place ? {} : { place_id: place }), ...taken.corrections };
     const body = fresh.draft && putAwayFrom(fresh.draft, all);
     if (!body) {
       const { words, then } = held(fresh.draft, all);
-      line.correct(then);
+      line.giveBack(taken, then);
+      endReading(taken.text);
       return setNudge(words);
     }
-    setNudge("");
     keepPlace(body.place_id);
-    line.type("");
-    field()?.focus();
-    await act("/api/stacks", body, text);
+    const next = nextAside();
+    if (next) line.swap(next);
+    const sent = act("/api/stacks", body, taken.text, { typed: taken.text });
+    // From here on it is a letter.
+    endReading(taken.text);
+    await sent;
   };
-  return { place, setPlace, nudge, putAway };
+  return { place, setPlace, nudge, putAway, unsay: () => setNudge("") };
 }
 
 /** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
@@ -102,8 +144,18 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
   const places = useQuery(placesQuery).data ?? [];
   const preview = usePreview(line.text);
   const [hand, setHand] = useState(false);
-  const scan = useScanned(() => line.type(""));
-  const { place, setPlace, nudge, putAway } = usePutAway(line, preview, scan);
+  const scan = useScanned();
+  const { place, setPlace, nudge, putAway, unsay } = usePutAway(line, preview, scan);
+  useEffect(recoverReading, []);
+  const waiting = useKept(lines);
+  const paste = (event: ClipboardEvent<HTMLInputElement>) => {
+    const many = pasted(event.clipboardData.getData("text"));
+    if (many.length < 2) return;
+    event.preventDefault();
+    putAside(...many.map((words) => ({ text: words, next: true })));
+    const first = nextAside();
+    if (first) line.swap(first);
+  };
   const fallback = preview.draft?.place ? {} : { place_id: place };
   const corrections = { ...fallback, ...line.corrections };
 
@@ -118,7 +170,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
       <kbd className="phone:hidden">n</kbd>
       <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
-        onChange={(event) => line.type(event.target.value)} onKeyDown={press} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-[16px]" />
+        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={paste} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-[16px]" />
       {line.text.trim() === "" ? (
         <span className="flex items-center gap-2 text-soft text-[13.5px]">
           <span className="phone:hidden">Type a line, Enter puts it away.</span>
@@ -131,8 +183,9 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
           <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
         </>
       )}
-      {nudge && line.text.trim() !== "" && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
-      <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={scan.close} onLearnt={() => scan.unknown && line.type(scan.unknown)} />}</Suspense>
+      {nudge && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
+      <AsideLines lines={waiting} onTake={line.swap} />
+      <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={() => { line.swap({ text: scan.unknown ?? "" }); scan.close(); }} onLearnt={() => line.swap({ text: scan.unknown ?? "" })} />}</Suspense>
       <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />}</Suspense>
     </section>
   );

@@ -1,19 +1,17 @@
-/** Words that go back into the label line, wherever they come from: a shopping list, a scan, a line that was refused. */
-export interface BackInLine {
-  text: string;
-  /** A food that is known already is passed on, not read again from words. */
-  food_id?: number;
-}
+import { putAside, type BackInLine } from "./aside";
 
-const NAME = "line-back";
+export type { BackInLine } from "./aside";
 
+type Taker = (line: BackInLine) => boolean;
+const takers = new Set<Taker>();
+
+/** Gives words back to the label line. Where none is to be seen, or another line stands in it, they wait beside it. */
 export function lineBack(line: BackInLine): void {
-  window.dispatchEvent(new CustomEvent<BackInLine>(NAME, { detail: line }));
+  if (![...takers].some((take) => take(line))) putAside(line);
 }
 
-/** @returns what ends the listening */
-export function onLineBack(heard: (line: BackInLine) => void): () => void {
-  const listener = (event: Event) => heard((event as CustomEvent<BackInLine>).detail);
-  window.addEventListener(NAME, listener);
-  return () => window.removeEventListener(NAME, listener);
+/** @param take answers whether it had room; @returns what ends the listening */
+export function onLineBack(take: Taker): () => void {
+  takers.add(take);
+  return () => void takers.delete(take);
 }

@@ -1,5 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useQuery, type UseQueryResult } from "@tanstack/react-query";
+import { useEffect, type ReactNode } from "react";
 import { post, Problem } from "../../api/client";
 import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
@@ -19,11 +19,15 @@ export function Effect({ id, act, input, onDanger }: { id: number; act: string; 
   });
   const danger = query.data?.stacks.some((stack) => stack.state === "stop") ?? false;
   useEffect(() => onDanger?.(danger), [danger, onDanger]);
-  if (query.error instanceof Problem) return <p role="status" className="text-beet font-semibold text-[14px]">{query.error.message} {query.error.document.remedy}</p>;
-  if (!query.data) return <p role="status" className="text-soft text-[14px]">Working out the date …</p>;
+  // Two lines are kept free for it, so that no button below moves away under a thumb when the answer comes.
+  return <div role="status" className="min-h-[44px] text-[14px]">{said(query, today)}</div>;
+}
+
+function said(query: UseQueryResult<Foresight>, today: string): ReactNode {
+  if (query.error instanceof Problem) return <p className="text-beet font-semibold">{query.error.message} {query.error.document.remedy}</p>;
+  if (!query.data) return <p className="text-soft">Working out the date …</p>;
   return (
-    <div role="status">
-    <ul aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3 text-[14px]">
+    <ul aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3">
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
           <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
@@ -33,6 +37,5 @@ export function Effect({ id, act, input, onDanger }: { id: number; act: string; 
       ))}
       {query.data.stacks.length === 0 && <li>Nothing of it is left then.</li>}
     </ul>
-    </div>
   );
 }

@@ -1,0 +1,17 @@
+import { useEffect, useState } from "react";
+import type { Kept } from "../api/kept";
+
+/** A kept list as it stands, also when another window of this browser changes it. */
+export function useKept<T>(list: Kept<T>): T[] {
+  const [items, setItems] = useState(list.read);
+  useEffect(() => {
+    const read = () => setItems(list.read());
+    window.addEventListener(list.event, read);
+    window.addEventListener("storage", read);
+    return () => {
+      window.removeEventListener(list.event, read);
+      window.removeEventListener("storage", read);
+    };
+  }, [list]);
+  return items;
+}
