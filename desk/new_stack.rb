@@ -53,7 +53,7 @@ module NutShelf
         { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
           noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: made_on, printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
           leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:estimated] || @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
-          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact }
+          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact, **set_apart }
       end
 
       # @return [Rational] everything, in base units
@@ -108,6 +108,9 @@ module NutShelf
       end
 
       def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+
+      # A list may say that something is not to eat; it comes in as that.
+      def set_apart = @input[:set_apart] ? { quarantined: true, quarantine_reason: @input[:set_apart].to_s[0, 200] } : {}
 
       def home_situation = food.key.start_with?("class-home-canned") ? "home_canned" : "home_dried"
 

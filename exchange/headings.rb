@@ -4,7 +4,7 @@ module NutShelf
   module Exchange
     # Which heading means which field, in English, German, French and Spanish.
     module Headings
-      FIELDS = %w[food label count amount unit place best_before use_by made_on opened_on frozen_on bought_on price price_each state].freeze
+      FIELDS = %w[food label count amount unit place best_before use_by made_on opened_on frozen_on bought_on price price_each state lot_text directions method bought_for set_apart].freeze
 
       WORDS = {
         "food" => %w[food item name product article what lebensmittel artikel produkt bezeichnung ware name aliment produit article nom denree alimento producto articulo nombre],
@@ -23,7 +23,12 @@ module NutShelf
         "bought_on" => ["bought on", "bought", "purchased", "purchase date", "gekauft am", "kaufdatum", "einkauf", "achete le", "date d achat", "comprado el", "fecha de compra"],
         "price" => ["price", "cost", "total", "value", "paid", "preis", "kosten", "gesamtpreis", "prix", "cout", "prix total", "precio", "coste", "costo", "importe"],
         "price_each" => ["price each", "each", "unit price", "stueckpreis", "stuckpreis", "einzelpreis", "prix unitaire", "precio unitario"],
-        "state" => %w[state condition zustand status etat estado]
+        "state" => %w[state condition zustand status etat estado],
+        "lot_text" => ["lot", "lot number", "batch", "charge", "chargennummer", "numero de lot", "lote"],
+        "directions" => ["directions", "how to prepare", "zubereitung", "preparation", "preparacion"],
+        "method" => ["kept in", "stored in", "aufbewahrt in", "garde dans", "guardado en"],
+        "bought_for" => ["bought for", "gekauft fuer", "gekauft fur", "achete pour", "comprado para"],
+        "set_apart" => ["set apart", "not to eat", "gesperrt", "mis a part", "apartado"]
       }.freeze
 
       module_function

@@ -7,27 +7,44 @@ module NutShelf
   module Exchange
     # Writes the stock as CSV that a spreadsheet opens, formulas defused, and that reads in again.
     module StockCsv
-      COLUMNS = ["food", "label", "count", "size", "unit", "place", "best before", "use by", "made on", "opened on", "frozen on", "bought on", "price", "state"].freeze
+      COLUMNS = ["food", "label", "count", "size", "unit", "place", "best before", "use by", "made on", "opened on", "frozen on", "bought on", "price", "state",
+                 "lot", "directions", "kept in", "bought for", "set apart", "remark"].freeze
+      # What a household made, or how it came: words that read in again.
+      STATES = { "left_over" => "leftover", "home_canned" => "home-bottled", "home_dried" => "home-dried", "ripening" => "unripe", "thawed" => "thawed",
+                 "opened" => "opened" }.freeze
       FORMULA = /\A[=+\-@\t\r]/
       BOM = "\uFEFF"
 
       module_function
 
-      # @param lots [Array<Hash>] stacks with :food_name and :place_name
+      # @param rows [Array<Array>] see row
       # @return [String]
-      def write(lots)
+      def write(rows)
         BOM + CSV.generate(row_sep: "\r\n") do |csv|
           csv << COLUMNS
-          lots.each { |lot| csv << row(lot).map { |cell| defuse(cell) } }
+          rows.each { |row| csv << row.map { |cell| defuse(cell) } }
         end
       end
 
+      # The same row with its date held by a use-by, where its story does not go into a list.
+      # @param remark [String] why, for whoever opens the list
+      def held(row, until_on, remark)
+        row.each_with_index.map do |cell, index|
+          { "best before" => nil, "use by" => until_on, "remark" => remark }.fetch(COLUMNS[index], cell)
+        end
+      end
+
+      # The same row as not to eat.
+      def apart(row, reason) = row.each_with_index.map { |cell, index| COLUMNS[index] == "set apart" ? cell || reason : cell }
+
+      # @param lot [Hash] a stack with :food_name and :place_name
+      # @return [Array] cells by COLUMNS
       def row(lot)
         count, size, unit = amounts(lot)
         best = lot[:printed_kind] == "best_before" ? lot[:printed_on] : nil
         use_by = lot[:printed_kind] == "use_by" ? lot[:printed_on] : nil
         [lot[:food_name].to_s, lot[:label], count, size, unit, lot[:place_name].to_s, best, use_by, lot[:made_on], event_day(lot, "opened"), event_day(lot, "frozen", "moved"), lot[:acquired_on],
-         format("%.2f", Rational(lot[:value_minor], 100)), state(lot)]
+         format("%.2f", Rational(lot[:value_minor], 100)), state(lot), blank(lot[:lot_text]), blank(lot[:directions]), blank(lot[:method]), blank(lot[:bought_for]), set_apart(lot), nil]
       end
 
       def amounts(lot)
@@ -48,10 +65,14 @@ module NutShelf
       end
 
       def state(lot)
-        return "opened" if lot[:open] || lot[:situation] == "opened"
+        return "opened" if lot[:open] && !%w[left_over home_canned home_dried thawed].include?(lot[:situation])
 
-        lot[:situation] == "left_over" ? "leftover" : nil
+        STATES[lot[:situation]]
       end
+
+      def set_apart(lot) = lot[:quarantined] ? blank(lot[:quarantine_reason]) || "yes" : nil
+
+      def blank(text) = text.to_s.strip.empty? ? nil : text.to_s
 
       def defuse(cell) = cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
     end

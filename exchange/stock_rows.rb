@@ -3,6 +3,7 @@
 require_relative "csv_file"
 require_relative "stock_words"
 require_relative "../core/label_line/reader"
+require_relative "../core/reference/keeping_row"
 require_relative "../core/value"
 
 module NutShelf
@@ -220,8 +221,13 @@ module NutShelf
       def more
         state = cell("state")
         known = state && StockWords.state(state)
-        problem("state", "“#{state}” is no state known here. Use opened, frozen, leftover or home-made.") if state && !known
-        { label: cell("label"), state: known }
+        problem("state", "“#{state}” is no state known here. Use opened, frozen, leftover, home-made, home-bottled, home-dried, unripe or thawed.") if state && !known
+        { label: cell("label"), state: known, lot_text: cell("lot_text"), directions: cell("directions"), bought_for: cell("bought_for"), method: kept_in, set_apart: cell("set_apart") }
+      end
+
+      def kept_in
+        method = cell("method") or return
+        Core::KeepingRow::STORAGE.key?(method) ? method : problem("method", "“#{method}” is no way of storing known here. Use #{Core::KeepingRow::STORAGE.keys.join(', ')}.")
       end
 
       def text_of(number) = Core::Decimal.print(number)

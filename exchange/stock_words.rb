@@ -16,7 +16,8 @@ module NutShelf
                       "cool_dark" => %w[cellar keller cave sótano sotano bodega],
                       "cupboard" => %w[cupboard pantry larder schrank vorrat vorratsschrank speisekammer küche kueche placard armoire garde-manger cuisine armario despensa alacena cocina] }.freeze
       STATES = { "opened" => %w[opened open offen geöffnet geoeffnet angebrochen ouvert entamé abierto abierta], "frozen" => %w[frozen gefroren tiefgekühlt congelé congelado],
-                 "leftover" => %w[leftover leftovers rest reste restes sobras], "home_made" => ["home_made", "home-made", "homemade", "selbstgemacht", "fait maison", "casero"] }.freeze
+                 "leftover" => %w[leftover leftovers rest reste restes sobras], "home_made" => ["home_made", "home-made", "homemade", "selbstgemacht", "fait maison", "casero"],
+                 "home_canned" => %w[home-bottled home-canned eingekocht eingeweckt], "home_dried" => %w[home-dried], "unripe" => %w[unripe unreif], "thawed" => %w[thawed aufgetaut] }.freeze
 
       module_function
 

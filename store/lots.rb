@@ -97,7 +97,12 @@ module NutShelf
       # @return [Integer] id
       def add(facts) = insert(:lots, wrapped(facts))
 
-      def add_many(list) = db[:lots].multi_insert(list.map { |facts| { household_id: household_id, **wrapped(facts) } }, return: :primary_key)
+      # @param list [Array<Hash>] what is not named for one of them is what the table gives it
+      # @return [Array<Integer>] ids, in that order
+      def add_many(list)
+        given = list.flat_map(&:keys).uniq.to_h { |name| [name, Sequel.lit("DEFAULT")] }
+        db[:lots].multi_insert(list.map { |facts| { household_id: household_id, **given, **wrapped(facts) } }, return: :primary_key)
+      end
 
       # Said before thousands of rows are written at once: plans cached while the tables were small would
       # read them from end to end for each row.

@@ -2,7 +2,7 @@
 
 require_relative "../base"
 require_relative "../../desk/acts/import_stock"
-require_relative "../../exchange/stock_csv"
+require_relative "../../desk/stock_out"
 
 module NutShelf
   module Api
@@ -46,7 +46,7 @@ module NutShelf
         office.database.within(caller.household_id) do |db|
           content_type "text/csv", charset: "utf-8"
           attachment "stock.csv"
-          Exchange::StockCsv.write(Store::House.new(db, caller.household_id).lots.for_export)
+          Desk::StockOut.new(Desk::Room.new(office, caller, db)).csv
         end
       end
     end

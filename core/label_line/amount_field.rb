@@ -191,7 +191,10 @@ module NutShelf
           end
         end
 
+        # "tea bags" is a name; tins are counted whatever stands before them.
         def part_of_name?(index)
+          return false if Stem.of(@line.text(index)) == "canned" || Units.noun(@line.text(index)) == "can"
+
           before = @line[index - 1]
           before&.word? && @lexicon&.pair?(Stem.of(before.text), Stem.of(@line.text(index)))
         end

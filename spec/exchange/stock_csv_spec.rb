@@ -126,6 +126,35 @@ RSpec.describe "Stock lists", :api do
     expect(facts(stacks)).to eq(before)
   end
 
+  it "takes what is not to eat out as set apart, and lets no stack come back good for longer" do
+    recalled = put_away(who, "canned-sardines", "cupboard", count: "2", printed_on: "2028-05-31", printed_kind: "best_before", lot_text: "L77")["lot_id"]
+    act(:Quarantine, who, { lot_ids: [recalled], reason: "recall" })
+    bad = put_away(who, "plain-yoghurt", "fridge", amount: "500", printed_on: "2026-12-05", printed_kind: "best_before")["lot_id"]
+    act(:Look, who, { lot_id: bad, result: "bad" })
+    turning = put_away(who, "cheddar", "fridge", amount: "400", printed_on: "2027-01-20", printed_kind: "best_before")["lot_id"]
+    act(:Look, who, { lot_id: turning, result: "turning" })
+    thawed = put_away(who, "beef-mince", "fridge", amount: "500", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
+    freezer = place_id(who, "freezer")
+    [freezer, place_id(who, "fridge")].each { |place| act(:Move, who, { lot_id: thawed, place_id: place }) }
+    put_away(who, "fresh-parsley", "fridge", count: "1", amount: nil, unit: nil, noun: "bunch", method: "water", directions: "Change the water")
+    before = stacks.to_h { |stack| [stack["food"], stack.values_at("state", "usable_until")] }
+    text = ask("/api/export.csv")
+    expect(text).to include("its last good day stands here as a use-by")
+    other = sign_in(household!)
+    tell("/api/import", { content: Base64.strict_encode64(text) })
+    expect(status).to eq(200)
+    after = stacks.to_h { |stack| [stack["food"], stack.values_at("state", "usable_until")] }
+    expect(after.keys).to match_array(before.keys)
+    before.each do |food, (state, until_on)|
+      next expect([food, after[food].first]).to eq([food, "stop"]) if state == "stop"
+
+      expect([food, after[food].last.to_s <= until_on.to_s]).to eq([food, true])
+    end
+    lots = inside(other) { |house| house.lots.all_with_food }
+    expect(lots.map { |lot| lot[:lot_text] }).to include("L77")
+    expect(lots.find { |lot| lot[:method] == "water" }).to include(directions: "Change the water")
+  end
+
   def facts(list) = list.map { |stack| stack.values_at("food", "name", "amount", "on_hand", "state", "usable_until", "open", "value_minor") }.sort_by(&:to_s)
 
   it "takes ten thousand lines in one go" do

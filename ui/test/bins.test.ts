@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { bins, column, COLUMNS, piles, template } from "../src/views/shelf/bins";
+import { bins, column, COLUMNS, names, piles } from "../src/views/shelf/bins";
 import { filtered, fromUrl } from "../src/views/shelf/filter";
 import { nearest } from "../src/views/shelf/walk";
 import { stack } from "./stack";
 
 describe("columns by time left", () => {
-  it.each([[-1, "past"], [0, "3 days"], [3, "3 days"], [4, "1 week"], [7, "1 week"], [14, "2 weeks"], [15, "1 month"], [91, "3 months"], [182, "6 months"], [365, "1 year"], [366, "later"], [null, "no date"]])("puts %s days left into %s", (days_left, name) => {
+  it.each([[-1, "past"], [0, "1 week"], [7, "1 week"], [8, "1 month"], [30, "1 month"], [31, "3 months"], [91, "3 months"], [92, "1 year"], [365, "1 year"], [366, "later"], [null, "no date"]])("puts %s days left into %s", (days_left, name) => {
     expect(COLUMNS[column({ days_left, state: "resting" })]?.name).toBe(name);
   });
 
@@ -20,8 +20,9 @@ describe("columns by time left", () => {
     expect(bins(stacks)[1]?.map((one) => one.id)).toEqual([1, 3]);
   });
 
-  it("makes empty columns narrow", () => {
-    expect(template([true, false])).toBe("132px minmax(0,1fr) minmax(26px,.28fr)");
+  it("says names in full where two foods have the same short one", () => {
+    const shelf = [stack({ id: 1, food_id: 1, name: "Chickpeas, canned" }), stack({ id: 2, food_id: 2, name: "Chickpeas, dried" }), stack({ id: 3, food_id: 3, name: "Oats, rolled" }), stack({ id: 4, food_id: 3, name: "Oats, rolled" })];
+    expect(shelf.map(names(shelf))).toEqual(["Chickpeas, canned", "Chickpeas, dried", "Oats", "Oats"]);
   });
 });
 

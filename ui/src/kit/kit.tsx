@@ -10,6 +10,8 @@ export function Button({ look = "quiet", className = "", type = "button", ...res
 
 interface ChipProps {
   stack: Stack;
+  /** What it is called here; its short name where nothing else is. */
+  name?: string;
   place: string;
   tied?: boolean;
   pile?: number;
@@ -20,11 +22,11 @@ interface ChipProps {
 }
 
 /** A stack on the shelf. Its state is told by edge, hatch, fill and words, never by colour alone. */
-export function StackChip({ stack, place, tied = false, pile = 1, onPick, expanded, bare = false }: ChipProps) {
+export function StackChip({ stack, name, place, tied = false, pile = 1, onPick, expanded, bare = false }: ChipProps) {
   return (
     <button type="button" className="chip" data-state={stack.state} data-open={stack.open ? "yes" : "no"} data-frozen={stack.frozen ? "yes" : "no"} data-tied={tied ? "yes" : "no"}
       data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-expanded={expanded} title={`${stack.name}, ${stack.level ?? stack.amount}`} onClick={onPick}>
-      <span className="chip-name">{shortName(stack.name)}</span>
+      <span className="chip-name">{name ?? shortName(stack.name)}</span>
       <span className="chip-line">
         <span className="tab-day">{dayTab(stack)}</span>
         {stack.level ? !bare && <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : shortAmount(stack.amount)}</span>}

@@ -1,9 +1,10 @@
 import type { Stack } from "../../api/types";
+import { shortName } from "../../kit/words";
 
-/** Columns by time left; the left edge is the front of the shelf. */
+/** Columns by time left; the left edge is the front of the shelf, what is past stands apart from it. */
 export const COLUMNS = [
-  { name: "past", upTo: -1 }, { name: "3 days", upTo: 3 }, { name: "1 week", upTo: 7 }, { name: "2 weeks", upTo: 14 }, { name: "1 month", upTo: 30 }, { name: "3 months", upTo: 91 },
-  { name: "6 months", upTo: 182 }, { name: "1 year", upTo: 365 }, { name: "later", upTo: Infinity }, { name: "no date", upTo: Infinity },
+  { name: "past", upTo: -1 }, { name: "1 week", upTo: 7 }, { name: "1 month", upTo: 30 }, { name: "3 months", upTo: 91 }, { name: "1 year", upTo: 365 }, { name: "later", upTo: Infinity },
+  { name: "no date", upTo: Infinity },
 ] as const;
 
 const UNDATED = COLUMNS.length - 1;
@@ -40,7 +41,9 @@ export function bins(stacks: Stack[]): Stack[][] {
   return cells;
 }
 
-/** The grid: empty columns are narrow. */
-export function template(used: boolean[]): string {
-  return ["132px", ...used.map((full) => (full ? "minmax(0,1fr)" : "minmax(26px,.28fr)"))].join(" ");
+/** Names that tell foods apart: the short one, but the whole where another food here has the same short one. */
+export function names(stacks: Pick<Stack, "food_id" | "name">[]): (stack: Pick<Stack, "name">) => string {
+  const foods = new Map<string, Set<number>>();
+  for (const stack of stacks) foods.set(shortName(stack.name), (foods.get(shortName(stack.name)) ?? new Set()).add(stack.food_id));
+  return ({ name }) => ((foods.get(shortName(name))?.size ?? 0) > 1 ? name : shortName(name));
 }
