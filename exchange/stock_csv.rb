@@ -44,7 +44,7 @@ module NutShelf
         best = lot[:printed_kind] == "best_before" ? lot[:printed_on] : nil
         use_by = lot[:printed_kind] == "use_by" ? lot[:printed_on] : nil
         [lot[:food_name].to_s, lot[:label], count, size, unit, lot[:place_name].to_s, best, use_by, lot[:made_on], event_day(lot, "opened"), event_day(lot, "frozen", "moved"), lot[:acquired_on],
-         format("%.2f", Rational(lot[:value_minor], 100)), state(lot), blank(lot[:lot_text]), blank(lot[:directions]), blank(lot[:method]), blank(lot[:bought_for]), set_apart(lot), nil]
+         format("%.2f", Rational(lot[:value_minor], 100)), state(lot), blank(lot[:lot_text]), blank(lot[:directions]), blank(lot[:method]), blank(lot[:bought_for]), reason_apart(lot), nil]
       end
 
       def amounts(lot)
@@ -70,7 +70,7 @@ module NutShelf
         STATES[lot[:situation]]
       end
 
-      def set_apart(lot) = lot[:quarantined] ? blank(lot[:quarantine_reason]) || "yes" : nil
+      def reason_apart(lot) = lot[:quarantined] ? blank(lot[:quarantine_reason]) || "yes" : nil
 
       def blank(text) = text.to_s.strip.empty? ? nil : text.to_s
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { bins, column, COLUMNS, names, piles } from "../src/views/shelf/bins";
 import { filtered, fromUrl } from "../src/views/shelf/filter";
 import { nearest } from "../src/views/shelf/walk";
+import { pastWords, rowsOf } from "../src/views/shelf/PhoneList";
 import { stack } from "./stack";
 
 describe("columns by time left", () => {
@@ -55,5 +56,19 @@ describe("walking the shelf", () => {
 
   it.each([["ArrowRight", 0, 1], ["ArrowLeft", 1, 0], ["ArrowDown", 1, 2], ["ArrowUp", 3, 0], ["ArrowLeft", 0, -1]])("%s from %i leads to %i", (key, from, to) => {
     expect(nearest(boxes[from] ?? { x: 0, y: 0 }, boxes, key)).toBe(to);
+  });
+});
+
+describe("the list on a phone", () => {
+  const stacks = [stack({ id: 1, days_left: 400 }), stack({ id: 2, days_left: -3, state: "stop" }), stack({ id: 3, days_left: 2 }), stack({ id: 4, days_left: -1, state: "look" })];
+
+  it("folds what is past into one line, front first", () => {
+    const kinds = (open: boolean) => rowsOf(stacks, open).map((row) => ("stack" in row ? row.stack.id : "fold" in row ? row.fold : row.heading));
+    expect(kinds(false)).toEqual(["1 not to eat, 1 to look at first", "1 week", 3, "later", 1]);
+    expect(kinds(true)).toEqual(["1 not to eat, 1 to look at first", 2, 4, "1 week", 3, "later", 1]);
+  });
+
+  it("says only what there is", () => {
+    expect([pastWords([{ state: "stop" }, { state: "stop" }]), pastWords([{ state: "look" }])]).toEqual(["2 not to eat", "1 to look at first"]);
   });
 });

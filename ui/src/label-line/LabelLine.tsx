@@ -167,7 +167,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     }
   };
   return (
-    <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
+    <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
       <kbd className="phone:hidden">n</kbd>
       <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
         onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={paste} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-[16px]" />

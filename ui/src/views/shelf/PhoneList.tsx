@@ -1,29 +1,42 @@
 import { useVirtualizer, useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useRef } from "react";
+import { useMemo, useRef, useState } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
-import { column, COLUMNS } from "./bins";
+import { column, COLUMNS, names } from "./bins";
 import { ShelfChip } from "./ShelfChip";
 
-type Row = { heading: string } | { stack: Stack };
+type Row = { heading: string } | { stack: Stack } | { fold: string };
 
-function rowsOf(stacks: Stack[]): Row[] {
-  const sorted = [...stacks].sort((one, other) => column(one) - column(other));
-  let last = -1;
-  return sorted.flatMap((stack): Row[] => {
+/** What is past, in one line: "7 not to eat, 2 to look at first". */
+export function pastWords(stacks: Pick<Stack, "state">[]): string {
+  const stop = stacks.filter((stack) => stack.state === "stop").length;
+  const rest = stacks.length - stop;
+  return [stop > 0 ? `${stop} not to eat` : "", rest > 0 ? `${rest} to look at first` : ""].filter(Boolean).join(", ");
+}
+
+/** Front first; what is past is one line that opens. */
+export function rowsOf(stacks: Stack[], open: boolean): Row[] {
+  const past = stacks.filter((stack) => column(stack) === 0);
+  const rest = stacks.filter((stack) => column(stack) > 0).sort((one, other) => column(one) - column(other));
+  let last = 0;
+  const fold: Row[] = past.length > 0 ? [{ fold: pastWords(past) }] : [];
+  const shown: Row[] = open ? past.map((stack) => ({ stack })) : [];
+  return [...fold, ...shown, ...rest.flatMap((stack): Row[] => {
     const now = column(stack);
     const heading: Row[] = now === last ? [] : [{ heading: COLUMNS[now]?.name ?? "" }];
     last = now;
     return [...heading, { stack }];
-  });
+  })];
 }
 
 export type Virtual = ReturnType<typeof useVirtualizer>;
 
 /** On a phone: one list, front first, under the same headings, with the place as a tag. */
 export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; places: Place[]; tied: Map<number, Tie>; onPick: (id: number) => void }) {
-  const rows = rowsOf(stacks);
+  const [open, setOpen] = useState(false);
+  const rows = useMemo(() => rowsOf(stacks, open), [stacks, open]);
+  const nameOf = useMemo(() => names(stacks), [stacks]);
   const list = useRef<HTMLDivElement>(null);
-  const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: (index) => ("heading" in (rows[index] as Row) ? 34 : 58), overscan: 12, scrollMargin: 150 });
+  const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: (index) => ("stack" in (rows[index] as Row) ? 58 : 40), overscan: 12, scrollMargin: 150 });
   const name = (id: number) => places.find((place) => place.id === id)?.name ?? "";
   return (
     <div ref={list} className="relative" style={{ height: virtual.getTotalSize() }}>
@@ -31,9 +44,11 @@ export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; p
         const row = rows[entry.index] as Row;
         return (
           <div key={entry.key} data-index={entry.index} ref={virtual.measureElement} className="absolute inset-x-0 pb-[6px]" style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
-            {"heading" in row ? <h2 className="text-soft text-[14px] pt-2">{row.heading}</h2> : (
+            {"heading" in row ? <h2 className="text-soft text-[14px] pt-2">{row.heading}</h2> : "fold" in row ? (
+              <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} Past: {row.fold}</button>
+            ) : (
               <div className="grid grid-cols-[1fr_auto] items-center gap-2">
-                <ShelfChip stack={row.stack} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
+                <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
                 <span className="text-[13px] text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
               </div>
             )}
