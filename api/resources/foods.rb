@@ -23,7 +23,7 @@ module NutShelf
         def food(row, room)
           reference = room.catalog.foods[row[:reference_key]]
           { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: reference&.typical_packs || [],
-            own: row[:reference_key].nil? }
+            own: row[:reference_key].nil?, allergens: Store::Foods.value(row, room.catalog).allergens }
         end
       end
     end

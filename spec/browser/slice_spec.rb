@@ -58,6 +58,32 @@ RSpec.describe "The interface", :browser do
     Timeout.timeout(20) { Thread.pass until stacks.size == 3 }
   end
 
+  it "makes a food that nobody knew, from where it is missing" do
+    enter(who)
+    fill_in "Label line: what do you put away?", with: "400 g gooseberries fridge"
+    click_button "which food?"
+    click_button "None of these: a new food"
+    within("[role=dialog]", text: "A new food") do
+      expect(page).to have_field("Its name", with: "Gooseberries")
+      expect(page).to have_button("Keep it as a food of ours", disabled: true)
+      fill_in "It keeps like", with: "strawb"
+      click_button "Strawberries", exact: false, match: :first
+      expect(page).to have_content("as bought in the fridge")
+      check "sulphite"
+      expect_accessible("a new food")
+      click_button "Keep it as a food of ours"
+    end
+    expect(page).to have_css(".pill", text: "Gooseberries")
+    find("[data-label-line]").send_keys(:enter)
+    Timeout.timeout(20) { Thread.pass until stacks.size == 1 }
+    food = inside(who) { |house| house.foods.all.find { |row| row[:key] == "own-gooseberries" } }
+    expect(stacks.first[:food_id]).to eq(food[:id])
+    expect(food[:allergens].to_a).to eq(["sulphite"])
+    expect(stacks.first[:usable_until]).not_to be_nil
+    line("200 g gooseberries fridge")
+    Timeout.timeout(20) { Thread.pass until stacks.size == 2 }
+  end
+
   it "goes through pasted lines one by one" do
     enter(who)
     page.execute_script(<<~'JS')

@@ -1,11 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { foodsQuery } from "../api/queries";
 import type { Draft } from "../api/types";
 import { useMoney, useSession } from "../app/session";
+import { Button } from "../kit/kit";
 import { dayWords } from "../kit/words";
 import { EditLabel } from "./EditLabel";
 import type { Corrections } from "./model";
+
+const NewFood = lazy(() => import("../views/keeping/NewFood"));
 
 interface Props {
   draft: Draft;
@@ -41,13 +44,24 @@ export function FoodLabel({ draft, corrections, correct }: Props) {
     setChosen(food.name);
     correct({ food_id: food.id, answered: done(corrections, "food") });
   };
+  const [making, setMaking] = useState(false);
+  const made = (id: number, called: string) => {
+    setMaking(false);
+    setChosen(called);
+    correct({ food_id: id, answered: done(corrections, "food") });
+  };
+  const fresh = find.trim() || draft.label || draft.unread.join(" ");
   return (
-    <EditLabel title="Which food" sure={Boolean(name)} label={name ?? "which food?"} onSave={save}>
-      <label className="grid gap-1"><span className="font-semibold">Find the food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} /></label>
-      <div role="radiogroup" aria-label="Foods found" className="max-h-[180px] overflow-y-auto grid">
-        {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
-      </div>
-    </EditLabel>
+    <>
+      <EditLabel title="Which food" sure={Boolean(name)} label={name ?? "which food?"} onSave={save}>
+        <label className="grid gap-1"><span className="font-semibold">Find the food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} /></label>
+        <div role="radiogroup" aria-label="Foods found" className="max-h-[180px] overflow-y-auto grid">
+          {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
+        </div>
+        <Button onClick={() => setMaking(true)}>None of these: a new food</Button>
+      </EditLabel>
+      <Suspense fallback={null}>{making && <NewFood name={fresh} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
+    </>
   );
 }
 

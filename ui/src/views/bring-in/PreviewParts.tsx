@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type ReactNode } from "react";
+import { lazy, Suspense, useState, type ReactNode } from "react";
 import { foodsQuery } from "../../api/queries";
 import type { ImportPreview } from "../../api/types";
 import { useMoney } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { plural } from "../../kit/words";
+
+const NewFood = lazy(() => import("../keeping/NewFood"));
 
 const WORDS: Record<string, string> = {
   food: "food", label: "words of your own", count: "how many", amount: "size of one", unit: "unit", place: "place", best_before: "best before", use_by: "use by", made_on: "made on", opened_on: "opened on", frozen_on: "frozen on",
@@ -40,11 +42,18 @@ function UnknownFood({ food, onFood }: { food: ImportPreview["unknown_foods"][nu
   const [find, setFind] = useState("");
   const found = useQuery({ ...foodsQuery(find), enabled: find.trim().length > 1 }).data ?? [];
   const options = find.trim().length > 1 ? found.slice(0, 6).map((one) => ({ id: one.id, name: one.name })) : food.likely;
+  const [making, setMaking] = useState(false);
+  const made = (id: number) => {
+    setMaking(false);
+    onFood(food.text, id);
+  };
   return (
     <li className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
       <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-[13.5px]">{plural(food.lines, "line")}</span>
       {options.map((option) => <Button key={option.id} onClick={() => onFood(food.text, option.id)}>{option.name}</Button>)}
       <input className="field !w-[180px]" aria-label={`Find a food for ${food.text}`} placeholder="find another" value={find} onChange={(event) => setFind(event.target.value)} />
+      <Button look="plain" onClick={() => setMaking(true)}>a new food</Button>
+      <Suspense fallback={null}>{making && <NewFood name={food.text} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
     </li>
   );
 }
@@ -62,7 +71,7 @@ export function Problems({ preview }: { preview: ImportPreview }) {
   const { shown, more } = useMore(preview.problems);
   if (preview.problem_count === 0) return null;
   return (
-    <Board tone="beet" title={`${preview.problem_count} problems`} note="By line of the file, column and reason.">
+    <Board tone="beet" title={plural(preview.problem_count, "problem")} note="By line of the file, column and reason.">
       <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason}</li>)}</ul>
       {more}
     </Board>

@@ -9,6 +9,7 @@ import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { every, span } from "../../kit/words";
 import { Figures } from "./Figures";
+import NewFood from "./NewFood";
 import { OwnTime } from "./OwnTime";
 
 const PLACES: Record<string, string> = { cupboard: "Cupboard", cool_dark: "Cool and dark", fridge: "Fridge", freezer: "Freezer" };
@@ -20,12 +21,20 @@ const SITUATIONS: Record<string, string> = {
 export default function KeepingView() {
   const [params, setParams] = useSearchParams();
   const [find, setFind] = useState("");
+  const [making, setMaking] = useState(false);
   const id = params.get("food");
+  const made = (food: number) => {
+    setMaking(false);
+    setFind("");
+    setParams({ food: String(food) });
+  };
   return (
     <>
+      {making && <NewFood name={find} onMade={made} onClose={() => setMaking(false)} />}
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
         <h1>Keeping</h1>
         <input data-find className="field !w-[280px] phone:!w-full" aria-label="Find a food" placeholder="Find a food" value={find} onChange={(event) => setFind(event.target.value)} />
+        <Button onClick={() => setMaking(true)}>A new food</Button>
         {id && <span className="text-soft">figures are planning aids; the pack and your food-safety authority come first</span>}
       </div>
       <div className="grid gap-4 wide:grid-cols-[250px_minmax(0,1fr)] items-start">

@@ -3,8 +3,8 @@ import type { Person } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
+import { ALLERGENS } from "./allergens";
 
-const ALLERGENS = ["gluten", "milk", "egg", "fish", "crustacean", "mollusc", "soy", "peanut", "tree-nut", "celery", "mustard", "sesame", "sulphite"];
 const APPETITES: [string, string][] = [["0.5", "a small child"], ["0.8", "a small eater"], ["1", "one portion"], ["1.2", "a good eater"], ["1.5", "a hungry one"]];
 
 /** How much somebody eats, and what never. */
@@ -26,7 +26,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
         <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="eats" defaultChecked={person?.eats ?? true} className="size-5" /> eats at the table</label>
         <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="strict" defaultChecked={person?.strict ?? false} className="size-5" /> by the date only: small child, pregnancy, old age, weak immunity, guest</label>
         <fieldset><legend className="font-semibold mb-1">Never eats</legend>
-          <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((name) => <label key={name} className="flex items-center gap-2 min-h-[32px] phone:min-h-[44px]"><input type="checkbox" name="excludes" value={name} defaultChecked={person?.excludes.includes(name) ?? false} className="size-5" /> {name}</label>)}</div>
+          <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((name) => <label key={name} className="flex items-center gap-2 min-h-[32px] phone:min-h-[44px]"><input type="checkbox" name="excludes" value={name} defaultChecked={person?.excludes.includes(name) ?? false} className="size-5" /> {name.replace("-", " ")}</label>)}</div>
         </fieldset>
         <label className="grid gap-1"><span className="font-semibold">Note</span><input className="field" name="note" maxLength={300} defaultValue={person?.note} /></label>
         <Button type="submit" look="main">Keep it so</Button>
