@@ -24,7 +24,10 @@ end
 SHOTS = [
   ["today", "/", WIDE], ["shelf", "/shelf", WIDE], ["shelf-table", "/shelf?as=table", WIDE], ["meals", "/meals", WIDE], ["cook", "/meals", WIDE, MEAL], ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
-  ["stack", "/shelf", WIDE, ->(browser) { browser.css(".chip").find { |chip| chip.text.include?("Hummus") }&.click }],
+  ["stack", "/shelf", WIDE, lambda { |browser|
+    press(browser, "White bread")
+    appear(browser, "[role=dialog] h2")
+  }],
   ["label-line", "/shelf", WIDE, ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }],
   ["count", "/count", WIDE, GO_ON], ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }], ["people", "/people", WIDE],
   ["place", "/places", WIDE, lambda { |browser|
@@ -56,10 +59,10 @@ def settle(browser)
   browser.execute("document.activeElement?.blur?.(); document.getAnimations().forEach((motion) => motion.finish())")
 end
 
-# What a selector finds, once there is something.
+# What a selector finds, once there is something: a picture without what it shows is none.
 def appear(browser, selector)
   50.times { browser.at_css(selector) ? break : IO.select(nil, nil, nil, 0.1) }
-  browser.css(selector)
+  browser.css(selector).tap { |found| raise "There is no #{selector} to take a picture of." if found.empty? }
 end
 
 # Presses what begins with these words, once it is there.

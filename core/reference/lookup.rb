@@ -26,11 +26,13 @@ module NutShelf
 
       def refusal(situation, place)
         return none(:no_figure, @food.freeze_note) if @food.freezes == "no" && (place == "freezer" || FROZEN.include?(situation))
-        return none(:unsafe, "A sealed pack of it breaks or spoils below 0 C.") if @food.freezing_damage && place == "freezer" && situation == "bought_sealed"
+        return none(:unsafe, frozen_whole) if @food.freezing_damage && place == "freezer" && situation == "bought_sealed"
 
         strict = scopes(@food).first(2).flat_map { |scope| fitting(@catalog.no_rules(scope), situation, place) }.first
         strict && none(strict[:outcome].to_sym, strict[:reason])
       end
+
+      def frozen_whole = @food.aisle.start_with?("Fresh ") ? "Whole, it spoils below 0 C." : "A sealed pack of it breaks or spoils below 0 C."
 
       def found(food, situation, place)
         row = find(food, situation, place, [])
