@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "csv"
+require_relative "figures"
 require_relative "headings"
 require_relative "../core/limits"
 
@@ -43,13 +44,10 @@ module NutShelf
       end
 
       # @return [String] "," or "."
-      def decimal
-        @decimal ||= begin
-          cells = rows.first(500).flat_map { |_, row| row.compact }
-          comma = cells.count { |cell| cell.match?(/\A\s*[^\d]?\s*\d+,\d{1,3}\b/) }
-          comma > cells.count { |cell| cell.match?(/\A\s*[^\d]?\s*\d+\.\d{1,2}\s*\D{0,3}\z/) } ? "," : "."
-        end
-      end
+      def decimal = figures.sign || "."
+
+      # @return [Figures] how numbers are written in it
+      def figures = @figures ||= Figures.new(rows.first(2000).flat_map { |_, row| row.compact }.grep(%r{\A\s*\D{0,3}\d[\d.,]*\s*[^\d.,/-]{0,12}\z}))
 
       private
 

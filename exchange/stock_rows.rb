@@ -16,6 +16,8 @@ module NutShelf
 
       DATES = { "best_before" => :printed_on, "use_by" => :printed_on, "made_on" => :made_on, "opened_on" => :opened_on, "frozen_on" => :frozen_on, "bought_on" => :occurred_on }.freeze
       IN_FIGURES = %r{\A(\d{1,2})[./-](\d{1,2})[./-]\d{2,4}\z}
+      # Grams or millilitres of one pack: more is no pack of a household, and less is none that is weighed.
+      PLAUSIBLE = (5..30_000)
       DEFUSED = /\A'(?=[=+\-@\t\r])/
 
       # @param file [CsvFile]
@@ -142,31 +144,50 @@ module NutShelf
       end
 
       def sized(count, text)
-        bare = Core::LabelLine::Numbers.value(decimal_point(text.strip))
+        found = @file.figures.readings(text).map { |plain| measured(count, plain) }
+        found = plausible(found) if found.size > 1
+        return found.first if found.size == 1 && found.first
+
+        field = cell("amount") ? "amount" : "count"
+        problem(field, found.size > 1 ? "“#{text.strip}” can be read in two ways. Write it without a sign for thousands." : "“#{text.strip}” is no amount. Write it like 400 g, 1.5 l or 3 jars.")
+        {}
+      end
+
+      def plausible(found)
+        likely = found.select { |one| one && one[:amount] && PLAUSIBLE.cover?(one[:amount].to_r) }
+        likely.size == 1 ? likely : found
+      end
+
+      # @return [Hash, nil] what an amount with a decimal point says
+      def measured(count, text)
+        bare = Core::LabelLine::Numbers.value(text.strip)
         return pieces(bare * (count || 1), nil) if bare&.positive?
 
-        line = Core::LabelLine::Line.new(decimal_point(StockWords.amount(text)))
+        line = Core::LabelLine::Line.new(StockWords.amount(text))
         Core::LabelLine::AmountField.new(line, settings: measures).read
         found = line.found
         total = found[:count] * (count || 1)
         return { count: text_of(total), amount: text_of(found[:size].amount), unit: found[:size].unit } if found[:size]
         return { count: text_of(total), noun: found[:noun] } if found[:noun] && found[:noun] != "piece"
-        return { count: text_of(total), amount: "1", unit: "piece" } if line.free_indexes.empty?
 
-        problem(cell("amount") ? "amount" : "count", "“#{text.strip}” is no amount. Write it like 400 g, 1.5 l or 3 jars.")
-        {}
+        { count: text_of(total), amount: "1", unit: "piece" } if line.free_indexes.empty?
       end
 
       def number(field)
         text = cell(field) or return
-        value = Core::LabelLine::Numbers.value(decimal_point(text[%r{\A[\d.,/]+}].to_s))
+        plain = decimal_point(text[%r{\A[\d.,/]+}].to_s, field) or return
+        value = Core::LabelLine::Numbers.value(plain)
         return value if value&.positive? && text.match?(%r{\A[\d.,/]+\s*\p{L}*\z})
         return problem(field, "“#{text}” is no number above zero.") unless text.match?(/\d\s*(x|\p{L})/)
 
         nil
       end
 
-      def decimal_point(text) = @file.decimal == "," ? text.gsub(/(\d)\.(\d{3})\b/, '\1\2').gsub(/(\d),(\d)/, '\1.\2') : text
+      # @return [String] with a decimal point; nil, and a problem, where it can be read in two ways
+      def decimal_point(text, field)
+        readings = @file.figures.readings(text)
+        readings.size == 1 ? readings.first : problem(field, "“#{text.strip}” can be #{readings.map(&:strip).join(' or ')}. Write it without a sign for thousands.")
+      end
 
       def dates
         read = DATES.filter_map { |field, name| (text = cell(field)) && (day = date(field, text)) && [name, day] }.to_h
@@ -206,7 +227,7 @@ module NutShelf
       def price
         field = cell("price_each") ? "price_each" : "price"
         text = cell(field) or return {}
-        clean = decimal_point(text.gsub(/[\s€$£]|[A-Za-z]{2,3}/, ""))
+        clean = decimal_point(text.gsub(/[\s€$£]|[A-Za-z]{2,3}/, ""), field) or return {}
         return problem(field, "“#{text}” is no price.") || {} unless clean.match?(/\A\d{1,9}(\.\d{1,4})?\z/)
         return problem(field, "“#{text}” is another currency than #{@settings[:currency]}.") || {} if foreign?(text)
 

@@ -8,7 +8,7 @@ module NutShelf
   module Api
     # What was done lately, and taking it back.
     class Acts < Base
-      get("/") { view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row) } } } }
+      get("/") { view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row, room.caller.account_id) } } } }
 
       post("/:id/undo") do
         body_as("Nothing")

@@ -6,9 +6,10 @@ module NutShelf
     module ActView
       module_function
 
-      def row(act)
-        { id: act[:id], kind: act[:kind], summary: act[:summary], person: act[:person], noted_at: act[:noted_at].utc.iso8601, undone: !act[:undone_by].nil?,
-          undoable: act[:undone_by].nil? && act[:undoes_act_id].nil? }
+      # @param account_id [Integer] who asks
+      def row(act, account_id)
+        { id: act[:id], kind: act[:kind], summary: act[:summary], person: act[:person], mine: act[:account_id] == account_id, occurred_on: act[:occurred_on].iso8601,
+          noted_at: act[:noted_at].utc.iso8601, undone: !act[:undone_by].nil?, undoable: act[:undone_by].nil? && act[:undoes_act_id].nil? }
       end
 
       # @param wording [#call] amount to words

@@ -30,6 +30,18 @@ RSpec.describe "Commands" do
     end
   end
 
+  it "bin/read-list reads a list as bringing it in would" do
+    file = Tempfile.create("list")
+    file.write("Lebensmittel;Anzahl;Inhalt;Lagerort;MHD\nMehl;2;1.000 g;Keller;31.05.2028\nGrog;1;;;\n")
+    file.close
+    output, errors, status = run("bin/read-list", file.path, "--places", list("Keller"), "--languages", "de", "--today", "2026-11-24")
+    expect([errors, status.success?]).to eq(["", true])
+    seen = JSON.parse(output)
+    expect(seen["rows"].first).to include("food" => "flour-white", "place" => "Keller", "amount" => "1000", "unit" => "g", "printed_on" => "2028-05-31")
+    expect(seen["problems"].map { |problem| problem["line"] }).to eq([3])
+    expect(run("bin/read-list", "/nowhere").last.success?).to be(false)
+  end
+
   it "bin/dating-check dates stories" do
     file = Tempfile.create("stories")
     file.write(JSON.generate([{ id: "a", food: "honey", situation: "bought_sealed", place: "cupboard", printed_on: "2028-05-31", printed_kind: "best_before", today: "2026-11-24", events: [] }]))

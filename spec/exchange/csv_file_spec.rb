@@ -54,6 +54,22 @@ RSpec.describe NutShelf::Exchange::CsvFile do
   end
 end
 
+RSpec.describe NutShelf::Exchange::Figures do
+  def readings(text, *others) = described_class.new([text, *others]).readings(text)
+
+  it "takes each cell by itself where it tells" do
+    expect(["3,45", "1.010,40", "1,010.40", "0.125", "0,125", "1234.5", "12", "1.000.000", "400 g", "2 x 1,5 l"].map { |text| readings(text) })
+      .to eq([["3.45"], ["1010.40"], ["1010.40"], ["0.125"], ["0.125"], ["1234.5"], ["12"], ["1000000"], ["400 g"], ["2 x 1.5 l"]])
+  end
+
+  it "goes by the rest of the file where it does not, and gives both where that tells nothing" do
+    expect([readings("1,125 kg", "2,50"), readings("1,125 kg", "2.50"), readings("1.000 g", "2,50")]).to eq([["1.125 kg"], ["1125 kg"], ["1000 g"]])
+    expect(readings("1,125 kg")).to eq(["1.125 kg", "1125 kg"])
+    expect(readings("1,125 kg", "2,50", "2.50")).to eq(["1.125 kg", "1125 kg"])
+    expect(described_class.new(["05.2028", "3,20"]).sign).to eq(",")
+  end
+end
+
 RSpec.describe NutShelf::Exchange::StockCsv do
   it "defuses whatever a spreadsheet would run" do
     expect(["=1+1", "+1", "-1", "@x", "\tx", "plain", "5-a-day"].map { |cell| described_class.defuse(cell) }).to eq(["'=1+1", "'+1", "'-1", "'@x", "'\tx", "plain", "5-a-day"])

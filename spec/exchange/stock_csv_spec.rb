@@ -34,6 +34,12 @@ RSpec.describe "Stock lists", :api do
     end
   end
 
+  it "weighs what can be read in two ways, and asks where both could be" do
+    amounts = ->(*sizes) { preview("food,amount,place\n#{sizes.map { |size| "honey,\"#{size}\",cupboard" }.join("\n")}\n").then { |seen| [seen["rows"].map { |row| row["amount"] }, seen["problems"].map { |one| one["reason"] }] } }
+    expect(amounts.call("1,000 g", "1.125 lb")).to eq([["1 kg", "510.291 g"], []]).or eq([["1 kg", "510 g"], []])
+    expect(amounts.call("10,000 g").last).to match([/can be read in two ways/])
+  end
+
   it "takes the way round that a column's own days tell, and asks where nothing tells" do
     inside(who) { |house| house.household.update(day_order: "mdy") }
     list = ->(*days) { "food,amount,place,best before\n#{days.map { |day| "honey,450 g,cupboard,#{day}" }.join("\n")}\n" }

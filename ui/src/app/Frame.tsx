@@ -68,7 +68,7 @@ function useFrameKeys(open: { help: () => void; line: () => void }) {
       else void go("/shelf?find=1");
     },
     z: () => {
-      const last = acts.data?.find((act) => act.undoable);
+      const last = acts.data?.find((act) => act.undoable && act.mine);
       if (last) void undo(last.id);
     },
   });

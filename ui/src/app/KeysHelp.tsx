@@ -3,7 +3,7 @@ import { TABS } from "./tabs";
 
 const KEYS: [string, string][] = [
   ["n", "label line: put something away"], ["/", "find on the shelf"], ["← → ↑ ↓", "walk the shelf"], ["Enter", "open the stack"], ["t", "take one"], ["o", "open a pack"], ["m", "move"], ["f", "freeze"], ["l", "look: it is good"],
-  ["x", "throw"], ["k", "how to keep it"], ["z", "undo the last act"], ["?", "these keys"], ["Esc", "close"],
+  ["x", "throw"], ["k", "how to keep it"], ["z", "undo your own last act"], ["?", "these keys"], ["Esc", "close"],
 ];
 
 export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {

@@ -5,20 +5,31 @@ import type { ActRow } from "../api/types";
 import { Button } from "../kit/kit";
 import { Sheet } from "../kit/Sheet";
 import { Loaded } from "../kit/state";
+import { dayWords } from "../kit/words";
 import { useActs } from "./acts";
+import { useSession } from "./session";
 import { useSignOut } from "./useSignOut";
 import { MORE, PHONE, TABS } from "./tabs";
 import { applyTheme, theme } from "./theme";
 
+const TIME = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 const WHEN = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+
+/** The day it happened; when it was noted, where that was another day. */
+function whenWords(act: ActRow, today: string): string {
+  const noted = new Date(act.noted_at);
+  const day = dayWords(act.occurred_on, today);
+  return noted.toLocaleDateString("sv-SE") === act.occurred_on ? `${day}, ${TIME.format(noted)}` : `${day}, noted ${WHEN.format(noted)}`;
+}
 
 function Row({ act }: { act: ActRow }) {
   const { undo } = useActs();
+  const { today } = useSession();
   return (
     <li className="flex items-center gap-3 py-2 border-b border-zinc2">
       <div className={`grow ${act.undone ? "line-through text-soft" : ""}`}>
         {act.summary}
-        <div className="text-soft text-[13px]">{act.person}, {WHEN.format(new Date(act.noted_at))}</div>
+        <div className="text-soft text-[13px]">{act.person}, {whenWords(act, today)}</div>
       </div>
       {act.undoable && <Button onClick={() => void undo(act.id)} aria-label={`Undo: ${act.summary}`}>Undo</Button>}
     </li>

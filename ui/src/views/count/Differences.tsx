@@ -1,7 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { differencesQuery } from "../../api/queries";
+import { countsQuery, differencesQuery } from "../../api/queries";
 import type { Count, Difference } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney } from "../../app/session";
@@ -53,12 +53,16 @@ function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBa
   const { act } = useActs();
   const go = useNavigate();
   const money = useMoney();
+  const client = useQueryClient();
   const [answers, setAnswers] = useState<Answers>(() => proposed(list));
   const { done, of } = progress(count);
   const less = list.filter((one) => one.less).reduce((sum, one) => sum + one.value_minor, 0);
   const finish = async () => {
     const finished = await act(`/api/counts/${count.id}/finish`, answers, `finish ${count.place}`);
-    if (finished) void go("/count");
+    if (!finished) return;
+    // The list of places is read anew first: it sorts itself, and no button may move away under a thumb.
+    await client.fetchQuery({ ...countsQuery, staleTime: 0 }).catch(() => undefined);
+    void go("/count");
   };
   return (
     <div className="max-w-[980px]">

@@ -1,4 +1,4 @@
-import type { FormEvent } from "react";
+import { useState, type FormEvent } from "react";
 import type { Place } from "../../api/types";
 import { KINDS, TIERS } from "../../app/NewPlace";
 import { useActs } from "../../app/acts";
@@ -24,8 +24,10 @@ function changes(place: Place, form: FormData): Record<string, unknown> {
   return Object.fromEntries(Object.entries(after).filter(([name, value]) => JSON.stringify(before[name]) !== JSON.stringify(value)));
 }
 
-export function EditPlace({ place, places, onDone }: { place: Place; places: Place[]; onDone: () => void }) {
+export function EditPlace({ place: now, places, onDone }: { place: Place; places: Place[]; onDone: () => void }) {
   const { act, say } = useActs();
+  // As the person saw it when they opened the form: what others change meanwhile neither closes it nor is overwritten.
+  const [place] = useState(now);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const changed = changes(place, new FormData(event.currentTarget));

@@ -16,7 +16,7 @@ import { EditPlace } from "./EditPlace";
 /** One place: its picture, the room left, what stands wrong there, what fits. */
 export function PlaceSheet({ id, places, onClose }: { id: number; places: Place[]; onClose: () => void }) {
   const query = useQuery(placeQuery(id));
-  return <Sheet open onClose={onClose} title={query.data?.place.name ?? "Place"}><Loaded query={query} what="Fetching the place">{(detail) => <Body key={detail.place.version} detail={detail} places={places} onClose={onClose} stamp={query.dataUpdatedAt} />}</Loaded></Sheet>;
+  return <Sheet open onClose={onClose} title={query.data?.place.name ?? "Place"}><Loaded query={query} what="Fetching the place">{(detail) => <Body key={detail.place.id} detail={detail} places={places} onClose={onClose} stamp={query.dataUpdatedAt} />}</Loaded></Sheet>;
 }
 
 function Body({ detail, places, onClose, stamp }: { detail: PlaceDetail; places: Place[]; onClose: () => void; stamp: number }) {

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
 import type { Place, Tie } from "../../api/types";
@@ -101,15 +101,37 @@ function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTa
 
 const STATES = ["front", "soon", "look", "stop", "undated", "resting", "not_ready"];
 
-function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; places: Place[]; shelf: Shelf; set: (name: string, value: string) => void; focus: boolean }) {
+const PAUSE = 150;
+
+/** Letters stay in the box while the shelf is sorted anew; the address is written when the hand pauses. */
+function FindBox({ value, focus, set }: { value: string; focus: boolean; set: (name: string, value: string) => void }) {
   const box = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState(value);
+  const [written, setWritten] = useState(value);
+  if (value !== written) {
+    setWritten(value);
+    if (value !== text.trim()) setText(value);
+  }
   useEffect(() => {
     if (focus) box.current?.focus();
   }, [focus]);
+  const latest = useRef(set);
+  useEffect(() => {
+    latest.current = set;
+  });
+  useEffect(() => {
+    if (text.trim() === written) return;
+    const timer = setTimeout(() => latest.current("q", text.trim()), PAUSE);
+    return () => clearTimeout(timer);
+  }, [text, written]);
+  return <input ref={box} data-find aria-label="Find on the shelf" placeholder="Find" className="field !w-[200px] phone:!w-full phone:col-span-2" value={text} onChange={(event) => setText(event.target.value)} />;
+}
+
+function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; places: Place[]; shelf: Shelf; set: (name: string, value: string) => void; focus: boolean }) {
   const groups = useMemo(() => [...new Set(shelf.stacks.map((stack) => stack.group))].sort(), [shelf.stacks]);
   return (
     <div className="no-print flex flex-wrap gap-2 mb-3 phone:grid phone:grid-cols-2">
-      <input ref={box} data-find aria-label="Find on the shelf" placeholder="Find" className="field !w-[200px] phone:!w-full phone:col-span-2" value={filter.text} onChange={(event) => set("q", event.target.value)} />
+      <FindBox value={filter.text} focus={focus} set={set} />
       <Pick name="place" label="Every place" value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
       <Pick name="state" label="Every state" value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
       <Pick name="group" label="Every group" value={filter.group} options={groups.map((group) => [group, group])} set={set} />
