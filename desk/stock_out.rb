@@ -13,6 +13,7 @@ module NutShelf
     # list as a use-by and says so. What is not to eat goes out as set apart.
     class StockOut
       REMARK = "Its story does not go into a list: its last good day stands here as a use-by."
+      NO_AGE = "Nobody knows how old it is."
 
       # @param room [Room]
       def initialize(room)
@@ -31,10 +32,14 @@ module NutShelf
 
       def safe(row, lot, dating)
         return Exchange::StockCsv.apart(row, lot[:steps].to_a.last.to_s) if lot[:stopped] && !dating&.stopped
-        return row if lot[:usable_until].nil? || (dating && !later?(dating, lot))
+        return undated(row, dating) if lot[:usable_until].nil?
+        return row if dating && !later?(dating, lot)
 
         Exchange::StockCsv.held(row, lot[:usable_until], REMARK)
       end
+
+      # A list would date it from the day it is read in (leftovers, what was thawed): what has no date gets none that way.
+      def undated(row, dating) = dating&.usable_until ? Exchange::StockCsv.apart(row, NO_AGE) : row
 
       def later?(dating, lot) = dating.usable_until.nil? || dating.usable_until > lot[:usable_until]
 
