@@ -13,7 +13,7 @@ module NutShelf
       # @return [Array<Event>]
       def of(story)
         sorted = sorted(story.events)
-        sorted = before_moves(sorted, story.place)
+        sorted = before_moves(sorted, story.place.freezer?)
         sorted.freeze
       end
 
@@ -27,16 +27,19 @@ module NutShelf
         keyed.sort_by(&:first).map(&:last)
       end
 
-      def before_moves(events, place)
+      def before_moves(events, frozen)
         events.each_with_object([]) do |event, list|
-          index = hoisted?(event, place) ? first_in_hand(list, event.on) : list.size
+          index = hoisted?(event, frozen) ? first_in_hand(list, event.on) : list.size
           list.insert(index, event)
-          place = event.place if event.kind == :moved
+          frozen = in_freezer?(event, frozen)
         end
       end
 
+      # Freezing is told as freezing or as a move there.
+      def in_freezer?(event, before) = { moved: event.place&.freezer?, frozen: true, thawed: false }.fetch(event.kind, before)
+
       # Into and out of a freezer the order within a day matters.
-      def hoisted?(event, from) = event.kind == :moved && event.on && !event.place.freezer? && !from.freezer?
+      def hoisted?(event, frozen) = event.kind == :moved && event.on && !event.place.freezer? && !frozen
 
       def first_in_hand(list, day)
         list.size - list.reverse.take_while { |event| event.on == day && IN_HAND.include?(event.kind) }.size

@@ -125,6 +125,14 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(date(out).flags.map { |flag| flag[:text] }).to eq(["It stood in the freezer. Whole, it spoils there: look at it closely."])
     end
 
+    it "out of the freezer in the same order, however its freezing was told" do
+      told_so = [event(:frozen, "2026-11-20"), moved("2026-11-20", "freezer")].map do |freezing|
+        told("white-bread", "cupboard", freezing, event(:opened, "2026-11-24"), moved("2026-11-24", "cupboard"), acquired_on: "2026-11-20")
+      end
+      expect(told_so.first).to eq(told_so.last)
+      expect(told_so.first.last).to start_with("Thawed on 24 Nov 2026")
+    end
+
     it "has no seal any more, once thawed: a night out of the cold counts" do
       out = [moved("2026-11-20", "fridge"), moved("2026-11-20", "cupboard"), moved("2026-11-22", "fridge")]
       beans = date(story("canned-chickpeas", "freezer", situation: "bought_frozen", acquired_on: "2026-11-01", events: out))
