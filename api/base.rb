@@ -7,8 +7,10 @@ require_relative "contract"
 require_relative "../core/limits"
 require_relative "body"
 require_relative "problem"
+require_relative "../desk/envelope"
 require_relative "../desk/office"
 require_relative "../desk/room"
+require_relative "views/touched"
 
 module NutShelf
   module Api
@@ -112,8 +114,18 @@ module NutShelf
         end
 
         def act(klass, input)
-          caller = caller!
-          json klass.new(office, caller).call(input, key: key!)
+          json klass.new(office, caller!).call(input, key: key!, envelope: envelope)
+        end
+
+        # An act on stacks: its answer carries them as they are now, so that nothing else has to be asked for.
+        def act_on_stacks(klass, input)
+          answer = klass.new(office, caller!).call(input, key: key!, envelope: envelope)
+          json office.database.within(caller!.household_id) { |db| { **answer, touched: Touched.new(Desk::Room.new(office, caller!, db)).by(answer["act_id"]) } }
+        end
+
+        # When and where it was done, as the device wrote it on the letter.
+        def envelope
+          Desk::Envelope.read(**{ device: "DEVICE", sequence: "SEQUENCE", on: "ON", held: "HELD" }.transform_values { |name| request.get_header("HTTP_ACT_#{name}") })
         end
 
         # A read: one transaction, and nothing but a small query when nothing changed since.

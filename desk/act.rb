@@ -2,6 +2,7 @@
 
 require "digest"
 require "json"
+require_relative "envelope"
 require_relative "errors"
 require_relative "office"
 require_relative "room"
@@ -31,12 +32,13 @@ module NutShelf
 
       # @param input [Hash] symbols as keys, as the contract says
       # @param key [String] idempotency key of the person's intent
+      # @param envelope [Envelope] when and where it was done, when that is not here and now
       # @return [Hash] the answer; the stored one when the key was used before with the same input
       # @raise [Forbidden, Invalid, Conflict, Store::Error]
-      def call(input, key:)
+      def call(input, key:, envelope: Envelope::NONE)
         permit
         @office.database.within(@caller.household_id) do |db|
-          @room = Room.new(@office, @caller, db)
+          @room = Room.new(@office, @caller, db, envelope: envelope)
           stored = claim(key, input)
           next stored if stored
 
@@ -80,7 +82,7 @@ module NutShelf
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
-        @room = Room.new(@office, @caller, house.db)
+        @room = Room.new(@office, @caller, house.db, envelope: @room.envelope)
         permit
         revision
       end
@@ -107,7 +109,7 @@ module NutShelf
 
       # Opens an act and answers what the interface needs to report and to undo it.
       def entry(kind, summary, on: nil, undoes: nil, subject: nil)
-        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.today, undoes: undoes, subject: subject)
+        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.on, undoes: undoes, subject: subject)
       end
 
       # For a person's own good: two keepers who change the same record must not overwrite each other unseen.
@@ -119,7 +121,10 @@ module NutShelf
         raise Conflict.new("Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: shown)
       end
 
-      def done(entry, **more) = { act_id: entry.act_id, summary: entry.summary, **more }
+      # What a late act could not do any more is said with it.
+      def done(entry, **more)
+        { act_id: entry.act_id, summary: entry.summary, **more, **(room.unsettled.empty? ? {} : { unsettled: room.unsettled }) }
+      end
     end
   end
 end

@@ -31,7 +31,7 @@ module NutShelf
         settle_open_count(lot, amount)
         part = all_of_it?(lot, amount) ? lot : @entry.split(lot, amount)
         @there[lot[:id]] -= amount
-        @entry.happen(part, { kind: "moved", on: @room.today.iso8601, place_id: stack.place_id }, place_id: stack.place_id)
+        @entry.happen(part, @room.happening("moved", place_id: stack.place_id), place_id: stack.place_id)
       end
 
       private

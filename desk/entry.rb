@@ -11,7 +11,8 @@ module NutShelf
 
       # @return [Entry]
       def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
-        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject)
+        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject,
+                                      device: room.envelope.device.to_s, sequence: room.sequence)
         new(room, id, summary, occurred_on)
       end
 
@@ -50,6 +51,8 @@ module NutShelf
         on_hand = lot[:on_hand].to_r
         raise not_enough(lot) if amount > on_hand
 
+        refuse_before_it_came(lot)
+
         value = Core::Money.share(lot[:value_minor], amount, on_hand)
         move(lot, -amount, -value, reason, why: why)
         lot[:on_hand] = lot[:on_hand] - BigDecimal(Core::Decimal.print(amount))
@@ -70,6 +73,7 @@ module NutShelf
 
       # Changes facts of a stack, keeps before and after, and writes the dates that follow.
       def change(lot, kind, changes)
+        refuse_before_it_came(lot)
         before = lot.slice(*changes.keys)
         changed = { **lot, **changes }
         columns = redate.columns(changed)
@@ -79,9 +83,12 @@ module NutShelf
         lot.merge!(changes)
       end
 
-      # Adds something that happened to a stack's story.
+      # Adds something that happened to a stack's story. Where it stands is told by the last move of all, which a late
+      # letter need not be.
+      # @param event [Hash{String => Object}] see Room#happening
       def happen(lot, event, **changes)
-        change(lot, event[:kind], { **changes, history: [*lot[:history].to_a, event.transform_keys(&:to_s)] })
+        changes = changes.except(:place_id) if event["kind"] == "moved" && moved_since?(lot, event)
+        change(lot, event["kind"], { **changes, history: [*lot[:history].to_a, event] })
       end
 
       # Makes a record (a place, a jar, a rule of care) that an undo puts out of sight again.
@@ -115,6 +122,23 @@ module NutShelf
       end
 
       def not_to_eat?(dates) = dates[:stopped] || (!dates[:safety_until].nil? && dates[:safety_until] < @room.today)
+
+      def moved_since?(lot, event)
+        later = lot[:history].to_a.select { |one| one["kind"] == "moved" && ([one["on"].to_s, one["seq"].to_i] <=> event.values_at("on", "seq")).positive? }
+        return false if later.empty?
+
+        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot[:place_id])[:name]}."
+        true
+      end
+
+      # Nothing can have been done to what was not there yet.
+      def refuse_before_it_came(lot)
+        return unless @room.late? && lot[:known_on] && @room.on < lot[:known_on]
+
+        raise Conflict.new("#{name(lot)} came only on #{lot[:known_on]}.", code: "too_late", remedy: "Look at what is there now, and do it again.")
+      end
+
+      def name(lot) = lot[:label].to_s.empty? ? @room.food(lot[:food_id]).name : lot[:label]
 
       def plain(facts) = JSON.parse(JSON.generate(facts))
 

@@ -25,7 +25,7 @@ module NutShelf
         check
       end
 
-      def occurred_on = @occurred_on ||= day(:occurred_on) || @room.today
+      def occurred_on = @occurred_on ||= day(:occurred_on) || @room.on
 
       # @return [String] "3 x 400 g Chickpeas, canned"
       def words = "#{@room.wording({ on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? })} #{name}"

@@ -20,7 +20,7 @@ module NutShelf
       # @return [Rational]
       # @raise [Conflict] when there is not that much
       def self.amount(room, lot, text, usual: lot[:on_hand].to_r)
-        amount = text ? text.to_r : usual
+        amount = room.still_there(lot, text ? text.to_r : usual)
         return amount if amount.positive? && amount <= lot[:on_hand].to_r
 
         raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.part_words(lot, lot[:on_hand])} is left.")

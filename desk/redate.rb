@@ -48,7 +48,7 @@ module NutShelf
 
       def happened(event)
         event = event.transform_keys(&:to_s)
-        Core::Event.new(kind: event["kind"].to_sym, on: day(event["on"]), place: event["place_id"] && standing(event["place_id"]),
+        Core::Event.new(kind: event["kind"].to_sym, on: day(event["on"]), order: event["seq"], place: event["place_id"] && standing(event["place_id"]),
                         result: event["result"]&.to_sym, method: event["method"], parts: parts(event).freeze)
       end
 

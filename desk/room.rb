@@ -3,25 +3,60 @@
 require_relative "../core/dating/judge"
 require_relative "../core/quantity/wording"
 require_relative "../store/house"
+require_relative "envelope"
 
 module NutShelf
   module Desk
     # The household during one transaction: its rows, its rules and its day.
     class Room
-      attr_reader :house, :office, :caller
+      attr_reader :house, :office, :caller, :envelope
 
-      def initialize(office, caller, db)
+      # @param envelope [Envelope] of the act that is being done here
+      def initialize(office, caller, db, envelope: Envelope::NONE)
         @office = office
         @caller = caller
+        @envelope = envelope
         @house = Store::House.new(db, caller.household_id)
       end
 
       # @return [Room] the same room, read anew after its rules or places changed
-      def fresh = Room.new(office, caller, house.db)
+      def fresh = Room.new(office, caller, house.db, envelope: envelope)
 
       def household = @household ||= house.household.row
 
       def today = @today ||= office.clock.today(household[:time_zone])
+
+      # The day what is done here counts for: today, or the day a late letter was written.
+      # @return [Date]
+      # @raise [Invalid, Conflict] for a day that cannot be
+      def on = @on ||= envelope.day(today)
+
+      # Whether it comes in later than it was done.
+      def late? = envelope.held
+
+      # @return [Array<String>] what a late act could not do any more, in plain words
+      def unsettled = @unsettled ||= []
+
+      # What is asked for of a stack; of a late act only what is still there, which is said.
+      # @param lot [Hash] locked stack
+      # @param wanted [Rational] base units
+      # @return [Rational]
+      def still_there(lot, wanted)
+        there = lot[:on_hand].to_r
+        return wanted unless late? && there.positive? && wanted > there
+
+        unsettled << "Only #{part_words(lot, there)} of #{part_words(lot, wanted)} was still there."
+        there
+      end
+
+      # Its place among what was done on that day.
+      # @return [Integer] milliseconds
+      def sequence = @sequence ||= envelope.order((Process.clock_gettime(Process::CLOCK_REALTIME) * 1000).to_i)
+
+      # Something that happens to a stack by this act, as its story tells it.
+      # @param kind [String] of Core::Event
+      # @return [Hash{String => Object}]
+      def happening(kind, **facts) = { "kind" => kind, "on" => on.iso8601, "seq" => sequence, **facts.compact.transform_keys(&:to_s) }
 
       def policy = @policy ||= house.household.policy(household)
 

@@ -60,10 +60,10 @@ module NutShelf
       def food(lot) = @room.food(lot[:food_id])
 
       def carried(lot, place_id)
-        place_id == lot[:place_id] ? [] : [{ "kind" => "moved", "on" => @room.today.iso8601, "place_id" => place_id }]
+        place_id == lot[:place_id] ? [] : [@room.happening("moved", place_id: place_id)]
       end
 
-      def broken(lot) = [*kind(lot)].map { |kind| { "kind" => kind.to_s, "on" => @room.today.iso8601 } }
+      def broken(lot) = [*kind(lot)].map { |kind| @room.happening(kind.to_s) }
 
       def parts(lot, amount)
         return [amount, 0r] if lot[:open] || amount >= lot[:on_hand].to_r

@@ -15,7 +15,7 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 2
+      VERSION = 3
       # In the order they can be written back.
       TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
                   counts count_lines care_rules record_events].freeze
@@ -84,22 +84,26 @@ module NutShelf
       def parse(text)
         document = JSON.parse(text)
         raise Unfit, "That is no backup of a household." unless document.is_a?(Hash) && document["format"] == FORMAT
-        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless [1, VERSION].include?(document["version"])
-        return raised(document) if document["version"] == 1
-        raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it." unless document["digest"] == digest(document)
+        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless (1..VERSION).cover?(document["version"])
+        raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it." unless document["version"] == 1 || document["digest"] == digest(document)
 
-        document
+        raised(document)
       rescue JSON::ParserError
         raise Unfit, "That is no JSON."
       end
 
-      # What version 1 did not know stands as it was then.
-      ADDED = { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
-                "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } }.freeze
+      # What an earlier version did not know stands as it was then.
+      ADDED = { 1 => { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
+                       "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } },
+                2 => { "acts" => { "device" => "", "sequence" => 0 } } }.freeze
 
       def raised(document)
-        tables = document["tables"].to_h.to_h { |table, rows| [table, rows.to_a.map { |row| { **ADDED.fetch(table, {}), **row } }] }
-        whole = { **document, "version" => VERSION, "tables" => tables }
+        ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }
+      end
+
+      def newer(document, added)
+        tables = document["tables"].to_h.to_h { |table, rows| [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }] }
+        whole = { **document, "version" => document["version"] + 1, "tables" => tables }
         { **whole, "digest" => digest(whole) }
       end
 

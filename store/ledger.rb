@@ -6,9 +6,10 @@ module NutShelf
   module Store
     # Acts and what they own: movements and events. Append-only.
     class Ledger < Table
+      # @param facts [Hash] :kind, :account_id, :role, :occurred_on, :summary, :device, :sequence; :undoes_act_id, :subject_id or nil
       # @return [Integer] act id
-      def open(kind:, account_id:, role:, occurred_on:, summary:, undoes_act_id: nil, subject_id: nil)
-        insert(:acts, kind: kind, account_id: account_id, role: role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes_act_id, subject_id: subject_id)
+      def open(**facts)
+        insert(:acts, **facts)
       end
 
       def move(act_id:, lot_id:, quantity:, value_minor:, reason:, why: "")
@@ -37,6 +38,11 @@ module NutShelf
           after = { seen_on: day.iso8601, since: since[lot[:id]]&.iso8601 }.compact
           { household_id: household_id, act_id: act_id, lot_id: lot[:id], kind: "seen", before: json({ seen_on: lot[:seen_on]&.iso8601 }), after: json(after) }
         end)
+      end
+
+      # @return [Array<Integer>] ids of the stacks an act moved or changed
+      def touched(act_id)
+        %i[movements lot_events].flat_map { |table| rows(table).where(act_id: act_id).select_map(:lot_id) }.uniq.sort
       end
 
       def meal_event(act_id:, meal_id:, before:, after:)
@@ -79,7 +85,7 @@ module NutShelf
         standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
       end
 
-      # Everything that happened to a stack, oldest first, in one query.
+      # Everything that happened to a stack, oldest first by the day it happened and the order within it, in one query.
       # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums) m LEFT JOIN (events) e ...
       def history(lot_id)
         sums = db[:movements].where(household_id: household_id, lot_id: lot_id).group(:act_id)
@@ -87,7 +93,8 @@ module NutShelf
         kinds = db[:lot_events].where(household_id: household_id, lot_id: lot_id).group(:act_id).select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
         with_people(rows(:acts)).left_join(sums.as(:m), act_id: Sequel[:acts][:id]).left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
                                 .select_append(Sequel[:m][:quantity], Sequel[:m][:value], Sequel[:m][:reason], Sequel[:m][:why], Sequel[:e][:event_kind])
-                                .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil)).order(Sequel[:acts][:id]).all
+                                .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil))
+                                .order(*%i[occurred_on sequence id].map { |column| Sequel[:acts][column] }).all
       end
 
       # What counts wrote off of a stack and has not come back.

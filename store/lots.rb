@@ -79,6 +79,9 @@ module NutShelf
 
       def shelf_row(id) = rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] }).where(Sequel[:lots][:id] => id).select(*SHELF_COLUMNS).first
 
+      # @return [Array<Hash>] those of these stacks that are still there, as the shelf shows them
+      def on_shelf(ids) = shelf.where(Sequel[:lots][:id] => ids).all
+
       # Locks stacks in the order of their ids, so that two acts never wait for each other.
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
       def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_hash(:id)

@@ -12,7 +12,7 @@ module NutShelf
 
       post("/:id/undo") do
         body_as("Nothing")
-        act(Desk::Undo, { act_id: id_param })
+        act_on_stacks(Desk::Undo, { act_id: id_param })
       end
     end
   end

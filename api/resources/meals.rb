@@ -25,7 +25,7 @@ module NutShelf
 
       get("/:id") { view { |room| PickingList.new(room).call(id_param) } }
 
-      post("/:id/cook") { act(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
+      post("/:id/cook") { act_on_stacks(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
 
       post("/:id/drop") do
         body_as("Nothing")

@@ -17,13 +17,13 @@ module NutShelf
 
       get("/") { view { |room| ShelfPage.new(room, shelf_filters).call } }
 
-      post("/") { act(Desk::PutAway, body_as("PutAway")) }
+      post("/") { act_on_stacks(Desk::PutAway, body_as("PutAway")) }
 
       get("/:id") { view { |room| StackDetail.new(room, id_param).call } }
 
-      DOINGS.each { |name, (klass, schema)| post("/:id/#{name}") { act(klass, { lot_id: id_param, **body_as(schema) }) } }
+      DOINGS.each { |name, (klass, schema)| post("/:id/#{name}") { act_on_stacks(klass, { lot_id: id_param, **body_as(schema) }) } }
 
-      post("/:id/quarantine") { act(Desk::Quarantine, { lot_ids: [id_param], **body_as("Apart") }) }
+      post("/:id/quarantine") { act_on_stacks(Desk::Quarantine, { lot_ids: [id_param], **body_as("Apart") }) }
 
       # What one of the above would do to the dates, without doing it.
       post("/:id/foresee") do

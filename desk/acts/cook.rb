@@ -71,7 +71,7 @@ module NutShelf
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(room).ensure(@recipe, @foods)
         NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
-                             made_on: room.today, price_minor: share, estimated: @estimated, leftover_days: @recipe.leftover_days, from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? } }).write(cooked)
+                             made_on: room.on, price_minor: share, estimated: @estimated, leftover_days: @recipe.leftover_days, from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? } }).write(cooked)
       end
 
       # What was cooked before is only heated again: its date stays with the leftovers.

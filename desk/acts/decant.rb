@@ -35,11 +35,10 @@ module NutShelf
       def wanted(lot, text) = Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
 
       def story(lot, jar, place_id)
-        today = room.today.iso8601
-        moved = place_id == lot[:place_id] ? nil : { "kind" => "moved", "on" => today, "place_id" => place_id }
-        opened = lot[:open] ? nil : { "kind" => "opened", "on" => today }
+        moved = place_id == lot[:place_id] ? nil : room.happening("moved", place_id: place_id)
+        opened = lot[:open] ? nil : room.happening("opened")
         closed = %w[jar tub box bottle].include?(jar[:kind]) ? "jar" : "bag"
-        [*lot[:history].to_a, *[moved, opened].compact, { "kind" => "stored", "on" => today, "method" => closed }]
+        [*lot[:history].to_a, *[moved, opened].compact, room.happening("stored", method: closed)]
       end
     end
   end

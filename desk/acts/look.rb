@@ -15,7 +15,7 @@ module NutShelf
         signs = Array(input[:signs])
         refuse_kinder(lot, signs, input[:result])
         looked = entry("look", "Looked at #{room.food(lot[:food_id]).name}: #{input[:result]}#{" (#{signs.join(', ')})" if signs.any?}")
-        looked.happen(lot, { kind: "looked", on: room.today.iso8601, result: input[:result], signs: signs }.compact)
+        looked.happen(lot, room.happening("looked", result: input[:result], signs: signs))
         done(looked, lot_id: lot[:id])
       end
 

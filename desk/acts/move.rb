@@ -16,7 +16,7 @@ module NutShelf
         amount = checked(lot, place, input[:amount])
         moved = entry("move", "Moved #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name} to #{place[:name]}")
         part = Parting.new(room, moved).part(lot, amount)
-        moved.happen(part, { kind: "moved", on: room.today.iso8601, place_id: place[:id] }, place_id: place[:id])
+        moved.happen(part, room.happening("moved", place_id: place[:id]), place_id: place[:id])
         done(moved, lot_id: part[:id])
       end
 

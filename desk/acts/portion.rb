@@ -31,9 +31,8 @@ module NutShelf
 
       def portion(made, lot, portions, input)
         amount = portions.size * portions.count
-        today = room.today.iso8601
-        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [{ "kind" => "moved", "on" => today, "place_id" => room.place_in_use(input[:place_id])[:id] }] : []
-        history = [*lot[:history].to_a, *opening(lot, today), *moved]
+        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [room.happening("moved", place_id: room.place_in_use(input[:place_id])[:id])] : []
+        history = [*lot[:history].to_a, *opening(lot), *moved]
         child = made.new_lot({ **lot.slice(*Store::Lots::PAST), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
                                                                 place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
         value = portions.cost_minor * portions.count
@@ -43,9 +42,9 @@ module NutShelf
       end
 
       # A sealed pack is opened to be portioned; loose food and what is open already are not.
-      def opening(lot, today)
+      def opening(lot)
         sealed = !lot[:open] && lot[:pack_amount] && lot[:dimension] != "count" && %w[bought_sealed].include?(lot[:situation]) && lot[:history].none? { |event| event["kind"] == "opened" }
-        sealed ? [{ "kind" => "opened", "on" => today }] : []
+        sealed ? [room.happening("opened")] : []
       end
 
       # Once a pack is open, what remains of it is open too.
@@ -54,8 +53,8 @@ module NutShelf
         return unless left[:on_hand].positive? && split.rest.positive?
 
         lot.merge!(left)
-        opened = opening(lot, room.today.iso8601).first
-        opened ? made.happen(lot, { kind: "opened", on: opened["on"] }, open: true) : nil
+        opened = opening(lot).first
+        opened ? made.happen(lot, opened, open: true) : nil
       end
 
       def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : Core::Wording.free(Core::Quantity.new(size, lot[:dimension].to_sym))

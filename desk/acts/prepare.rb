@@ -20,14 +20,14 @@ module NutShelf
         part = Parting.new(room, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
         opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }
-        prepared.happen(part, { kind: input[:how], on: room.today.iso8601 }, **opened)
+        prepared.happen(part, room.happening(input[:how]), **opened)
         done(prepared, lot_id: part[:id])
       end
 
       def carry(prepared, part, place_id)
         return if place_id.nil? || place_id == part[:place_id]
 
-        prepared.happen(part, { kind: "moved", on: room.today.iso8601, place_id: room.place_in_use(place_id)[:id] }, place_id: place_id)
+        prepared.happen(part, room.happening("moved", place_id: room.place_in_use(place_id)[:id]), place_id: place_id)
       end
 
       def checked(lot, input)

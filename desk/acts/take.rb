@@ -12,7 +12,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount in base units (decimal text); nil takes one pack
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        amount = wanted(lot, input[:amount])
+        amount = room.still_there(lot, wanted(lot, input[:amount]))
         taken = entry("take", "Took #{room.part_words(lot, amount)} #{name(lot)}")
         Taking.new(room, taken).take(lot, amount, "eaten")
         done(taken, lot_id: lot[:id])

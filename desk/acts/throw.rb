@@ -14,7 +14,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount or nil for all, :outcome, :why
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        amount = input[:amount] ? input[:amount].to_r : lot[:on_hand].to_r
+        amount = input[:amount] ? room.still_there(lot, input[:amount].to_r) : lot[:on_hand].to_r
         raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.") unless amount.positive?
 
         thrown = entry("throw", "#{WORDS.fetch(input[:outcome])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}")

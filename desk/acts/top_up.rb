@@ -53,8 +53,8 @@ module NutShelf
       # The jar remembers the part with its dates, and every lot text that went in, for a recall.
       def event(poured, lot)
         part = poured.redate.part(lot)
-        { kind: "topped_up", on: room.today.iso8601, **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
-          lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym) }.compact
+        room.happening("topped_up", **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
+                                    lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym))
       end
 
       def full(poured, jar)
