@@ -12,7 +12,7 @@ module NutShelf
       # @return [Entry]
       def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
         id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject,
-                                      device: room.envelope.device.to_s, sequence: room.sequence)
+                                    device: room.envelope.device.to_s, sequence: room.sequence)
         new(room, id, summary, occurred_on)
       end
 

@@ -88,11 +88,10 @@ module NutShelf
       # Everything that happened to a stack, oldest first by the day it happened and the order within it, in one query.
       # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums) m LEFT JOIN (events) e ...
       def history(lot_id)
-        sums = db[:movements].where(household_id: household_id, lot_id: lot_id).group(:act_id)
-                             .select(:act_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value), Sequel.function(:max, :reason).as(:reason), Sequel.function(:max, :why).as(:why))
-        kinds = db[:lot_events].where(household_id: household_id, lot_id: lot_id).group(:act_id).select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
+        sums = moved(lot_id)
+        kinds = event_kinds(lot_id)
         with_people(rows(:acts)).left_join(sums.as(:m), act_id: Sequel[:acts][:id]).left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
-                                .select_append(Sequel[:m][:quantity], Sequel[:m][:value], Sequel[:m][:reason], Sequel[:m][:why], Sequel[:e][:event_kind])
+                                .select_append(*%i[quantity value reason why].map { |name| Sequel[:m][name] }, Sequel[:e][:event_kind])
                                 .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil))
                                 .order(*%i[occurred_on sequence id].map { |column| Sequel[:acts][column] }).all
       end
@@ -109,6 +108,16 @@ module NutShelf
       def standing
         rows(:acts).where(Sequel[:acts][:undoes_act_id] => nil)
                    .exclude(Sequel[:acts][:id] => db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id))
+      end
+
+      def moved(lot_id)
+        most = %i[reason why].map { |name| Sequel.function(:max, name).as(name) }
+        db[:movements].where(household_id: household_id, lot_id: lot_id).group(:act_id)
+                      .select(:act_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value), *most)
+      end
+
+      def event_kinds(lot_id)
+        db[:lot_events].where(household_id: household_id, lot_id: lot_id).group(:act_id).select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
       end
 
       def with_people(acts)

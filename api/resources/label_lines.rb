@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../../desk/day"
 require_relative "../views/draft_view"
 
 module NutShelf
@@ -8,9 +9,20 @@ module NutShelf
     # What a line of plain words says. Changes nothing.
     class LabelLines < Base
       post("/") do
-        text = body_as("LabelLine")[:text]
+        asked = body_as("LabelLine")
         caller = caller!
-        office.database.within(caller.household_id) { |db| json DraftView.new(Desk::Room.new(office, caller, db)).call(text) }
+        office.database.within(caller.household_id) do |db|
+          room = Desk::Room.new(office, caller, db, envelope: written(asked[:on]))
+          json DraftView.new(room).call(asked[:text])
+        end
+      end
+
+      helpers do
+        # A line that waited is read as on the day it was written.
+        def written(on)
+          day = Desk::Day.read(:on, on)
+          day ? Desk::Envelope.new(on: day, held: true) : Desk::Envelope::NONE
+        end
       end
     end
   end

@@ -66,7 +66,7 @@ module NutShelf
         def session_view(account_id)
           member, account, all = account_id && office.database.outside { |db| belonging(db, account_id) }
           base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
-                   today: office.clock.today.iso8601, account: account&.slice(:id, :name), address: settings.public_address, person: nil, household: nil, households: all.to_a }
+                   today: office.clock.today.iso8601, zone: "UTC", account: account&.slice(:id, :name), address: settings.public_address, person: nil, household: nil, households: all.to_a }
           member ? base.merge(signed(member, account)) : base
         end
 
@@ -80,7 +80,7 @@ module NutShelf
 
         def signed(member, account)
           row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
-          { person: { name: account[:name], role: member[:role] }, household: row.slice(:id, :name, :currency, :day_order, :school), today: office.clock.today(row[:time_zone]).iso8601 }
+          { person: { name: account[:name], role: member[:role] }, household: row.slice(:id, :name, :currency, :day_order, :school), today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
         end
       end
     end

@@ -27,7 +27,7 @@ module NutShelf
       private
 
       def read(text)
-        draft = @words.reader.read(text, today: @room.today)
+        draft = @words.reader.read(text, today: @room.on)
         food = @words.rows[draft.food]
         place = @words.place(draft.place)
         { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),

@@ -152,10 +152,10 @@ RSpec.describe "Counting a house", :browser do
     open_count("Cupboard")
     gate.shut = true
     keys("2", :enter)
-    expect(page).to have_content("The database is away")
+    expect(page).to have_content("The house is not answering")
     keys("1", :enter)
     gate.shut = false
-    expect(page).to have_no_content("The database is away", wait: 15)
+    expect(page).to have_no_content("The house is not answering", wait: 15)
     expect(page).to have_content("2 of 20 said")
     expect(page).to have_css("[aria-label^='Take back what was said']", count: 2, wait: 15)
     expect(ids.map { |id| on_hand(id) }.uniq).to eq([1200])

@@ -1,12 +1,11 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { belongsTo } from "../src/api/kept";
 import { aside, beginReading, endReading, nextAside, pasted, putAside, recoverReading, takeAside } from "../src/label-line/aside";
+import { storage } from "./storage";
 import { lineBack, onLineBack, type BackInLine } from "../src/label-line/lineBack";
 
 beforeEach(() => {
-  const kept = new Map<string, string>();
-  const storage = { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value) };
-  Object.assign(globalThis, { localStorage: storage, sessionStorage: storage, window: new EventTarget() });
+  Object.assign(globalThis, { localStorage: storage(), sessionStorage: storage(), window: new EventTarget() });
   belongsTo(1, 2);
 });
 
@@ -43,7 +42,7 @@ describe("lines that wait", () => {
   });
 
   it("come back when the page went away while they were being read", () => {
-    ["a", "b", "a"].forEach(beginReading);
+    ["a", "b", "a"].forEach((text) => beginReading(text));
     endReading("a");
     recoverReading();
     recoverReading();

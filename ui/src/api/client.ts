@@ -1,3 +1,4 @@
+import type { Envelope } from "./envelope";
 import type { ProblemDocument } from "./types";
 
 /** A refusal by the server, in its own words, or a plain "away" when nothing answered. */
@@ -6,46 +7,82 @@ export class Problem extends Error {
     super(document.title);
   }
 
+  /** Nobody is there to answer now: what was sent waits. */
   get away(): boolean {
-    return this.document.status === 503;
+    return [502, 503, 504].includes(this.document.status);
+  }
+
+  /** It would be taken in another time: after a pause, or once this person is signed in again. */
+  get later(): boolean {
+    return this.away || ["csrf", "signed_out", "too_many"].includes(this.document.code);
   }
 }
 
 const AWAY: ProblemDocument = {
-  type: "about:blank", status: 503, code: "database_away", title: "The house is not answering.", remedy: "What you typed is kept. It is sent as soon as it answers.", errors: [],
+  type: "about:blank", status: 503, code: "database_away", title: "The house is not answering.",
+  remedy: "What you typed is kept. It is sent as soon as it answers.", errors: [],
 };
+
+const FAULT: ProblemDocument = {
+  type: "about:blank", status: 500, code: "server_error", title: "Something went wrong on our side.",
+  remedy: "Try again. What you typed is still there.", errors: [],
+};
+
+/** Longer than the slowest list takes; then the line is dead. */
+const PATIENCE = 60_000;
 
 let csrf = "";
 export function setCsrf(token: string): void {
   csrf = token;
 }
 
-async function answer<T>(response: Response): Promise<T> {
-  const text = await response.text();
-  const body: unknown = text === "" ? {} : JSON.parse(text);
-  if (response.ok) return body as T;
-  if (typeof body === "object" && body !== null && "code" in body) throw new Problem(body as ProblemDocument);
-  const title = typeof body === "object" && body !== null && "error" in body ? String(body.error) : "Something went wrong.";
-  throw new Problem({ ...AWAY, status: response.status, code: "server_error", title, remedy: null });
+function isProblem(body: unknown): body is ProblemDocument {
+  return typeof body === "object" && body !== null && "code" in body && "title" in body;
 }
 
-async function send(path: string, init: RequestInit): Promise<Response> {
+/** What a proxy or a dying server sends instead of an answer is no answer. */
+function parsed(text: string): unknown {
   try {
-    return await fetch(path, { credentials: "same-origin", ...init });
+    return text === "" ? {} : JSON.parse(text);
   } catch {
-    throw new Problem(AWAY);
+    return undefined;
   }
 }
 
+async function answer<T>(response: Response): Promise<T> {
+  const body = parsed(await response.text());
+  if (response.ok && body !== undefined) return body as T;
+  if (isProblem(body)) throw new Problem(body);
+  if ([502, 503, 504].includes(response.status)) throw new Problem({ ...AWAY, status: response.status });
+  const said = typeof body === "object" && body !== null && "error" in body ? { title: String(body.error), remedy: null } : {};
+  throw new Problem({ ...FAULT, status: response.ok ? 500 : response.status, ...said });
+}
+
+async function send<T>(path: string, init: RequestInit): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, { credentials: "same-origin", signal: AbortSignal.timeout(PATIENCE), ...init });
+  } catch {
+    throw new Problem(AWAY);
+  }
+  return answer<T>(response);
+}
+
 export async function get<T>(path: string): Promise<T> {
-  return answer<T>(await send(path, { headers: { accept: "application/json" } }));
+  return send<T>(path, { headers: { accept: "application/json" } });
 }
 
 /** A write. The key stands for one intent of the person and stays the same over every try. */
-export async function post<T>(path: string, body: unknown, key?: string): Promise<T> {
+export async function post<T>(path: string, body: unknown, key?: string, envelope?: Envelope): Promise<T> {
   const headers: Record<string, string> = { "content-type": "application/json", accept: "application/json", "x-csrf-token": csrf };
   if (key) headers["idempotency-key"] = key;
-  return answer<T>(await send(path, { method: "POST", headers, body: JSON.stringify(body) }));
+  if (envelope) {
+    headers["act-device"] = envelope.device;
+    headers["act-sequence"] = String(envelope.sequence);
+    headers["act-on"] = envelope.on;
+    if (envelope.held) headers["act-held"] = "yes";
+  }
+  return send<T>(path, { method: "POST", headers, body: JSON.stringify(body) });
 }
 
 export function newKey(): string {

@@ -10,28 +10,62 @@ export function mine(name: string): string {
   return `${name}.${owner}`;
 }
 
-/** A list that is kept in the browser; whoever shows it hears of changes by the event of its name. */
-export interface Kept<T> {
+/** What is kept in the browser; whoever shows it hears of changes by the event of its name. */
+export interface Shown<T> {
   event: string;
   read: () => T[];
+}
+
+/** A list kept as one. */
+export interface Kept<T> extends Shown<T> {
   write: (list: T[]) => void;
 }
+
+/** Things kept one by one, so that two windows never write over each other's. */
+export interface KeptEach<T> extends Shown<T> {
+  put: (item: T) => void;
+  drop: (key: string) => void;
+}
+
+function parsed<T>(text: string | null): T[] {
+  try {
+    return text === null ? [] : [JSON.parse(text) as T];
+  } catch {
+    return [];
+  }
+}
+
+const tell = (event: string) => void window.dispatchEvent(new Event(event));
 
 /** @param where "tab": not even another tab of this browser sees it, but a reload does */
 export function kept<T>(name: string, event: string, where: "browser" | "tab" = "browser"): Kept<T> {
   const storage = () => (where === "tab" ? sessionStorage : localStorage);
   return {
     event,
-    read: () => {
-      try {
-        return JSON.parse(storage().getItem(mine(name)) ?? "[]") as T[];
-      } catch {
-        return [];
-      }
-    },
+    read: () => parsed<T[]>(storage().getItem(mine(name)))[0] ?? [],
     write: (list) => {
       storage().setItem(mine(name), JSON.stringify(list));
-      window.dispatchEvent(new Event(event));
+      tell(event);
+    },
+  };
+}
+
+/** @param name each item stands under this name, its owner and its own key */
+export function keptEach<T extends { key: string; sequence: number }>(name: string, event: string): KeptEach<T> {
+  const at = (key: string) => `${mine(name)}.${key}`;
+  return {
+    event,
+    read: () => {
+      const names = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? "").filter((one) => one.startsWith(at("")));
+      return names.flatMap((one) => parsed<T>(localStorage.getItem(one))).sort((one, other) => one.sequence - other.sequence);
+    },
+    put: (item) => {
+      localStorage.setItem(at(item.key), JSON.stringify(item));
+      tell(event);
+    },
+    drop: (key) => {
+      localStorage.removeItem(at(key));
+      tell(event);
     },
   };
 }

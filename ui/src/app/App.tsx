@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation, useParams } from "react-router";
+import { dayIs } from "../api/envelope";
 import { belongsTo } from "../api/kept";
 import { sessionQuery } from "../api/queries";
 import { Loaded } from "../kit/state";
@@ -43,6 +44,7 @@ export function App() {
         if (!session.signed_in && session.account) return <Suspense fallback={null}><NoHousehold name={session.account.name} /></Suspense>;
         if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
         belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
+        dayIs(session.today, session.zone);
         return (
           <SessionContext value={session} key={session.household?.id}>
             <ActsProvider>

@@ -5,6 +5,7 @@ import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs } from "./acts";
 import { useKeys } from "./keys";
+import { LettersButton } from "./LettersButton";
 import { ReportBar } from "./ReportBar";
 import { useSession } from "./session";
 import { PHONE, TABS } from "./tabs";
@@ -13,15 +14,16 @@ import { PHONE, TABS } from "./tabs";
 const KeysHelp = lazy(() => import("./KeysHelp").then((module) => ({ default: module.KeysHelp })));
 const Lately = lazy(() => import("./Lately").then((module) => ({ default: module.Lately })));
 const NewPlace = lazy(() => import("./NewPlace").then((module) => ({ default: module.NewPlace })));
+const Letters = lazy(() => import("./Letters").then((module) => ({ default: module.Letters })));
 const MoreMenu = lazy(() => import("./MoreMenu").then((module) => ({ default: module.MoreMenu })));
 
 const WITH_LINE = ["/", "/shelf", "/shop"];
 
-function Strip({ onLately, onPlace }: { onLately: () => void; onPlace: () => void }) {
+function Strip({ onLately, onPlace, onLetters }: { onLately: () => void; onPlace: () => void; onLetters: () => void }) {
   const needs = useQuery(todayQuery).data?.needs_count ?? 0;
   return (
     <header className="strip no-print bg-strip text-white flex items-stretch h-[50px] px-5 gap-[2px] phone:px-3 phone:h-[46px]">
-      <Link to="/" className="flex items-center gap-2 mr-5 font-head font-bold text-[20px]" aria-label="Nut Shelf, to Today">
+      <Link to="/" className="flex items-center gap-2 mr-5 font-head font-bold text-head" aria-label="Nut Shelf, to Today">
         <img src="/mark.svg" alt="" width="24" height="24" className="rounded ring-1 ring-white/40" />
         Nut Shelf
       </Link>
@@ -29,11 +31,12 @@ function Strip({ onLately, onPlace }: { onLately: () => void; onPlace: () => voi
         {TABS.map((tab) => (
           <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[40px]" : ""} ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
             {tab.name}
-            {tab.path === "/" && needs > 0 && <b className="absolute right-[7px] bg-[#e3ab1f] text-[#14212e] text-[12px] rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
+            {tab.path === "/" && needs > 0 && <b className="absolute right-[7px] bg-[#e3ab1f] text-[#14212e] text-tiny rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
           </NavLink>
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-1">
+        <LettersButton onOpen={onLetters} />
         <button type="button" className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white" onClick={onLately}>Lately</button>
         <Suspense fallback={null}><MoreMenu onPlace={onPlace} /></Suspense>
       </div>
@@ -78,7 +81,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const location = useLocation();
   const { away } = useActs();
   const session = useSession();
-  const [sheet, setSheet] = useState<"lately" | "help" | "more" | "place" | null>(null);
+  const [sheet, setSheet] = useState<"lately" | "help" | "more" | "place" | "letters" | null>(null);
   const [lineOpen, setLineOpen] = useState(false);
   const withLine = WITH_LINE.includes(location.pathname) || lineOpen;
   useFrameKeys({
@@ -91,14 +94,15 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <div className="flex flex-col min-h-dvh">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
-      <Strip onLately={() => setSheet("lately")} onPlace={() => setSheet("place")} />
-      {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The database is away. What you typed is kept and is sent as soon as it is back.</p>}
+      <Strip onLately={() => setSheet("lately")} onPlace={() => setSheet("place")} onLetters={() => setSheet("letters")} />
+      {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The house is not answering. What you do is kept and is sent as soon as it is back.</p>}
       <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
       <ReportBar raised={withLine} />
       <BottomBar onMore={() => setSheet("more")} />
       <Suspense fallback={null}>
         {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onPlace={() => setSheet("place")} onClose={() => setSheet(null)} />}
+        {sheet === "letters" && <Letters onClose={() => setSheet(null)} />}
         {sheet === "place" && <NewPlace onClose={() => setSheet(null)} />}
         {sheet === "help" && <KeysHelp open onClose={() => setSheet(null)} />}
       </Suspense>

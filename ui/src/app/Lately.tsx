@@ -29,9 +29,9 @@ function Row({ act }: { act: ActRow }) {
     <li className="flex items-center gap-3 py-2 border-b border-zinc2">
       <div className={`grow ${act.undone ? "line-through text-soft" : ""}`}>
         {act.summary}
-        <div className="text-soft text-[13px]">{act.person}, {whenWords(act, today)}</div>
+        <div className="text-soft text-small">{act.person}, {whenWords(act, today)}</div>
       </div>
-      {act.undoable && <Button onClick={() => void undo(act.id)} aria-label={`Undo: ${act.summary}`}>Undo</Button>}
+      {act.undoable && <Button onClick={() => undo(act.id)} aria-label={`Undo: ${act.summary}`}>Undo</Button>}
     </li>
   );
 }

@@ -22,7 +22,7 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
       <DropdownMenu.Trigger className="px-3 min-h-[44px] text-[#dbe5f7] hover:text-white phone:hidden">{session.person?.name} ▾</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={4} className="z-50 max-h-[86dvh] overflow-y-auto bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
-          <DropdownMenu.Label className="px-3 py-1 text-soft text-[13px]">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
+          <DropdownMenu.Label className="px-3 py-1 text-soft text-small">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
           {session.households.length > 1 && session.households.filter((one) => one.id !== session.household?.id).map((one) => <DropdownMenu.Item key={one.id} className={item} onSelect={() => void choose(one.id)}>Go over to {one.name}</DropdownMenu.Item>)}
           {MORE.map(([path, name]) => <DropdownMenu.Item key={path} className={item} onSelect={() => void go(path)}>{name}</DropdownMenu.Item>)}
           <DropdownMenu.Item className={item} onSelect={onPlace}>New place</DropdownMenu.Item>

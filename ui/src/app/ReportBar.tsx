@@ -1,7 +1,7 @@
-import { useEffect } from "react";
+import { Toast } from "radix-ui";
 import { Button } from "../kit/kit";
 import type { Problem } from "../api/client";
-import { useActs } from "./acts";
+import { useActs, useReport, type Report } from "./acts";
 
 const SHOWN = 12_000;
 
@@ -11,28 +11,35 @@ function now(problem: Problem | undefined): [string, string][] {
   return Object.entries(problem.document.current ?? {}).filter(([, value]) => value !== null && value !== "").map(([name, value]) => [name, String(value)]);
 }
 
+function More({ report }: { report: Report }) {
+  const document = report.problem?.document;
+  const lines = [
+    ...(report.unsettled ?? []),
+    ...(document?.remedy ? [document.remedy] : []),
+    ...now(report.problem).map(([name, value]) => `It says now: ${name.replaceAll("_", " ")} ${value}`),
+    ...(document?.errors ?? []).map((fault) => `${fault.pointer.replace(/^\//, "").replaceAll("_", " ")}: ${fault.detail}`),
+  ];
+  return lines.map((line) => <span key={line} className="block text-small opacity-85">{line}</span>);
+}
+
 /** Says what was done, with its undo, or what was refused and how to mend it. */
 export function ReportBar({ raised }: { raised: boolean }) {
-  const { report, say, undo } = useActs();
-  useEffect(() => {
-    if (!report || report.problem) return;
-    const timer = setTimeout(() => say(null), SHOWN);
-    return () => clearTimeout(timer);
-  }, [report, say]);
+  const { say, undo } = useActs();
+  const report = useReport();
   return (
-    <div aria-live="polite" className={`no-print fixed z-30 left-1/2 -translate-x-1/2 w-max max-w-[min(720px,94vw)] ${raised ? "bottom-[66px] phone:bottom-[176px]" : "bottom-4 phone:bottom-[64px]"}`}>
+    <Toast.Provider duration={SHOWN} swipeDirection="down" label="Report">
       {report && (
-        <div className={`flex items-center gap-3 rounded-xl px-4 py-2 shadow-lg ${report.problem ? "bg-board text-ink border-2 border-beet" : "bg-night text-(--on-night)"}`}>
-          <span>
-            {report.text}
-            {report.problem?.document.remedy && <span className="block text-soft text-[13.5px]">{report.problem.document.remedy}</span>}
-            {now(report.problem).map(([name, value]) => <span key={name} className="block text-soft text-[13.5px]">it says now: {name.replaceAll("_", " ")} {value}</span>)}
-            {report.problem?.document.errors.map((fault) => <span key={fault.pointer + fault.detail} className="block text-soft text-[13.5px]">{fault.pointer}: {fault.detail}</span>)}
-          </span>
-          {report.actId !== undefined && <Button onClick={() => void undo(report.actId as number)}>Undo</Button>}
-          <button type="button" className="px-2 min-h-[32px]" aria-label="Close this message" onClick={() => say(null)}>✕</button>
-        </div>
+        <Toast.Root key={`${report.text} ${report.times ?? 1} ${report.actId ?? ""}`} open onOpenChange={(open) => !open && say(null)} duration={report.problem ? Infinity : SHOWN}
+          className={`report ${report.problem ? "report-refused" : ""}`}>
+          <Toast.Description className="grow">
+            {report.text}{report.times && <b> ({report.times} times)</b>}
+            <More report={report} />
+          </Toast.Description>
+          {report.actId !== undefined && <Toast.Action altText="Undo it in the list of what was done lately" asChild><Button onClick={() => undo(report.actId as number)}>Undo</Button></Toast.Action>}
+          <Toast.Close className="px-2 min-h-[32px] phone:min-h-[44px] phone:min-w-[44px]" aria-label="Close this message">✕</Toast.Close>
+        </Toast.Root>
       )}
-    </div>
+      <Toast.Viewport className={`no-print report-place ${raised ? "report-raised" : ""}`} />
+    </Toast.Provider>
   );
 }

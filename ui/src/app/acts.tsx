@@ -1,159 +1,154 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
-import { get, post, Problem } from "../api/client";
+import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
+import { get, Problem } from "../api/client";
 import * as outbox from "../api/outbox";
+import { taken } from "../api/patch";
 import { sessionQuery } from "../api/queries";
+import type { Done, Session } from "../api/types";
+import { Asks, deliver, settle } from "./deliver";
+import { useAway } from "./useAway";
 import { useKept } from "./useKept";
-import type { Done, Draft } from "../api/types";
-import { putAwayFrom } from "../label-line/model";
-import { lineBack } from "../label-line/lineBack";
 
 export interface Report {
   text: string;
+  /** The same was done so many times in a row. */
+  times?: number;
   actId?: number;
   problem?: Problem;
+  /** What of it could not be done any more. */
+  unsettled?: string[];
 }
 
+type Sent = <T = Done>(path: string, body: unknown, words: string, more?: outbox.More) => Promise<T | null>;
+
 interface Acts {
-  /** Does something: sends it, reports it with its undo, keeps it while nobody answers. */
-  act: <T = Done>(path: string, body: unknown, words: string, more?: Pick<outbox.Letter, "typed">) => Promise<T | null>;
+  /** Does something: sends it, reports it with its undo, keeps it while nobody answers. Each call is one intent. */
+  act: Sent;
   /** The same for what changes no stock (a line of a count): not reported, and only its own view is read again. */
-  note: <T>(path: string, body: unknown, words: string) => Promise<T | null>;
-  later: (line: string) => void;
+  note: Sent;
+  /** Keeps a raw line until it can be read. */
+  later: (line: string, more: outbox.More) => void;
+  /** Sends one that waits, or one that was refused, once more. */
+  again: (entry: outbox.Letter) => Promise<Done | null>;
   undo: (actId: number) => Promise<void>;
-  report: Report | null;
   say: (report: Report | null) => void;
-  pending: outbox.Letter[];
   away: boolean;
 }
 
-const Context = createContext<Acts | null>(null);
+// What is done stands still; what is reported changes with every act and is drawn by the bar alone.
+const Doing = createContext<Acts | null>(null);
+const Said = createContext<Report | null>(null);
 const RETRY = 2500;
-const DOUBLE = 600;
+/** Letters this page is sending right now. */
+const sending = new Set<string>();
 
 export function useActs(): Acts {
-  const acts = use(Context);
+  const acts = use(Doing);
   if (!acts) throw new Error("useActs needs ActsProvider");
   return acts;
 }
 
-/** Sends one letter; a typed line is read first, and comes back to the hand when it is not clear. */
-async function deliver(entry: outbox.Letter): Promise<Done> {
-  if (entry.line === undefined) return post<Done>(entry.path, entry.body, entry.key);
-  const draft = await post<Draft>("/api/label-line", { text: entry.line });
-  const body = putAwayFrom(draft, {});
-  if (!body) {
-    outbox.drop(entry.key);
-    lineBack({ text: entry.line });
-    throw new Problem({ type: "about:blank", status: 422, code: "invalid", title: `“${entry.line}” needs an answer before it can be put away.`, remedy: "It is back in the label line.", errors: [] });
-  }
-  outbox.store({ key: entry.key, path: "/api/stacks", body, words: entry.words });
-  return post<Done>("/api/stacks", body, entry.key);
+export function useReport(): Report | null {
+  return use(Said);
+}
+
+/** The same thing said again counts up, so that two quick presses are seen to be two. */
+function repeated(before: Report | null, next: Report | null): Report | null {
+  if (!before || !next || next.problem || before.problem || before.text !== next.text) return next;
+  return { ...next, times: (before.times ?? 1) + 1 };
+}
+
+type Send = (entry: outbox.Letter) => Promise<Done | null>;
+
+/** What views are given to do things with. */
+function actsOf(send: Send, setAway: (away: boolean) => void, say: Acts["say"], away: boolean): Acts {
+  const sent = async <T,>(path: string, body: unknown, words: string, more: outbox.More) => {
+    const entry = outbox.letter(path, body, words, more);
+    outbox.store(entry);
+    return (await send(entry)) as T | null;
+  };
+  const act: Sent = (path, body, words, more = {}) => sent(path, body, words, more);
+  return {
+    act,
+    note: (path, body, words, more = {}) => sent(path, body, words, { ...more, quiet: true }),
+    later: (line, more) => {
+      setAway(true);
+      outbox.store({ ...outbox.letter("/api/stacks", null, line, { ...more, line }), held: true });
+    },
+    again: async (entry) => {
+      const fresh = entry.state === "refused" ? outbox.anew(entry) : entry;
+      outbox.store(fresh);
+      if (fresh.key !== entry.key) outbox.drop(entry.key);
+      return send(fresh);
+    },
+    undo: async (actId) => void (await act(`/api/acts/${actId}/undo`, {}, "Undo")),
+    say,
+    away,
+  };
 }
 
 export function ActsProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
-  const pending = useKept(outbox.letters);
-  const [report, say] = useState<Report | null>(null);
+  const [report, setReport] = useState<Report | null>(null);
   const [away, setAway] = useState(false);
-  const sending = useRef(new Set<string>());
-  const fresh = useRef<{ intent: string; at: number }>({ intent: "", at: 0 });
   useAway(setAway);
+  const say = useCallback((next: Report | null) => setReport((before) => repeated(before, next)), []);
 
-  const sendLetter = useCallback(
+  const failed = useCallback(async (problem: Problem, entry: outbox.Letter) => {
+    if (problem.away) setAway(true);
+    // A page that slept too long only needs a new token, and whoever is signed out a door.
+    if (["csrf", "signed_out"].includes(problem.document.code)) await client.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined);
+    if (settle(entry, problem) !== "waits") say({ text: problem.message, problem });
+    else if (problem.document.code === "too_many") say({ text: `${problem.message} It is sent in a moment.` });
+  }, [client, say]);
+
+  const send = useCallback(
     async (entry: outbox.Letter): Promise<Done | null> => {
-      if (sending.current.has(entry.key)) return null;
-      sending.current.add(entry.key);
+      if (sending.has(entry.key)) return null;
+      sending.add(entry.key);
       try {
         const done = await deliver(entry);
         outbox.drop(entry.key);
         setAway(false);
-        if (!entry.quiet && done.summary) say({ text: done.summary, actId: done.act_id });
-        void client.invalidateQueries({ queryKey: entry.quiet ? ["house", "count"] : ["house"] });
+        if (!entry.quiet && done.summary) say({ text: done.summary, actId: done.act_id, unsettled: done.unsettled });
+        if (entry.quiet) void client.invalidateQueries({ queryKey: ["house", "count"] });
+        else taken(client, done);
         return done;
       } catch (error) {
-        return failed(error, entry, { setAway, say, refresh: () => client.fetchQuery({ ...sessionQuery, staleTime: 0 }) });
+        if (error instanceof Asks) say({ text: `“${error.message}” needs an answer before it can be put away. It stands at the label line.` });
+        else if (error instanceof Problem) await failed(error, entry);
+        else throw error;
+        return null;
       } finally {
-        sending.current.delete(entry.key);
+        sending.delete(entry.key);
       }
     },
-    [client],
+    [client, say, failed],
   );
 
-  useRetry(pending, sendLetter);
-  const acts = useMemo<Acts>(() => {
-    const send = async (path: string, body: unknown, words: string, more: Pick<outbox.Letter, "quiet" | "typed">) => {
-      // A double click is one intent; a second touch a moment later is another.
-      const intent = path + JSON.stringify(body);
-      const now = performance.now();
-      if (fresh.current.intent === intent && now - fresh.current.at < DOUBLE) return null;
-      fresh.current = { intent, at: now };
-      const entry = { ...outbox.letter(path, body, words), ...more };
-      outbox.store(entry);
-      return sendLetter(entry);
-    };
-    const act = async <T = Done,>(path: string, body: unknown, words: string, more: Pick<outbox.Letter, "typed"> = {}) => (await send(path, body, words, more)) as T | null;
-    const note = async <T,>(path: string, body: unknown, words: string) => (await send(path, body, words, { quiet: true })) as T | null;
-    const later = (line: string) => {
-      setAway(true);
-      outbox.store({ ...outbox.letter("/api/stacks", null, line), line });
-    };
-    const undo = async (actId: number) => void (await act(`/api/acts/${actId}/undo`, {}, "undo"));
-    return { act, note, later, undo, report, say, pending, away };
-  }, [sendLetter, report, pending, away]);
-  return <Context value={acts}>{children}</Context>;
+  useRetry(send);
+  const acts = useMemo(() => actsOf(send, setAway, say, away), [send, say, away]);
+  return <Doing value={acts}><Said value={report}>{children}</Said></Doing>;
 }
 
-interface Failing {
-  setAway: (away: boolean) => void;
-  say: (report: Report) => void;
-  refresh: () => Promise<unknown>;
-}
-
-async function failed(error: unknown, entry: outbox.Letter, { setAway, say, refresh }: Failing): Promise<null> {
-  if (!(error instanceof Problem)) throw error;
-  const code = error.document.code;
-  // Only while nobody answers does a letter wait. What is answered, even by a fault of ours, would hold up all others.
-  if (error.away) {
-    setAway(true);
-    return null;
-  }
-  // A page that slept too long only needs a new token; the letter stays and goes again.
-  if (code === "csrf" || code === "signed_out") {
-    await refresh().catch(() => undefined);
-    if (code === "csrf") return null;
-  }
-  outbox.drop(entry.key);
-  // What was typed comes back to the hand.
-  const typed = entry.line ?? entry.typed;
-  if (typed !== undefined) lineBack({ text: typed });
-  say({ text: error.message, problem: error });
-  return null;
-}
-
-/** Whether the house answers, as every read finds out by itself. */
-function useAway(setAway: (away: boolean) => void): void {
+/** Tries what waits again, oldest first, until the house answers. Letters of an earlier visit are tried at once. */
+function useRetry(send: Send): void {
+  const pending = useKept(outbox.letters).some((entry) => entry.state === "pending");
   useEffect(() => {
-    const gone = () => setAway(true);
-    const back = () => setAway(false);
-    window.addEventListener("house-away", gone);
-    window.addEventListener("house-back", back);
-    return () => {
-      window.removeEventListener("house-away", gone);
-      window.removeEventListener("house-back", back);
-    };
-  }, [setAway]);
-}
-
-/** Tries again, oldest first, until the house answers. Letters of an earlier visit are tried at once. */
-function useRetry(pending: outbox.Letter[], sendLetter: (entry: outbox.Letter) => Promise<Done | null>): void {
-  const first = pending[0];
-  useEffect(() => {
-    if (!first) return;
+    if (!pending) return;
+    let busy = false;
     const timer = setInterval(async () => {
-      const alive = await get("/api/session").then(() => true, () => false);
-      if (alive) await sendLetter(first);
+      if (busy) return;
+      busy = true;
+      const session = await get<Session>("/api/session").catch(() => null);
+      for (const entry of session?.signed_in ? outbox.waiting() : []) {
+        if (entry.state !== "pending") continue;
+        await send({ ...entry, held: true });
+        // What comes after one that still waits waits too.
+        if (outbox.waiting().some((left) => left.key === entry.key && left.state === "pending")) break;
+      }
+      busy = false;
     }, RETRY);
     return () => clearInterval(timer);
-  }, [first, sendLetter]);
+  }, [pending, send]);
 }

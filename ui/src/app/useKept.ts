@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
-import type { Kept } from "../api/kept";
+import type { Shown } from "../api/kept";
 
 /** A kept list as it stands, also when another window of this browser changes it. */
-export function useKept<T>(list: Kept<T>): T[] {
+export function useKept<T>(list: Shown<T>): T[] {
   const [items, setItems] = useState(list.read);
   useEffect(() => {
     const read = () => setItems(list.read());

@@ -2,7 +2,7 @@
 export function Why({ steps }: { steps: string[] }) {
   if (steps.length === 0) return null;
   return (
-    <details className="text-[13.5px]">
+    <details className="text-small">
       <summary className="cursor-pointer text-rim font-semibold w-max min-h-[24px]">why</summary>
       <ul className="text-soft">{steps.map((step) => <li key={step}>{step}</li>)}</ul>
     </details>

@@ -1,11 +1,21 @@
-import type { ButtonHTMLAttributes, ReactNode } from "react";
+import { useState, type ButtonHTMLAttributes, type MouseEvent, type ReactNode } from "react";
 import type { Stack } from "../api/types";
 import { dayTab, shortAmount, shortName, stackWords } from "./words";
 
 type Look = "main" | "quiet" | "plain" | "grave";
 
-export function Button({ look = "quiet", className = "", type = "button", ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return <button type={type} data-look={look} className={`btn ${className}`} {...rest} />;
+type Press = (event: MouseEvent<HTMLButtonElement>) => unknown;
+
+/** What a press sets off may take a while: until it is over the button says so. Each press still counts. */
+export function Button({ look = "quiet", className = "", type = "button", onClick, ...rest }: Omit<ButtonHTMLAttributes<HTMLButtonElement>, "onClick"> & { look?: Look; onClick?: Press }) {
+  const [under, setUnder] = useState(0);
+  const press = (event: MouseEvent<HTMLButtonElement>) => {
+    const answer = onClick?.(event);
+    if (!(answer instanceof Promise)) return;
+    setUnder((count) => count + 1);
+    void answer.finally(() => setUnder((count) => count - 1));
+  };
+  return <button type={type} data-look={look} className={`btn ${className}`} aria-busy={under > 0 || undefined} onClick={press} {...rest} />;
 }
 
 interface ChipProps {
@@ -55,7 +65,7 @@ export function Board({ title, note, children, className = "", tone = "rim" }: {
   return (
     <section className={`board ${edge} p-3 ${className}`}>
       {title && <h2>{title}</h2>}
-      {note && <p className="text-soft text-[13px] mt-0.5">{note}</p>}
+      {note && <p className="text-soft text-small mt-0.5">{note}</p>}
       {children}
     </section>
   );

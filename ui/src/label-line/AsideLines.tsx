@@ -21,7 +21,7 @@ export function AsideLines({ lines, onTake }: { lines: BackInLine[]; onTake: (li
   const most = useWide() ? SHOWN : SHOWN_NARROW;
   if (lines.length === 0 && !dropped) return null;
   return (
-    <div role="group" aria-label="Lines that wait" className="basis-full flex flex-wrap items-center gap-2 text-[13.5px] max-h-[96px] overflow-y-auto">
+    <div role="group" aria-label="Lines that wait" className="basis-full flex flex-wrap items-center gap-2 text-small max-h-[96px] overflow-y-auto">
       {lines.length > 0 && <span className="text-soft">{lines.length === 1 ? "1 line waits:" : `${lines.length} lines wait:`}</span>}
       {lines.slice(0, most).map((line, index) => (
         <span key={`${index}-${line.text}`} className="pill !p-0 max-w-full" data-sure="no">

@@ -1,14 +1,12 @@
 import { Popover } from "radix-ui";
-import { useState, type FormEvent, type ReactNode } from "react";
-import { Button } from "../kit/kit";
+import { useState, type ReactNode } from "react";
+import { Form, Submit } from "../kit/form";
 
 /** A small label that opens into a little form: any one thing can be put right without typing the line again. */
 export function EditLabel({ label, sure = true, title, children, onSave }: { label: ReactNode; sure?: boolean; title: string; children: ReactNode; onSave: (form: FormData) => void }) {
   const [open, setOpen] = useState(false);
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    event.stopPropagation();
-    onSave(new FormData(event.currentTarget));
+  const save = (form: FormData) => {
+    onSave(form);
     setOpen(false);
   };
   return (
@@ -16,10 +14,10 @@ export function EditLabel({ label, sure = true, title, children, onSave }: { lab
       <Popover.Trigger className="pill phone:min-h-[40px]" data-sure={sure ? "yes" : "no"}>{label}</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content side="top" align="start" sideOffset={6} aria-label={title} className="z-50 bg-board text-ink border border-edge rounded-xl p-3 shadow-lg w-[260px]">
-          <form onSubmit={submit} className="grid gap-2">
+          <Form onSave={save} className="grid gap-2">
             {children}
-            <Button type="submit" look="main">Put it right</Button>
-          </form>
+            <Submit>Put it right</Submit>
+          </Form>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

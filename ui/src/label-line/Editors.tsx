@@ -7,6 +7,7 @@ import { Button } from "../kit/kit";
 import { dayWords } from "../kit/words";
 import { EditLabel } from "./EditLabel";
 import type { Corrections } from "./model";
+import { Amount, Day, Text } from "../kit/form";
 
 const NewFood = lazy(() => import("../views/keeping/NewFood"));
 
@@ -27,7 +28,7 @@ export function CountLabel({ draft, corrections, correct }: Props) {
   const text = corrections.count ? `${corrections.count} × (${draft.amount_text})` : draft.amount_text;
   return (
     <EditLabel title="How many" label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
-      <label className="grid gap-1"><span className="font-semibold">How many</span><input className="field" name="count" required inputMode="decimal" pattern="[0-9]{1,6}([.,][0-9]{1,3})?" defaultValue={corrections.count ?? draft.count} /></label>
+      <Amount label="How many" places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />
     </EditLabel>
   );
 }
@@ -54,7 +55,7 @@ export function FoodLabel({ draft, corrections, correct }: Props) {
   return (
     <>
       <EditLabel title="Which food" sure={Boolean(name)} label={name ?? "which food?"} onSave={save}>
-        <label className="grid gap-1"><span className="font-semibold">Find the food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} /></label>
+        <Text label="Find the food" value={find} onChange={(event) => setFind(event.target.value)} />
         <div role="radiogroup" aria-label="Foods found" className="max-h-[180px] overflow-y-auto grid">
           {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
         </div>
@@ -73,7 +74,7 @@ export function DateLabel({ draft, corrections, correct }: Props) {
   const save = (form: FormData) => correct({ date: String(form.get("date")), date_kind: String(form.get("kind")), answered: done(corrections, "date", "date_kind") });
   return (
     <EditLabel title="The date" label={words} onSave={save}>
-      <label className="grid gap-1"><span className="font-semibold">The date</span><input className="field" type="date" name="date" required defaultValue={date ?? ""} /></label>
+      <Day label="The date" name="date" required defaultValue={date ?? ""} />
       <label className="grid gap-1"><span className="font-semibold">What it says</span>
         <select className="field" name="kind" defaultValue={kind ?? "best_before"}>{Object.entries(KIND).map(([value, name]) => <option key={value} value={value}>{name}</option>)}</select>
       </label>
@@ -87,7 +88,7 @@ export function PriceLabel({ draft, corrections, correct }: Props) {
   const save = (form: FormData) => correct({ price_minor: Math.round(Number(String(form.get("price")).replace(",", ".")) * 100), answered: done(corrections, "price", "price_or_date") });
   return (
     <EditLabel title="The price of the line" label={price === null || price === undefined ? "+ price" : money(price)} onSave={save}>
-      <label className="grid gap-1"><span className="font-semibold">Price of the whole line</span><input className="field" name="price" required inputMode="decimal" pattern="[0-9]{1,6}([.,][0-9]{1,2})?" defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} /></label>
+      <Amount label="Price of the whole line" places={2} whole={6} name="price" required defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} />
     </EditLabel>
   );
 }

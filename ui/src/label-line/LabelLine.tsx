@@ -46,9 +46,10 @@ function useLine() {
     setText(next);
     setCorrections({});
   }, []);
-  const put = useCallback(({ text: words, food_id }: BackInLine) => {
+  const put = useCallback(({ text: words, food_id, corrections: before }: BackInLine) => {
     type(words);
     if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
+    else if (before) setCorrections(before);
     field()?.focus();
   }, [type]);
   useEffect(() => onLineBack((line) => {
@@ -58,7 +59,7 @@ function useLine() {
   }), [put]);
   /** Takes one up; what stands in the line waits instead. */
   const swap = (line: BackInLine) => {
-    if (now.current.trim() !== "") putAside({ text: now.current });
+    if (now.current.trim() !== "") putAside({ text: now.current, corrections });
     put(line);
   };
   /** The line as it stands leaves the field, which is free for the next. */
@@ -69,7 +70,7 @@ function useLine() {
   };
   /** It could not be stored: back into the field if that is still free, else beside it. */
   const giveBack = (taken: Taken, more: Corrections) => {
-    if (now.current.trim() !== "") return putAside({ text: taken.text });
+    if (now.current.trim() !== "") return putAside({ text: taken.text, corrections: { ...taken.corrections, ...more } });
     type(taken.text);
     setCorrections({ ...taken.corrections, ...more });
   };
@@ -101,7 +102,7 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
   const putAway = async () => {
     if (line.text.trim() === "") return;
     const taken = line.take();
-    beginReading(taken.text);
+    beginReading(taken.text, taken.corrections);
     field()?.focus();
     setNudge("");
     try {
@@ -116,7 +117,7 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
     if (isScan(taken.text) && (await scan.take(taken.text))) return endReading(taken.text);
     const fresh = preview.read.trim() === taken.text && preview.draft ? preview : await readLine(taken.text);
     if (fresh.away || (away && !fresh.draft)) {
-      later(taken.text);
+      later(taken.text, { place, corrections: taken.corrections });
       return endReading(taken.text);
     }
     const all = { ...(fresh.draft?.place ? {} : { place_id: place }), ...taken.corrections };
@@ -130,7 +131,7 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
     keepPlace(body.place_id);
     const next = nextAside();
     if (next) line.swap(next);
-    const sent = act("/api/stacks", body, taken.text, { typed: taken.text });
+    const sent = act("/api/stacks", body, taken.text, { typed: taken.text, corrections: taken.corrections });
     // From here on it is a letter.
     endReading(taken.text);
     await sent;
@@ -170,9 +171,9 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
       <kbd className="phone:hidden">n</kbd>
       <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
-        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={paste} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-[16px]" />
+        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={paste} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-lead" />
       {line.text.trim() === "" ? (
-        <span className="flex items-center gap-2 text-soft text-[13.5px]">
+        <span className="flex items-center gap-2 text-soft text-small">
           <span className="phone:hidden">Type a line, Enter puts it away.</span>
           <Button onClick={() => setHand(true)}>With one hand</Button>
           <ScanButton onScan={(code) => line.type(code)} />
@@ -183,7 +184,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
           <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
         </>
       )}
-      {nudge && <span role="status" className="text-beet font-semibold text-[13.5px]">{nudge}</span>}
+      {nudge && <span role="status" className="text-beet font-semibold text-small">{nudge}</span>}
       <AsideLines lines={waiting} onTake={line.swap} />
       <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={() => { line.swap({ text: scan.unknown ?? "" }); scan.close(); }} onLearnt={() => line.swap({ text: scan.unknown ?? "" })} />}</Suspense>
       <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />}</Suspense>

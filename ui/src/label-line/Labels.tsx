@@ -41,7 +41,7 @@ function Asked({ question, corrections, correct }: { question: Question; correct
   if (question.answers.length === 0) return <span className="pill" data-sure="no">{question.text}</span>;
   return (
     <span className="inline-flex flex-wrap items-center gap-1.5" role="group" aria-label={question.text}>
-      <span className="text-beet font-semibold text-[13.5px]">{question.text}</span>
+      <span className="text-beet font-semibold text-small">{question.text}</span>
       {question.answers.slice(0, 3).map((option) => (
         <button key={option.value} type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
       ))}
@@ -53,7 +53,7 @@ function Asked({ question, corrections, correct }: { question: Question; correct
 export function Labels({ preview, corrections, places, correct }: { preview: Preview; corrections: Corrections; places: Place[]; correct: (more: Corrections) => void }) {
   const { today } = useSession();
   const draft = preview.draft;
-  if (!draft) return <span role="status" className="text-soft text-[13.5px]">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
+  if (!draft) return <span role="status" className="text-soft text-small">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
   const questions = open(draft, corrections);
   const left = leftOut(draft, corrections);
   const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));
@@ -63,7 +63,7 @@ export function Labels({ preview, corrections, places, correct }: { preview: Pre
   const opened = corrections.opened_on ?? draft.opened_on;
   const options = places.map((one) => ({ text: one.name, value: String(one.id) }));
   return (
-    <span role="group" aria-label="What was understood" className="inline-flex flex-wrap items-center gap-2 text-[13.5px]">
+    <span role="group" aria-label="What was understood" className="inline-flex flex-wrap items-center gap-2 text-small">
       <CountLabel {...shared} />
       <FoodLabel {...shared} />
       <DateLabel {...shared} />

@@ -65,7 +65,7 @@ export function OneHand({ open, onClose, places, place, onPlace, send: instead }
             {places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
           </select>
         </label>
-        {last && <Button onClick={() => void send({ ...last.body, place_id: place ?? last.body.place_id }, last.words)}>Same again: {last.words}</Button>}
+        {last && <Button onClick={() => send({ ...last.body, place_id: place ?? last.body.place_id }, last.words)}>Same again: {last.words}</Button>}
         <Chooser hand={hand} set={set} />
         {hand.food && (
           <>
@@ -105,7 +105,7 @@ function Stepper({ count, onCount }: { count: number; onCount: (count: number) =
   return (
     <div className="flex items-center gap-3" role="group" aria-label="How many">
       <Button aria-label="One less" disabled={count <= 1} onClick={() => onCount(count - 1)}>−</Button>
-      <output className="font-head text-[26px] w-12 text-center">{count}</output>
+      <output className="font-head text-big w-12 text-center">{count}</output>
       <Button aria-label="One more" onClick={() => onCount(count + 1)}>+</Button>
       {[2, 4, 6, 12].map((number) => <Button key={number} onClick={() => onCount(number)}>{number}</Button>)}
     </div>

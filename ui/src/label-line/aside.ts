@@ -1,10 +1,15 @@
 import { kept } from "../api/kept";
+import type { Corrections } from "./model";
 
 /** Words that go back into the label line, wherever they come from: a shopping list, a scan, a line that was refused. */
 export interface BackInLine {
   text: string;
   /** A food that is known already is passed on, not read again from words. */
   food_id?: number;
+  /** What was answered before, so that nobody is asked twice. */
+  corrections?: Corrections;
+  /** It was sent and needs an answer before it can be put away. */
+  asks?: boolean;
   /** One of many that were pasted: it comes up by itself when the line is free. */
   next?: boolean;
 }
@@ -15,8 +20,8 @@ export const lines = kept<BackInLine>("nut-shelf.lines-aside", "lines-aside");
 /** Lines that have left the field and are being read: a reload meanwhile must not lose them. */
 const reading = kept<BackInLine>("nut-shelf.lines-reading", "lines-reading", "tab");
 
-export function beginReading(text: string): void {
-  reading.write([...reading.read(), { text }]);
+export function beginReading(text: string, corrections?: Corrections): void {
+  reading.write([...reading.read(), { text, corrections }]);
 }
 
 export function endReading(text: string): void {

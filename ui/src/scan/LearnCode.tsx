@@ -6,6 +6,7 @@ import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
 import { Sheet } from "../kit/Sheet";
 import { packWords, sizeOf } from "../label-line/packs";
+import { Amount, Form, Submit, amountOf } from "../kit/form";
 
 /** An unknown code is learnt once: which food, and how much one pack holds. */
 export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: () => void; onLearnt: () => void }) {
@@ -38,7 +39,7 @@ function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food
     onLearnt();
   };
   return (
-    <form className="grid gap-3 mt-3" onSubmit={(event) => { event.preventDefault(); void learn(amount.replace(",", "."), unit); }}>
+    <Form className="grid gap-3 mt-3" onSave={() => learn(amountOf(amount), unit)}>
       <div className="flex items-center gap-2"><b className="grow">{food.name}</b><Button onClick={onAnother}>Another food</Button></div>
       <div role="group" aria-label="Size of one pack" className="flex flex-wrap gap-2">
         {food.packs.map((pack) => {
@@ -46,8 +47,8 @@ function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food
           return size && <Button key={pack} onClick={() => void learn(size.amount, size.unit)}>{packWords(pack)}</Button>;
         })}
       </div>
-      <label className="grid gap-1"><span className="font-semibold">Or another size, in {unit === "piece" ? "pieces" : unit}</span><input className="field" inputMode="decimal" required pattern="[0-9]{1,9}([.,][0-9]{1,6})?" value={amount} onChange={(event) => setAmount(event.target.value)} /></label>
-      <Button type="submit" look="main">That is it</Button>
-    </form>
+      <Amount label="Or another size" unit={unit === "piece" ? "pieces" : unit} required value={amount} onChange={(event) => setAmount(event.target.value)} />
+      <Submit>That is it</Submit>
+    </Form>
   );
 }

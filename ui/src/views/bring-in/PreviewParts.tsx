@@ -18,7 +18,7 @@ export function Columns({ preview, chosen, onColumns }: { preview: ImportPreview
     <div className="flex flex-wrap gap-3 mt-3">
       {preview.columns.map((column) => (
         <label key={column.index} className="grid gap-1">
-          <span className="text-[13.5px] font-semibold">{column.heading || `column ${column.index + 1}`}</span>
+          <span className="text-small font-semibold">{column.heading || `column ${column.index + 1}`}</span>
           <select className="field !w-auto" value={column.field ?? ""} onChange={(event) => onColumns({ ...chosen, [column.index]: event.target.value })}>
             <option value="">leave out</option>
             {preview.fields.map((field) => <option key={field} value={field}>{WORDS[field] ?? field}</option>)}
@@ -49,7 +49,7 @@ function UnknownFood({ food, onFood }: { food: ImportPreview["unknown_foods"][nu
   };
   return (
     <li className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-      <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-[13.5px]">{plural(food.lines, "line")}</span>
+      <b className="min-w-[150px]">{food.text}</b><span className="text-soft text-small">{plural(food.lines, "line")}</span>
       {options.map((option) => <Button key={option.id} onClick={() => onFood(food.text, option.id)}>{option.name}</Button>)}
       <input className="field !w-[180px]" aria-label={`Find a food for ${food.text}`} placeholder="find another" value={find} onChange={(event) => setFind(event.target.value)} />
       <Button look="plain" onClick={() => setMaking(true)}>a new food</Button>
@@ -84,7 +84,7 @@ export function Rows({ preview }: { preview: ImportPreview }) {
   return (
     <Board title="How the lines are read">
       <div className="max-h-[380px] overflow-auto mt-2" tabIndex={0} role="group" aria-label="Lines as read">
-        <table className="w-full text-left text-[14px]">
+        <table className="w-full text-left text-small">
           <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th></tr></thead>
           <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td></tr>)}</tbody>
         </table>

@@ -16,7 +16,7 @@ export function UnknownPlaces({ preview, places, onPlace }: { preview: ImportPre
       <ul className="mt-2">
         {preview.unknown_places.map((place) => (
           <li key={place.text} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-            <b className="min-w-[150px]">{place.text}</b><span className="text-soft text-[13.5px]">{plural(place.lines, "line")}</span>
+            <b className="min-w-[150px]">{place.text}</b><span className="text-soft text-small">{plural(place.lines, "line")}</span>
             <select className="field !w-auto" aria-label={`Place for ${place.text}`} value="" onChange={(event) => onPlace(place.text, Number(event.target.value))}>
               <option value="" disabled>choose a place</option>
               {places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}

@@ -82,10 +82,10 @@ function Head({ count, said, onFinish }: { count: Count; said: ReadonlySet<numbe
       <div className="flex flex-wrap gap-2 mt-3">
         <Button look="main" onClick={onFinish}>Finish</Button>
         <Link className="btn" to="/count" title="What you said is kept; anybody can go on, on any device">Pause</Link>
-        {done < of && <Button onClick={() => void note(`/api/counts/${count.id}/rest`, { found: "as_expected" }, "the rest is as expected")}>The rest is as expected</Button>}
+        {done < of && <Button onClick={() => note(`/api/counts/${count.id}/rest`, { found: "as_expected" }, "the rest is as expected")}>The rest is as expected</Button>}
         <Button look="plain" onClick={() => void throwAway()}>Throw this count away</Button>
       </div>
-      {count.moved_away > 0 && <p className="text-soft text-[13.5px] mt-2">{plural(count.moved_away, "stack")} you had counted went elsewhere meanwhile; that is reckoned in.</p>}
+      {count.moved_away > 0 && <p className="text-soft text-small mt-2">{plural(count.moved_away, "stack")} you had counted went elsewhere meanwhile; that is reckoned in.</p>}
     </div>
   );
 }

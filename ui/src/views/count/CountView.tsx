@@ -29,7 +29,7 @@ function Start({ counts }: { counts: Counts }) {
           <ul className="mt-2 grid gap-2">
             {counts.open.map((one) => (
               <li key={one.id} className="flex items-center gap-3 border-t border-zinc2 pt-2">
-                <span className="grow min-w-0"><b>{one.place}</b><span className="block text-soft text-[13.5px]">{one.person} began; {plural(one.lines, "line")} so far</span></span>
+                <span className="grow min-w-0"><b>{one.place}</b><span className="block text-soft text-small">{one.person} began; {plural(one.lines, "line")} so far</span></span>
                 <Link className="btn" data-look="main" to={`/count/${one.id}`}>Go on</Link>
               </li>
             ))}
@@ -64,7 +64,7 @@ function List({ places, all }: { places: CountPlace[]; all: CountPlace[] }) {
           <span className="grow min-w-0">
             <b>{place.name}</b>
             {place.parent_id !== null && <span className="text-soft"> in {all.find((one) => one.id === place.parent_id)?.name}</span>}
-            <span className="block text-soft text-[13.5px]">{plural(place.stacks, "stack")}{place.reason ? `; ${place.reason}` : place.counted_on ? `; counted ${dayWords(place.counted_on, today)}` : ""}</span>
+            <span className="block text-soft text-small">{plural(place.stacks, "stack")}{place.reason ? `; ${place.reason}` : place.counted_on ? `; counted ${dayWords(place.counted_on, today)}` : ""}</span>
           </span>
           <Button onClick={() => void begin(place)} aria-label={`Count ${place.name}`}>{place.stacks === 0 ? "First count" : "Count"}</Button>
         </li>

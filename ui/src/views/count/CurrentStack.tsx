@@ -57,20 +57,20 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
   return (
     <section aria-label="The stack in hand" className="board p-4 grid gap-3">
       <div>
-        <p className="text-soft text-[13.5px]">{row.place}{row.stack.group ? `, ${row.stack.group}` : ""}</p>
-        <h2 className="!text-[26px] leading-tight">{row.stack.name}</h2>
+        <p className="text-soft text-small">{row.place}{row.stack.group ? `, ${row.stack.group}` : ""}</p>
+        <h2 className="!text-big leading-tight">{row.stack.name}</h2>
         <p className="flex items-center gap-2 mt-1" data-state={row.stack.state}>
           <span className="tab-day">{dayTab(row.stack)}</span>
           <span className="text-soft">expected</span>
-          <b className="font-head text-[24px]">{row.stack.level ? <span className="inline-flex items-center gap-2">{row.stack.level} <Notches level={row.stack.level} /></span> : row.stack.amount}</b>
+          <b className="font-head text-big">{row.stack.level ? <span className="inline-flex items-center gap-2">{row.stack.level} <Notches level={row.stack.level} /></span> : row.stack.amount}</b>
         </p>
         {row.line && <p className="text-pea font-semibold">said: {row.line.words} ({row.line.person})</p>}
       </div>
-      <Button look="main" className="wide:hidden !min-h-[64px] !text-[18px]" onClick={() => onAnswer(row.stack.level ? { found: "level", level: row.stack.level } : { found: "as_expected" })}>As expected</Button>
+      <Button look="main" className="wide:hidden !min-h-[64px] !text-lead" onClick={() => onAnswer(row.stack.level ? { found: "level", level: row.stack.level } : { found: "as_expected" })}>As expected</Button>
       <Touch row={row} onAnswer={onAnswer} />
       <form onSubmit={(event) => void submit(event)} className="flex gap-2 items-end">
-        <label className="grid gap-1 grow"><span className="text-soft text-[13.5px]">{askWords(row)}<span className="phone:hidden">; Enter alone means as expected, 0 gone; a scan leads to its stack</span></span>
-          <input data-count-box autoFocus={wide} className="field !text-[22px] !min-h-[52px] !border-2 !border-rim" value={text} inputMode={row.stack.level ? "text" : "decimal"} autoComplete="off" enterKeyHint="next" aria-label={`${row.stack.name}: ${askWords(row)}`}
+        <label className="grid gap-1 grow"><span className="text-soft text-small">{askWords(row)}<span className="phone:hidden">; Enter alone means as expected, 0 gone; a scan leads to its stack</span></span>
+          <input data-count-box autoFocus={wide} className="field !text-big !min-h-[52px] !border-2 !border-rim" value={text} inputMode={row.stack.level ? "text" : "decimal"} autoComplete="off" enterKeyHint="next" aria-label={`${row.stack.name}: ${askWords(row)}`}
             onChange={(event) => { setText(event.target.value); setNudge(""); }} onKeyDown={press} />
         </label>
         <Button type="submit" look={wide ? "main" : "quiet"} className="!min-h-[52px]">{text.trim() === "" && wide ? "As expected" : "Next"}</Button>
@@ -90,7 +90,7 @@ function Touch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Found)
   return (
     <div role="group" aria-label="How many" className="grid grid-cols-4 gap-2">
       <Button className="!min-h-[52px] phone:!min-h-[60px]" look="grave" onClick={() => onAnswer({ found: "gone" })}>gone</Button>
-      {near.map((number) => <Button key={number} className="!min-h-[52px] phone:!min-h-[60px] !text-[19px]" onClick={() => onAnswer({ found: "amount", packs: String(number) })}>{number}</Button>)}
+      {near.map((number) => <Button key={number} className="!min-h-[52px] phone:!min-h-[60px] !text-head" onClick={() => onAnswer({ found: "amount", packs: String(number) })}>{number}</Button>)}
     </div>
   );
 }
@@ -105,9 +105,9 @@ function OpenTouch({ row, onAnswer }: { row: ExpectedStack; onAnswer: (found: Fo
   };
   return (
     <div role="group" aria-label="How full" className="grid grid-cols-3 gap-2">
-      {row.quarters && QUARTERS.map(([quarters, words]) => <Button key={words} className="!min-h-[52px] !text-[18px]" onClick={() => onAnswer({ found: "amount", quarters })}>{words}</Button>)}
+      {row.quarters && QUARTERS.map(([quarters, words]) => <Button key={words} className="!min-h-[52px] !text-lead" onClick={() => onAnswer({ found: "amount", quarters })}>{words}</Button>)}
       <Button look="grave" className="!min-h-[52px]" onClick={() => onAnswer({ found: "gone" })}>gone</Button>
-      {row.stack.unit === "g" && <Button className="!min-h-[52px]" onClick={() => void weigh()}>by the scale</Button>}
+      {row.stack.unit === "g" && <Button className="!min-h-[52px]" onClick={() => weigh()}>by the scale</Button>}
       {weighing && <p role="status" className="col-span-3 text-beet font-semibold">{weighing}</p>}
     </div>
   );

@@ -7,6 +7,8 @@ import { useActs } from "../../app/acts";
 import { useMoney } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { letters } from "../../api/outbox";
+import { useKept } from "../../app/useKept";
 import { plural } from "../../kit/words";
 import { isLineOf, progress } from "./model";
 
@@ -19,8 +21,8 @@ interface Answers {
 
 /** What the count found different, in quantity and money; a reason is asked only where it matters. */
 export function Differences({ count, onBack }: { count: Count; onBack: () => void }) {
-  const { pending, away } = useActs();
-  const under = pending.filter((letter) => isLineOf(count.id, letter.path)).length;
+  const { away } = useActs();
+  const under = useKept(letters).filter((letter) => letter.state === "pending" && isLineOf(count.id, letter.path)).length;
   return under > 0 ? <Writing lines={under} away={away} onBack={onBack} /> : <Compared count={count} onBack={onBack} />;
 }
 
@@ -72,10 +74,10 @@ function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBa
         {list.map((one) => <Row key={one.line_id} one={one} answers={answers} set={setAnswers} />)}
       </ul>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" autoFocus onClick={() => void finish()}>Finish: make the stock so</Button>
+        <Button look="main" autoFocus onClick={() => finish()}>Finish: make the stock so</Button>
         <Button onClick={onBack}>Back to counting</Button>
       </div>
-      <p className="text-soft text-[13.5px] mt-3">One act: it can be undone as a whole, and the history of each stack says what changed.</p>
+      <p className="text-soft text-small mt-3">One act: it can be undone as a whole, and the history of each stack says what changed.</p>
     </div>
   );
 }
@@ -87,9 +89,9 @@ function Row({ one, answers, set }: { one: Difference; answers: Answers; set: (a
   const move = (lot: number | null) => set({ ...answers, moves: lot === null ? Object.fromEntries(Object.entries(answers.moves).filter(([line]) => line !== key)) : { ...answers.moves, [key]: lot } });
   return (
     <li className={`board p-3 grid gap-x-4 gap-y-1 wide:grid-cols-[minmax(0,1fr)_auto_auto] items-center ${one.ask ? "!border-t-mustard" : ""}`}>
-      <div className="min-w-0"><b>{one.name}</b> <span className="text-soft">{one.place}</span><div className="text-soft text-[13.5px]">expected {one.expected}, found {one.found}</div></div>
-      <div className={`font-head text-[20px] whitespace-nowrap ${one.less ? "text-beet" : "text-pea"}`}>{one.delta} <span className="text-soft text-[14px] font-body">{money(one.value_minor)}</span></div>
-      {one.less && !one.ask && !asking && <span className="text-soft text-[14px]">most likely it {REASONS[answers.reasons[key] ?? one.likely]} <Button look="plain" aria-label={`Another reason for ${one.name}`} onClick={() => setAsking(true)}>change</Button></span>}
+      <div className="min-w-0"><b>{one.name}</b> <span className="text-soft">{one.place}</span><div className="text-soft text-small">expected {one.expected}, found {one.found}</div></div>
+      <div className={`font-head text-head whitespace-nowrap ${one.less ? "text-beet" : "text-pea"}`}>{one.delta} <span className="text-soft text-small font-body">{money(one.value_minor)}</span></div>
+      {one.less && !one.ask && !asking && <span className="text-soft text-small">most likely it {REASONS[answers.reasons[key] ?? one.likely]} <Button look="plain" aria-label={`Another reason for ${one.name}`} onClick={() => setAsking(true)}>change</Button></span>}
       {one.less && (one.ask || asking) && (
         <label className="flex items-center gap-2"><span className="text-soft">it</span>
           <select className="field !w-auto" aria-label={`What became of ${one.name}`} value={answers.reasons[key] ?? one.likely} onChange={(event) => set({ ...answers, reasons: { ...answers.reasons, [key]: event.target.value } })}>

@@ -45,11 +45,11 @@ function Row({ row, group, now, pending, onPick, onClear }: { row: ExpectedStack
   const differs = row.line !== null && row.line.found !== "as_expected" && row.line.delta !== "0";
   return (
     <>
-      {group && <li className="text-soft text-[12.5px] uppercase tracking-wide pt-2" aria-hidden="true">{row.stack.group}</li>}
+      {group && <li className="text-soft text-tiny uppercase tracking-wide pt-2" aria-hidden="true">{row.stack.group}</li>}
       <li data-now={now ? "" : undefined} className={`flex items-center gap-2 border-t border-zinc2 ${now ? "bg-rim2" : ""}`}>
         <button type="button" aria-current={now} className="grow min-w-0 grid grid-cols-[minmax(0,1fr)_auto_92px] gap-2 items-center text-left py-1.5 px-1 phone:min-h-[44px]" onClick={() => onPick(row.stack.id)}>
-          <span className="truncate"><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-[12.5px]">{dayTab(row.stack)}</span></span>
-          <span className="text-soft text-[13.5px] whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
+          <span className="truncate"><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-tiny">{dayTab(row.stack)}</span></span>
+          <span className="text-soft text-small whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
           <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as noted" : row.line.words) : pending ? "…" : ""}</span>
         </button>
         {row.line ? <Button look="plain" className="!px-0 w-[36px] shrink-0" aria-label={`Take back what was said of ${row.stack.name}`} onClick={() => onClear(row)}>✕</Button> : <span className="w-[36px] shrink-0" />}
@@ -67,8 +67,8 @@ function More({ count }: { count: Count }) {
       <ul className="mt-1">
         {count.unexpected.map((line) => (
           <li key={line.id} className="flex items-center gap-2 border-t border-zinc2 py-1.5">
-            <span className="grow min-w-0"><b className="font-semibold">{line.words}</b> <span className="text-soft text-[13px]">{line.place}{line.printed_on ? "" : ", no date yet"}</span></span>
-            <Button look="plain" aria-label={`Take back ${line.words}`} onClick={() => void note(`/api/counts/${count.id}/clear`, { line_id: line.id }, "line taken back")}>✕</Button>
+            <span className="grow min-w-0"><b className="font-semibold">{line.words}</b> <span className="text-soft text-small">{line.place}{line.printed_on ? "" : ", no date yet"}</span></span>
+            <Button look="plain" aria-label={`Take back ${line.words}`} onClick={() => note(`/api/counts/${count.id}/clear`, { line_id: line.id }, "line taken back")}>✕</Button>
           </li>
         ))}
       </ul>

@@ -55,7 +55,7 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
   return (
     <form className="board p-3 grid gap-2" aria-label="Something that is not on the list" onSubmit={(event) => void submit(event)}>
       <div className="flex items-center gap-2"><h2 className="grow">Not on the list</h2><Button look="plain" aria-label="Close" onClick={onClose}>✕</Button></div>
-      <input className="field !text-[16px] !border-2 !border-rim" data-unexpected autoFocus aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
+      <input className="field !text-lead !border-2 !border-rim" data-unexpected autoFocus aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
       {text.trim() !== "" && !isScan(text) && <div className="flex flex-wrap gap-2"><Labels preview={preview} corrections={{ place_id: place, ...corrections }} places={places} correct={(more) => setCorrections((now) => ({ ...now, ...more }))} /></div>}
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main">Add it</Button>

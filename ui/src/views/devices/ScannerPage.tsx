@@ -4,6 +4,7 @@ import { barcodesQuery, shelfQuery } from "../../api/queries";
 import { Board, Button } from "../../kit/kit";
 import { shortName } from "../../kit/words";
 import { CHANNEL } from "../../scan/useScanner";
+import { Text } from "../../kit/form";
 
 /** Stands in for a hand scanner: open it in a second window, touch a code, and the first window gets the scan. */
 export default function ScannerPage() {
@@ -25,7 +26,7 @@ export default function ScannerPage() {
     <div className="max-w-[900px] grid gap-4">
       <div><h1>Simulated scanner</h1><p className="text-soft">Stands in for a scanner that types. Open this page in a second window; each touch sends a scan to the first. A real scanner needs nothing but to be plugged in.</p></div>
       <form className="board p-3 flex gap-2 items-end flex-wrap" onSubmit={submit}>
-        <label className="grid gap-1 grow"><span className="font-semibold">Any code</span><input className="field" value={text} onChange={(event) => setText(event.target.value)} placeholder="4006381333931 or (01)04006381333931(15)280531(10)L7" /></label>
+        <Text wide="grow" label="Any code" value={text} onChange={(event) => setText(event.target.value)} placeholder="4006381333931 or (01)04006381333931(15)280531(10)L7" />
         <Button type="submit" look="main">Scan it</Button>
       </form>
       <p role="status" className="text-soft min-h-[20px]">{sent && `Sent ${sent}`}</p>

@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { post, Problem } from "../../api/client";
-import { Button } from "../../kit/kit";
 import { Habits, habitsOf, type HouseHabits } from "../people/Habits";
-import { Door, Labelled } from "./Door";
+import { Door } from "./Door";
+import { Form, Submit, Text, Whole } from "../../kit/form";
 
 function zone(): string {
   return Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -23,9 +23,7 @@ export function FirstStart() {
   const client = useQueryClient();
   const [problem, setProblem] = useState<Problem | null>(null);
   const fault = (name: string) => problem?.document.errors.find((error) => error.pointer === `/${name}`)?.detail;
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const data = new FormData(event.currentTarget);
+  const submit = async (data: FormData) => {
     const form = Object.fromEntries(data);
     setProblem(null);
     try {
@@ -38,20 +36,20 @@ export function FirstStart() {
   };
   return (
     <Door title="A new household" note="You become its keeper. Everything stays on this machine.">
-      <form onSubmit={(event) => void submit(event)} className="grid gap-3">
-        <Labelled text="Name of the household" fault={fault("household")}><input className="field" name="household" required maxLength={120} /></Labelled>
-        <Labelled text="Your name" fault={fault("name")}><input className="field" name="name" required maxLength={80} autoComplete="name" /></Labelled>
-        <Labelled text="E-mail address, to sign in" fault={fault("email")}><input className="field" name="email" type="email" required autoComplete="username" /></Labelled>
-        <Labelled text="Password, at least 10 characters" fault={fault("password")}><input className="field" name="password" type="password" required minLength={10} autoComplete="new-password" /></Labelled>
+      <Form keep="first-start" onSave={submit}>
+        <Text label="Name of the household" fault={fault("household")} name="household" required maxLength={120} />
+        <Text label="Your name" fault={fault("name")} name="name" required maxLength={80} autoComplete="name" />
+        <Text label="E-mail address, to sign in" fault={fault("email")} name="email" type="email" required autoComplete="username" />
+        <Text label="Password, at least 10 characters" fault={fault("password")} name="password" type="password" required minLength={10} autoComplete="new-password" />
         <div className="grid grid-cols-2 gap-3">
-          <Labelled text="People who eat here" fault={fault("people")}><input className="field" name="people" type="number" min={1} max={30} defaultValue={2} required /></Labelled>
-          <Labelled text="Time zone" fault={fault("time_zone")}><input className="field" name="time_zone" required list="zones" autoComplete="off" defaultValue={zone()} /></Labelled>
+          <Whole label="People who eat here" fault={fault("people")} name="people" min={1} max={30} defaultValue={2} required />
+          <Text label="Time zone" fault={fault("time_zone")} name="time_zone" required list="zones" autoComplete="off" defaultValue={zone()} />
         </div>
         <datalist id="zones">{Intl.supportedValuesOf("timeZone").map((name) => <option key={name} value={name} />)}</datalist>
         <Habits habits={usual()} />
         {problem && <p role="alert" className="text-beet font-semibold">{problem.message} {problem.document.remedy}</p>}
-        <Button type="submit" look="main">Make the household</Button>
-      </form>
+        <Submit>Make the household</Submit>
+      </Form>
     </Door>
   );
 }

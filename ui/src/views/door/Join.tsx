@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState, type FormEvent } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { newKey, post, Problem } from "../../api/client";
 import { sessionQuery } from "../../api/queries";
 import type { Invitation } from "../../api/types";
 import { Button } from "../../kit/kit";
 import { Door } from "./Door";
+import { Form, Submit, Text } from "../../kit/form";
 
 /** Behind a one-time link: choose a password and come in. The secret stays in the part of the address that is never sent. */
 export default function Join() {
@@ -18,9 +19,7 @@ export default function Join() {
   useEffect(() => {
     post<Invitation>("/api/join/look", { token }).then(setFound, (error: unknown) => setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again."));
   }, [token]);
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const submit = async (form: FormData) => {
     await come({ password: form.get("password"), ...newcomer(form) });
   };
   const newcomer = (form: FormData) => (found?.email ? {} : { name: String(form.get("name")).trim(), email: String(form.get("email")).trim() });
@@ -39,18 +38,18 @@ export default function Join() {
       {found && !found.email && me && (
         <div className="grid gap-2 mb-4">
           <p>You are signed in as {me.name}. An account may belong to several households.</p>
-          <Button look="main" onClick={() => void come({})}>Come in as {me.name}</Button>
+          <Button look="main" onClick={() => come({})}>Come in as {me.name}</Button>
           <p className="text-soft">Or make another account:</p>
         </div>
       )}
       {found && (
-        <form className="grid gap-3" onSubmit={(event) => void submit(event)}>
+        <Form keep="join" onSave={submit}>
           <p>{found.email ? `Choose a new password for ${found.email}.` : `You are invited as ${found.role}.`}</p>
-          {!found.email && <label className="grid gap-1"><span className="font-semibold">Your name</span><input className="field" name="name" required maxLength={80} defaultValue={found.name} autoComplete="name" /></label>}
-          {!found.email && <label className="grid gap-1"><span className="font-semibold">E-mail address</span><input className="field" name="email" type="email" required maxLength={200} autoComplete="email" /></label>}
-          <label className="grid gap-1"><span className="font-semibold">Password, ten letters or more</span><input className="field" name="password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" /></label>
-          <Button type="submit" look="main">Come in</Button>
-        </form>
+          {!found.email && <Text label="Your name" name="name" required maxLength={80} defaultValue={found.name} autoComplete="name" />}
+          {!found.email && <Text label="E-mail address" name="email" type="email" required maxLength={200} autoComplete="email" />}
+          <Text label="Password, ten letters or more" name="password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" />
+          <Submit>Come in</Submit>
+        </Form>
       )}
       {trouble && <p role="alert" className="text-beet font-semibold mt-3">{trouble}</p>}
     </Door>

@@ -1,8 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { post, Problem } from "../../api/client";
 import { Button } from "../../kit/kit";
-import { Door, Labelled } from "./Door";
+import { Door } from "./Door";
+import { Form, Submit, Text, Tick } from "../../kit/form";
 
 function refusal(status: number): string {
   if (status === 503) return "The house is not answering. Try again in a moment.";
@@ -25,21 +26,17 @@ export function SignIn({ demo }: { demo: boolean }) {
     await client.invalidateQueries();
     setBusy(false);
   };
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    void enter("/api/login", { login: form.get("login"), password: form.get("password"), remember: form.get("remember") === "on" });
-  };
+  const submit = (form: FormData) => enter("/api/login", { login: form.get("login"), password: form.get("password"), remember: form.get("remember") === "on" });
   return (
     <Door title="Sign in" note="To your household's shelf.">
-      {demo && <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => void enter("/api/demo-sign-in", {})}>Look around the demo</Button>}
-      <form onSubmit={submit} className="grid gap-3">
-        <Labelled text="E-mail address"><input className="field" name="login" type="email" required autoComplete="username" /></Labelled>
-        <Labelled text="Password"><input className="field" name="password" type="password" required autoComplete="current-password" /></Labelled>
-        <label className="flex items-center gap-2"><input type="checkbox" name="remember" className="size-5" /> Stay signed in on this device</label>
+      {demo && <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => enter("/api/demo-sign-in", {})}>Look around the demo</Button>}
+      <Form onSave={submit}>
+        <Text label="E-mail address" name="login" type="email" required autoComplete="username" />
+        <Text label="Password" name="password" type="password" required autoComplete="current-password" />
+        <Tick name="remember" label="Stay signed in on this device" />
         {error && <p role="alert" className="text-beet font-semibold">{error}</p>}
-        <Button type="submit" look={demo ? "quiet" : "main"} disabled={busy}>Sign in</Button>
-      </form>
+        <Submit disabled={busy}>Sign in</Submit>
+      </Form>
     </Door>
   );
 }

@@ -69,10 +69,10 @@ function Guide({ page }: { page: KeepingPage }) {
   return (
     <article className="grid gap-4 min-w-0">
       <header>
-        <h2 className="!text-[24px]">{page.food}</h2>
+        <h2 className="!text-big">{page.food}</h2>
         <p className="text-soft">{page.aisle}; by “{page.school}”{page.no_opened_limit ? "; opening does not shorten its life" : page.opened_where ? `; once open: ${PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where}` : ""}</p>
       </header>
-      <ul className="border-l-4 border-mustard pl-3 text-[14px]" aria-label="Cautions">{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
+      <ul className="border-l-4 border-mustard pl-3 text-small" aria-label="Cautions">{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
       <Times page={page} />
       <div className="grid gap-4 wide:grid-cols-2 items-start">
         {page.methods.length > 0 && <Methods page={page} />}
@@ -80,7 +80,7 @@ function Guide({ page }: { page: KeepingPage }) {
         <Board title="Freezing and thawing">
           <p className="mt-2">{{ yes: "It freezes well.", no: "It is not for the freezer.", changed: "It freezes, but changes." }[page.freezes] ?? page.freezes} {page.freeze_note}</p>
           {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">In the fridge a kilogram takes about {page.thaw_hours_per_kg} hours to thaw; a small pack a night.</p>}
-          <ul className="mt-2 grid gap-1 text-[14px]">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
+          <ul className="mt-2 grid gap-1 text-small">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
         </Board>
         {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
@@ -94,7 +94,7 @@ function Guide({ page }: { page: KeepingPage }) {
 function Times({ page }: { page: KeepingPage }) {
   return (
     <div className="board p-3 overflow-x-auto" tabIndex={0} role="region" aria-label="How long it keeps">
-      <table className="w-full border-collapse text-[14px]">
+      <table className="w-full border-collapse text-small">
         <thead><tr><th scope="col" className="text-left p-2">How long it keeps</th>{Object.entries(PLACES).map(([key, name]) => <th key={key} scope="col" className="text-left p-2 min-w-[120px]">{name}</th>)}</tr></thead>
         <tbody>
           {page.table.map((line) => (
@@ -110,13 +110,13 @@ function Times({ page }: { page: KeepingPage }) {
 }
 
 function Cell({ cell }: { cell: KeepingCell }) {
-  if (cell.days === null) return <span className={`text-[12.5px] ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
+  if (cell.days === null) return <span className={`text-tiny ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
   return (
     <>
-      <b className="font-head text-[17px]" title={cell.span ?? undefined}>{cell.words}</b>{" "}
-      <span className={`text-[12.5px] ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : `counted ${cell.days}`}</span>
-      {cell.own_reason && <span className="block text-pea text-[12.5px] font-semibold">your own: {cell.own_reason}</span>}
-      {cell.advice && <span className="block text-soft text-[12.5px]">{cell.advice}</span>}
+      <b className="font-head text-lead" title={cell.span ?? undefined}>{cell.words}</b>{" "}
+      <span className={`text-tiny ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : `counted ${cell.days}`}</span>
+      {cell.own_reason && <span className="block text-pea text-tiny font-semibold">your own: {cell.own_reason}</span>}
+      {cell.advice && <span className="block text-soft text-tiny">{cell.advice}</span>}
     </>
   );
 }
@@ -130,7 +130,7 @@ function Methods({ page }: { page: KeepingPage }) {
           <li key={one.place + one.state + one.storage}>
             <div className="flex gap-2"><b className="grow">{one.words}{one.own ? " (your own time)" : ""}</b><span className="whitespace-nowrap">{span(one.low, one.high)}</span></div>
             <div className="h-[7px] bg-zinc2 rounded-full overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${(one.high / longest) * 100}%` }} /></div>
-            <div className="text-soft text-[13px]">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
+            <div className="text-soft text-small">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
           </li>
         ))}
       </ul>
@@ -145,13 +145,13 @@ function Own({ page, keeper, onNew }: { page: KeepingPage; keeper: boolean; onNe
       <ul className="mt-2 grid gap-2">
         {page.own.map((rule) => (
           <li key={rule.id} className="flex items-center gap-2 border-t border-zinc2 pt-2">
-            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-[13px]">{rule.reason}</span></span>
-            {keeper && <Button onClick={() => void act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, "back to the guide")}>Back to the guide</Button>}
+            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-small">{rule.reason}</span></span>
+            {keeper && <Button onClick={() => act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, "back to the guide")}>Back to the guide</Button>}
           </li>
         ))}
         {page.own.length === 0 && <li className="text-soft">None: the guide counts.</li>}
       </ul>
-      {keeper ? <Button className="mt-3" onClick={onNew}>An own time</Button> : <p className="text-soft text-[13.5px] mt-2">A keeper can set one.</p>}
+      {keeper ? <Button className="mt-3" onClick={onNew}>An own time</Button> : <p className="text-soft text-small mt-2">A keeper can set one.</p>}
     </Board>
   );
 }

@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { foodsQuery, keepingQuery } from "../../api/queries";
 import type { Done, Food } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
+import { Form, Submit, Text } from "../../kit/form";
 
 interface Props {
   /** The words that no food was found for. */
@@ -18,26 +19,24 @@ interface Props {
 export default function NewFood({ name, onMade, onClose }: Props) {
   const { act } = useActs();
   const [like, setLike] = useState<Food | null>(null);
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    event.stopPropagation();
+  const submit = async (form: FormData) => {
     if (!like) return;
-    const form = new FormData(event.currentTarget);
     const called = String(form.get("name")).trim();
     const nicknames = String(form.get("nicknames")).split(",").map((word) => word.trim()).filter((word) => word.length > 1);
     const made = await act<Done & { food_id: number }>("/api/foods", { name: called, like_food_id: like.id, nicknames, allergens: form.getAll("allergens").map(String) }, `new food ${called}`);
     if (made) onMade(made.food_id, called);
+    return made;
   };
   return (
     <Sheet open onClose={onClose} title="A new food">
-      <form className="grid gap-3 mt-3" onSubmit={(event) => void submit(event)}>
-        <label className="grid gap-1"><span className="font-semibold">Its name</span><input className="field" name="name" required maxLength={120} defaultValue={name.charAt(0).toUpperCase() + name.slice(1)} /></label>
-        <label className="grid gap-1"><span className="font-semibold">What else you call it, with commas</span><input className="field" name="nicknames" maxLength={300} defaultValue={name} /></label>
+      <Form className="grid gap-3 mt-3" keep="new-food" onSave={submit}>
+        <Text label="Its name" name="name" required maxLength={120} defaultValue={name.charAt(0).toUpperCase() + name.slice(1)} />
+        <Text label="What else you call it, with commas" name="nicknames" maxLength={300} defaultValue={name} />
         <Like like={like} onPick={setLike} />
         {like && <Inherited key={like.id} like={like} />}
-        <Button type="submit" look="main" disabled={!like}>Keep it as a food of ours</Button>
-        {!like && <p className="text-soft text-[13.5px]">Say first which food it is like: how long it keeps follows from that.</p>}
-      </form>
+        <Submit disabled={!like}>Keep it as a food of ours</Submit>
+        {!like && <p className="text-soft text-small">Say first which food it is like: how long it keeps follows from that.</p>}
+      </Form>
     </Sheet>
   );
 }
@@ -48,9 +47,9 @@ function Like({ like, onPick }: { like: Food | null; onPick: (food: Food | null)
   if (like) return <p>Kept like <b>{like.name}</b> <Button look="plain" onClick={() => onPick(null)}>Another</Button></p>;
   return (
     <div className="grid gap-1">
-      <label className="grid gap-1"><span className="font-semibold">It keeps like</span><input className="field" value={find} placeholder="find a food like it" autoFocus onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} /></label>
+      <Text label="It keeps like" value={find} placeholder="find a food like it" autoFocus onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} />
       <ul aria-label="Foods found" className="grid gap-1">{found.slice(0, 6).map((food) => <li key={food.id}><Button className="w-full !justify-start" onClick={() => onPick(food)}>{food.name}</Button></li>)}</ul>
-      {find.trim().length > 1 && found.length === 0 && <p className="text-soft text-[13.5px]">No food is called so.</p>}
+      {find.trim().length > 1 && found.length === 0 && <p className="text-soft text-small">No food is called so.</p>}
     </div>
   );
 }
@@ -66,12 +65,12 @@ function Inherited({ like }: { like: Food }) {
     <>
       <div className="board p-3">
         <b>How it will keep</b>
-        {page ? <ul className="text-[14px] mt-1">{lines.slice(0, 6).map((line) => <li key={line}>{line}</li>)}</ul> : <p role="status" className="text-soft">Looking it up …</p>}
-        <p className="text-soft text-[13.5px] mt-1">Where your food keeps less long, say so under Keeping afterwards.</p>
+        {page ? <ul className="text-small mt-1">{lines.slice(0, 6).map((line) => <li key={line}>{line}</li>)}</ul> : <p role="status" className="text-soft">Looking it up …</p>}
+        <p className="text-soft text-small mt-1">Where your food keeps less long, say so under Keeping afterwards.</p>
       </div>
       <fieldset className="board p-3">
         <legend className="sr-only">What it holds</legend>
-        <b>What it holds</b> <span className="text-soft text-[13.5px]">as {like.name} does; put it right for yours</span>
+        <b>What it holds</b> <span className="text-soft text-small">as {like.name} does; put it right for yours</span>
         <div className="grid grid-cols-2 gap-x-3 mt-1">{ALLERGENS.map((one) => <label key={one} className="flex items-center gap-2 min-h-[30px] phone:min-h-[44px]"><input type="checkbox" name="allergens" value={one} defaultChecked={like.allergens.includes(one)} className="size-5 shrink-0" />{one.replace("-", " ")}</label>)}</div>
       </fieldset>
     </>

@@ -6,6 +6,7 @@ import type { Place, Stack } from "../../api/types";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayTab, plural } from "../../kit/words";
+import { Pick, Whole } from "../../kit/form";
 
 /** Labels for many stacks at once: which, on which sheet, how many, from which cell on. */
 export default function LabelsView() {
@@ -40,7 +41,7 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
             <li key={stack.id} className="border-t border-zinc2">
               <label className="flex items-center gap-3 py-1 phone:min-h-[44px]">
                 <input type="checkbox" className="size-5" checked={chosen.has(stack.id)} onChange={(event) => toggle([stack.id], event.target.checked)} />
-                <span className="grow truncate">{stack.name}</span><span className="text-soft text-[13px] whitespace-nowrap">{stack.amount}, {dayTab(stack)}</span>
+                <span className="grow truncate">{stack.name}</span><span className="text-soft text-small whitespace-nowrap">{stack.amount}, {dayTab(stack)}</span>
               </label>
             </li>
           ))}
@@ -62,9 +63,9 @@ function Sheets({ ids }: { ids: number[] }) {
   return (
     <Board title="Print" className="phone:order-1">
       <div className="grid gap-3 mt-2">
-        <label className="grid gap-1"><span className="font-semibold">Sheet</span><select className="field" value={key} onChange={(event) => setKey(event.target.value)}>{grids.map((one) => <option key={one.key} value={one.key}>{one.name}</option>)}</select></label>
-        <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span>Of each, how many</span><input className="field" type="number" min={1} max={200} value={copies} onChange={(event) => setCopies(Math.max(1, Number(event.target.value)))} /></label>
-        {key !== "roll" && <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span>Cells already used on the first sheet</span><input className="field" type="number" min={0} max={(grid?.per_page ?? 1) - 1} value={skip} onChange={(event) => setSkip(Math.max(0, Number(event.target.value)))} /></label>}
+        <Pick label="Sheet" value={key} onChange={(event) => setKey(event.target.value)} options={grids.map((one) => [String(one.key), one.name] as const)} />
+        <Whole label="Of each, how many" beside min={1} max={200} value={copies} onChange={(event) => setCopies(Math.max(1, Number(event.target.value)))} />
+        {key !== "roll" && <Whole label="Cells already used on the first sheet" beside min={0} max={(grid?.per_page ?? 1) - 1} value={skip} onChange={(event) => setSkip(Math.max(0, Number(event.target.value)))} />}
         {ids.length === 0 ? <p className="text-soft">Choose stacks first.</p> : <>
           <p className="text-soft">{plural(ids.length * copies, "label")}, {plural(Math.ceil(cells / (grid?.per_page ?? 1)), key === "roll" ? "piece" : "sheet")}</p>
           <a className="btn" data-look="main" href={href} target="_blank" rel="noreferrer">Open the PDF</a>

@@ -8,6 +8,7 @@ import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords, inDays, plural } from "../../kit/words";
+import { Pick, Text } from "../../kit/form";
 
 export default function CookPage() {
   const id = Number(useParams().id);
@@ -31,7 +32,7 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] items-start">
           <Picking detail={detail} places={places} />
           <Board title="Steps"><ol className="list-decimal pl-5 mt-2 grid gap-2">{detail.steps.map((step) => <li key={step}>{step}</li>)}</ol>
-            <p className="mt-3 border-l-4 border-mustard pl-3 text-[13.5px]">{detail.leftover_days > 0 ? `What is left keeps ${plural(detail.leftover_days, "day")} in the fridge: cool it within two hours.` : "Eat it at once; leftovers of this dish are not kept."}</p>
+            <p className="mt-3 border-l-4 border-mustard pl-3 text-small">{detail.leftover_days > 0 ? `What is left keeps ${plural(detail.leftover_days, "day")} in the fridge: cool it within two hours.` : "Eat it at once; leftovers of this dish are not kept."}</p>
           </Board>
         </div>
       )}
@@ -62,8 +63,8 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
       <ul className="mt-2">{detail.lines.map((line, index) => <Line key={`${line.food}${index}`} line={line} used={(lot) => used[spot(index, lot)] ?? ""} onUsed={(lot, amount) => setUsed((now) => ({ ...now, [spot(index, lot)]: amount }))} />)}</ul>
       {detail.leftover_days > 0 && (
         <fieldset className="flex flex-wrap items-end gap-3 mt-3">
-          <label className="grid gap-1"><span className="font-semibold">Portions left over</span><input className="field !w-[110px]" inputMode="numeric" pattern="[0-9]*" value={portions} placeholder="0" onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))} /></label>
-          <label className="grid gap-1"><span className="font-semibold">kept in</span><select className="field" value={keepIn} onChange={(event) => setKeepIn(Number(event.target.value))}>{places.map((place) => <option key={place.id} value={place.id}>{place.name}</option>)}</select></label>
+          <Text label="Portions left over" className="!w-[110px]" inputMode="numeric" pattern="[0-9]*" value={portions} placeholder="0" onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))} />
+          <Pick label="kept in" value={keepIn} onChange={(event) => setKeepIn(Number(event.target.value))} options={places.map((one) => [String(one.id), one.name] as const)} />
         </fieldset>
       )}
       {wrong && <p role="alert" className="text-beet font-semibold mt-2">An amount is no number. Write it like 250 or 1.5.</p>}
@@ -77,13 +78,13 @@ function Line({ line, used, onUsed }: { line: MealDetail["lines"][number]; used:
     <li className="border-t border-zinc2 py-2">
       <div><b>{line.wanted} {line.food}</b> <span className="text-soft">{[line.note, line.optional ? "if you like" : "", line.substitute ? `instead of ${line.substitute}` : "", line.free ? "is there" : "", line.unknown ? "how much that weighs is not known: take what you need" : ""].filter(Boolean).join(", ")}</span></div>
       {line.picks.map((pick) => (
-        <label key={pick.lot_id} className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-[14px]">
+        <label key={pick.lot_id} className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-small">
           <span>from {pick.place}: {pick.name}{pick.days_left !== null ? ` (${inDays(pick.days_left)})` : ""}{pick.opens ? ", opens a pack" : ""}{pick.look ? ", look at it first" : ""}{pick.guessed ? ", size guessed" : ""}</span>
           <input className="field text-right" inputMode="decimal" aria-label={`Used of ${pick.name} from ${pick.place}, in ${pick.unit}`} value={used(pick.lot_id)} onChange={(event) => onUsed(pick.lot_id, event.target.value)} />
           <span className="text-soft">{pick.unit}</span>
         </label>
       ))}
-      {line.missing && <div className="text-beet font-semibold text-[14px] mt-1">{line.missing} is missing</div>}
+      {line.missing && <div className="text-beet font-semibold text-small mt-1">{line.missing} is missing</div>}
     </li>
   );
 }

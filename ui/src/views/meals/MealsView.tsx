@@ -67,10 +67,10 @@ function Days({ meals, today, chosen, onChoose }: { meals: Meal[]; today: string
     <ol className="grid gap-2 grid-cols-7 phone:grid-cols-1">
       {Array.from({ length: DAYS }, (_, index) => addDays(today, index)).map((day) => (
         <li key={day} className="min-w-0">
-          <Board className="h-full !p-2" title={<span className="text-[16px]">{shortDay(day)}</span>}>
+          <Board className="h-full !p-2" title={<span className="text-lead">{shortDay(day)}</span>}>
             <div className="grid gap-2 mt-2">
               {meals.filter((meal) => meal.on === day).map((meal) => <MealCard key={meal.id} meal={meal} />)}
-              <button type="button" aria-pressed={chosen === day} className={`rounded-md border-[1.5px] border-dashed px-2 py-1.5 text-[13.5px] phone:min-h-[44px] ${chosen === day ? "border-rim text-rim font-semibold bg-rim2" : "border-edge text-soft"}`} onClick={() => onChoose(day)}>{chosen === day ? "choosing for this day" : "choose a dish"}</button>
+              <button type="button" aria-pressed={chosen === day} className={`rounded-md border-[1.5px] border-dashed px-2 py-1.5 text-small phone:min-h-[44px] ${chosen === day ? "border-rim text-rim font-semibold bg-rim2" : "border-edge text-soft"}`} onClick={() => onChoose(day)}>{chosen === day ? "choosing for this day" : "choose a dish"}</button>
             </div>
           </Board>
         </li>
@@ -83,16 +83,16 @@ function MealCard({ meal }: { meal: Meal }) {
   const { act } = useActs();
   const money = useMoney();
   return (
-    <article className="rounded-md border-[1.5px] border-zinc2 bg-board p-2 text-[13.5px]">
+    <article className="rounded-md border-[1.5px] border-zinc2 bg-board p-2 text-small">
       <div className="text-soft">{meal.meal}, {meal.minutes} min</div>
-      <h3 className="text-[14px] leading-snug">{meal.name}</h3>
+      <h3 className="text-small leading-snug">{meal.name}</h3>
       {meal.status === "cooked" ? <div className="text-pea font-semibold mt-1">cooked</div> : (
         <>
           <Cover percent={meal.covered_percent ?? 0} />
           <div className="text-soft">{meal.buy_minor ? `buy ${money(meal.buy_minor)}` : "all on the shelf"}</div>
           <div className="flex flex-wrap gap-1 mt-1.5">
             <Link className="btn !min-h-[28px] !px-2 !py-0 phone:!min-h-[44px]" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>
-            <Button look="plain" className="!min-h-[28px] !py-0 phone:!min-h-[44px]" aria-label={`Drop ${meal.name}`} onClick={() => void act(`/api/meals/${meal.id}/drop`, {}, "drop")}>Drop</Button>
+            <Button look="plain" className="!min-h-[28px] !py-0 phone:!min-h-[44px]" aria-label={`Drop ${meal.name}`} onClick={() => act(`/api/meals/${meal.id}/drop`, {}, "drop")}>Drop</Button>
           </div>
         </>
       )}

@@ -19,7 +19,7 @@ export function Calendar({ page }: { page: PeoplePage }) {
       {page.feeds.map((feed) => (
         <div key={feed.id} className="flex items-center gap-2 border-t border-zinc2 py-2 mt-2">
           <span className="grow">A feed of yours, made {new Date(feed.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })}</span>
-          <Button look="grave" onClick={() => void act(`/api/feeds/${feed.id}/revoke`, {}, "end the feed").then(() => setLink(""))}>End it</Button>
+          <Button look="grave" onClick={() => act(`/api/feeds/${feed.id}/revoke`, {}, "end the feed").then(() => setLink(""))}>End it</Button>
         </div>
       ))}
       <Button className="mt-2" onClick={() => void open()}>Make a private address</Button>

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Pick } from "../../kit/form";
 
 export interface HouseHabits {
   measures: string;
@@ -23,29 +24,15 @@ export function Habits({ habits }: { habits: HouseHabits }) {
   const [currency, setCurrency] = useState(habits.currency);
   return (
     <div className="grid gap-3">
-      <Picked name="measures" label="Cups, pints and gallons" options={MEASURES} value={habits.measures} />
-      <Picked name="day_order" label="Dates in figures" options={ORDERS} value={habits.day_order} />
+      <Pick name="measures" label="Cups, pints and gallons" options={MEASURES} defaultValue={habits.measures} />
+      <Pick name="day_order" label="Dates in figures" options={ORDERS} defaultValue={habits.day_order} />
       <fieldset className="grid gap-1">
         <legend className="font-semibold mb-1">Besides English, lines are written in</legend>
         {LANGUAGES.map(([value, words]) => <label key={value} className="flex items-center gap-2 min-h-[30px] phone:min-h-[44px]"><input type="checkbox" name="languages" value={value} defaultChecked={habits.languages.includes(value)} className="size-5 shrink-0" /><span lang={value}>{words}</span></label>)}
       </fieldset>
-      <label className="grid gap-1">
-        <span className="font-semibold">Money</span>
-        <select className="field" name="currency" value={currency} disabled={habits.currency_fixed} onChange={(event) => setCurrency(event.target.value)}>
-          {[...new Set([habits.currency, ...CURRENCIES])].map((code) => <option key={code} value={code}>{code}: {new Intl.NumberFormat(undefined, { style: "currency", currency: code }).format(1.5)}</option>)}
-        </select>
-        {habits.currency_fixed && <span className="text-soft text-[13.5px]">Prices are stored in it already, so it stays.</span>}
-      </label>
+      <Pick label="Money" name="currency" value={currency} disabled={habits.currency_fixed} onChange={(event) => setCurrency(event.target.value)} note={habits.currency_fixed && "Prices are stored in it already, so it stays."}
+        options={[...new Set([habits.currency, ...CURRENCIES])].map((code) => [code, `${code}: ${new Intl.NumberFormat(undefined, { style: "currency", currency: code }).format(1.5)}`] as const)} />
     </div>
-  );
-}
-
-function Picked({ name, label, options, value }: { name: string; label: string; options: [string, string][]; value: string }) {
-  return (
-    <label className="grid gap-1">
-      <span className="font-semibold">{label}</span>
-      <select className="field" name={name} defaultValue={value}>{options.map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
-    </label>
   );
 }
 

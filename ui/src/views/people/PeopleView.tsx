@@ -28,7 +28,7 @@ function Page({ page }: { page: PeoplePage }) {
           <ul className="mt-2">
             {page.people.map((person) => (
               <li key={person.id} className="flex items-center gap-3 border-t border-zinc2 py-2">
-                <span className="grow min-w-0"><b>{person.name}</b><span className="block text-soft text-[13.5px]">{eaterWords(person)}</span></span>
+                <span className="grow min-w-0"><b>{person.name}</b><span className="block text-soft text-small">{eaterWords(person)}</span></span>
                 {keeper && <Button aria-label={`Change ${person.name}`} onClick={() => setSheet(person)}>Change</Button>}
               </li>
             ))}
@@ -42,7 +42,7 @@ function Page({ page }: { page: PeoplePage }) {
         {keeper && (
           <Board title="Backup" note="Everything of this household as one open JSON document">
             <p className="mt-2"><a className="btn" href="/api/backup.json">Take the backup out</a></p>
-            <p className="text-soft text-[13.5px] mt-2">It goes back into an empty instance with <code>bin/restore</code>, byte for byte. Passwords are not in it: everybody gets a link to choose a new one.</p>
+            <p className="text-soft text-small mt-2">It goes back into an empty instance with <code>bin/restore</code>, byte for byte. Passwords are not in it: everybody gets a link to choose a new one.</p>
           </Board>
         )}
       </div>

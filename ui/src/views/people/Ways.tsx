@@ -1,8 +1,8 @@
-import type { FormEvent } from "react";
 import type { PeoplePage } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Board, Button } from "../../kit/kit";
+import { Board } from "../../kit/kit";
 import { Habits, habitsOf } from "./Habits";
+import { Form, Submit, Tick, Whole } from "../../kit/form";
 
 type HouseWays = PeoplePage["ways"];
 const SCHOOLS: [HouseWays["school"], string, string][] = [
@@ -14,9 +14,7 @@ const NUMBERS: [keyof HouseWays & string, string, number, number][] = [["front_d
 /** The household's ways: its school past a best-before date, its windows, its rhythm of counting. */
 export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
   const { act, say } = useActs();
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const submit = async (form: FormData) => {
     const before = ways as unknown as Record<string, unknown>;
     const settings: Record<string, unknown> = Object.fromEntries(NUMBERS.map(([name]) => [name, Number(form.get(name))]).filter(([name, value]) => before[String(name)] !== value));
     if ((form.get("plan_looks") === "on") !== ways.plan_looks) settings.plan_looks = form.get("plan_looks") === "on";
@@ -26,20 +24,20 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     const changed = (["day_order", "currency"] as const).filter((name) => habits[name] !== undefined && habits[name] !== ways[name]).map((name) => [name, habits[name]]);
     const body = { ...Object.fromEntries(changed), ...(form.get("school") === ways.school ? {} : { school: form.get("school") }), ...(Object.keys(settings).length > 0 ? { settings } : {}) };
     if (Object.keys(body).length === 0) return say({ text: "That is what it says already." });
-    await act("/api/ways", { version: ways.version, ...body }, "the household’s ways");
+    return act("/api/ways", { version: Number(form.get("version")), ...body }, "the household’s ways");
   };
   return (
     <Board title="Ways">
-      <form className="grid gap-3 mt-2" onSubmit={(event) => void submit(event)}>
+      <Form key={ways.version} className="grid gap-3 mt-2" keep="ways" version={ways.version} onSave={submit}>
         <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1">Past a best-before date</legend>
           {SCHOOLS.map(([value, name, words]) => <label key={value} className="flex gap-2"><input type="radio" name="school" value={value} defaultChecked={ways.school === value} className="size-5 mt-0.5 shrink-0" /><span><b>{name}.</b> {words}</span></label>)}
-          <p className="text-soft text-[13.5px]">No school eats past a use-by date. Changing it dates every stack anew.</p>
-          {NUMBERS.map(([name, label, min, max]) => <label key={name} className="grid grid-cols-[1fr_100px] gap-2 items-center"><span>{label}</span><input className="field" name={name} type="number" min={min} max={max} required defaultValue={Number(ways[name])} /></label>)}
-          <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="plan_looks" defaultChecked={ways.plan_looks} className="size-5" /> plan tins and jars that must be looked at first</label>
+          <p className="text-soft text-small">No school eats past a use-by date. Changing it dates every stack anew.</p>
+          {NUMBERS.map(([name, label, min, max]) => <Whole key={name} label={label} beside name={name} min={min} max={max} required defaultValue={Number(ways[name])} />)}
+          <Tick name="plan_looks" defaultChecked={ways.plan_looks} label="plan tins and jars that must be looked at first" />
         </fieldset>
-        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1 text-[16px]">How we write</legend><Habits habits={ways} /></fieldset>
-        {keeper && <Button type="submit" className="justify-self-start">Keep it so</Button>}
-      </form>
+        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1 text-lead">How we write</legend><Habits habits={ways} /></fieldset>
+        {keeper && <Submit className="justify-self-start">Keep it so</Submit>}
+      </Form>
     </Board>
   );
 }

@@ -1,14 +1,12 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { post, Problem } from "../../api/client";
 import type { Place } from "../../api/types";
-import { Button } from "../../kit/kit";
+import { Form, Submit, Tick, Whole } from "../../kit/form";
 
 /** Measure before buying: how many boxes of a size go in. */
 export function BoxFit({ place }: { place: Place }) {
   const [answer, setAnswer] = useState<{ count: number; steps: string[] } | string | null>(null);
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const submit = async (form: FormData) => {
     const box = ["a", "b", "c"].map((name) => Number(form.get(name)));
     try {
       setAnswer(await post(`/api/places/${place.id}/fit`, { box_mm: box, upright: form.get("upright") === "on" }));
@@ -17,13 +15,13 @@ export function BoxFit({ place }: { place: Place }) {
     }
   };
   return (
-    <form className="board p-3 grid gap-3" onSubmit={(event) => void submit(event)}>
+    <Form className="board p-3 grid gap-3" onSave={submit}>
       <fieldset className="grid grid-cols-3 gap-3"><legend className="font-semibold mb-1">The box, in mm</legend>
-        {[["a", "wide"], ["b", "deep"], ["c", "high"]].map(([name, label]) => <label key={name} className="grid gap-1">{label}<input className="field" name={name} type="number" min={10} max={20000} required /></label>)}
+        {[["a", "wide"], ["b", "deep"], ["c", "high"]].map(([name, label]) => <Whole key={name} label={label} name={name} min={10} max={20000} required />)}
       </fieldset>
-      <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="upright" defaultChecked className="size-5" /> its top stays on top</label>
-      <Button type="submit" look="main">How many fit?</Button>
-      <div role="status">{typeof answer === "string" ? <p className="text-beet font-semibold">{answer}</p> : answer && <><p className="font-head text-[20px]">{answer.count === 0 ? "None fits." : `${answer.count} fit.`}</p><ul className="text-soft text-[13.5px]">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>}</div>
-    </form>
+      <Tick name="upright" defaultChecked label="its top stays on top" />
+      <Submit>How many fit?</Submit>
+      <div role="status">{typeof answer === "string" ? <p className="text-beet font-semibold">{answer}</p> : answer && <><p className="font-head text-head">{answer.count === 0 ? "None fits." : `${answer.count} fit.`}</p><ul className="text-soft text-small">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>}</div>
+    </Form>
   );
 }

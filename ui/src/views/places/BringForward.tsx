@@ -33,7 +33,7 @@ function Crossed({ rows }: { rows: PlaceDetail["warnings"] }) {
   if (rows.length === 0) return null;
   return (
     <Board tone="mustard" title="The newer would be eaten first" className="mb-4">
-      <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><Link className="font-semibold underline" to={`/shelf?stack=${row.stack.id}`}>{row.stack.name}</Link> <span className="text-[14px]">{row.text}</span></li>)}</ul>
+      <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><Link className="font-semibold underline" to={`/shelf?stack=${row.stack.id}`}>{row.stack.name}</Link> <span className="text-small">{row.text}</span></li>)}</ul>
     </Board>
   );
 }
@@ -43,12 +43,12 @@ function Item({ item }: { item: BringItem }) {
   const { today } = useSession();
   return (
     <li className="border-t border-zinc2 py-3 grid gap-1">
-      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-[13.5px]">{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
+      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-small">{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">
           <span className="hidden print:inline-block w-5 h-5 border-2 border-edge rounded-sm" aria-hidden="true" />
-          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}{pick.then_until && pick.then_until !== pick.usable_until ? <b className="block text-[13.5px]">there good until {dayWords(pick.then_until, today)}</b> : null}</span>
-          {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => void act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
+          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}{pick.then_until && pick.then_until !== pick.usable_until ? <b className="block text-small">there good until {dayWords(pick.then_until, today)}</b> : null}</span>
+          {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
         </div>
       ))}
     </li>

@@ -7,6 +7,7 @@ import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
+import { Form, Pick, Submit, Text, Tick } from "../../kit/form";
 
 const KINDS: [string, string][] = [["jar", "jar"], ["tub", "tub"], ["box", "box"], ["bottle", "bottle"], ["bag", "bag"]];
 const SHAPES: [string, string][] = [["straight", "straight sides"], ["shouldered", "with shoulders"]];
@@ -26,7 +27,7 @@ export default function JarsView() {
               {jars.map((jar) => (
                 <li key={jar.id} className="flex flex-wrap items-center gap-3 border-t border-zinc2 py-2">
                   <span className="grow"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} ml{jar.tare_g ? `, ${jar.tare_g} g empty` : ""}{jar.place ? `, kept in ${jar.place}` : ""}</span></span>
-                  <span className="whitespace-nowrap"><b className="font-head text-[19px]">{jar.empty}</b> <span className="text-soft">of {jar.owned} empty</span></span>
+                  <span className="whitespace-nowrap"><b className="font-head text-head">{jar.empty}</b> <span className="text-soft">of {jar.owned} empty</span></span>
                   <Button onClick={() => setSheet(jar)}>Change or fill</Button>
                 </li>
               ))}
@@ -42,40 +43,36 @@ export default function JarsView() {
 function JarSheet({ jar, onClose }: { jar: Container | null; onClose: () => void }) {
   const { act } = useActs();
   const places = useQuery(placesQuery).data ?? [];
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const submit = async (form: FormData) => {
     const read = (name: string) => String(form.get(name) ?? "").trim().replace(",", ".");
     const all: Record<string, unknown> = { name: read("name"), kind: read("kind"), shape: read("shape"), capacity_ml: Number(read("capacity_ml")), owned: Number(read("owned")), tare_g: read("tare_g"), full_at: read("full_at"), place_id: Number(read("place_id")) };
     const body = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== "" && value !== 0));
-    const done = await act(jar ? `/api/containers/${jar.id}/change` : "/api/containers", jar ? { version: jar.version, ...body } : body, String(body.name));
+    const done = await act(jar ? `/api/containers/${jar.id}/change` : "/api/containers", jar ? { version: Number(form.get("version")), ...body } : body, String(body.name));
     if (done) onClose();
+    return done;
   };
-  const field = (name: keyof Container, label: string, more: Record<string, unknown> = {}) => <label className="grid gap-1"><span className="font-semibold">{label}</span><input className="field" name={name} defaultValue={jar?.[name] ?? ""} {...more} /></label>;
+  const field = (name: keyof Container, label: string, more: Record<string, unknown> = {}) => <Text label={label} name={name} defaultValue={jar?.[name] ?? ""} {...more} />;
   return (
     <Sheet open onClose={onClose} title={jar?.name ?? "A size of jar or box"}>
       {jar && <FillIt jar={jar} />}
-      <form className="grid gap-3 mt-3" onSubmit={(event) => void submit(event)}>
+      <Form className="grid gap-3 mt-3" keep={`jar.${jar?.id ?? "new"}`} version={jar?.version} onSave={submit}>
         {field("name", "Name", { required: true, maxLength: 80, placeholder: "Swing-top jar 1 l" })}
         <div className="grid grid-cols-2 gap-3">
-          <Pick name="kind" label="Kind" value={jar?.kind ?? "jar"} options={KINDS} />
-          <Pick name="shape" label="Shape" value={jar?.shape ?? "straight"} options={SHAPES} />
+          <Pick name="kind" label="Kind" defaultValue={jar?.kind ?? "jar"} options={KINDS} />
+          <Pick name="shape" label="Shape" defaultValue={jar?.shape ?? "straight"} options={SHAPES} />
           {field("capacity_ml", "Holds, ml", { type: "number", min: 1, max: 200000, required: true })}
           {field("owned", "How many there are", { type: "number", min: 1, max: 10000, required: true, defaultValue: jar?.owned ?? 1 })}
           {field("tare_g", "Weighs empty, g", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
           {field("full_at", "Full mark, in g or ml", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
         </div>
-        <Pick key={places.length} name="place_id" label="Stands in" value={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
-        <Button type="submit" look="main">{jar ? "Keep it so" : "Note it"}</Button>
-        <p className="text-soft text-[13.5px]">A tub with a full mark raises a task when it gets there.</p>
-      </form>
+        <Pick key={places.length} name="place_id" label="Stands in" defaultValue={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
+        <Submit>{jar ? "Keep it so" : "Note it"}</Submit>
+        <p className="text-soft text-small">A tub with a full mark raises a task when it gets there.</p>
+      </Form>
     </Sheet>
   );
 }
 
-function Pick({ name, label, value, options }: { name: string; label: string; value: string; options: [string, string][] }) {
-  return <label className="grid gap-1"><span className="font-semibold">{label}</span><select className="field" name={name} defaultValue={value}>{options.map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select></label>;
-}
 
 interface Filling {
   amount: string;
@@ -103,13 +100,13 @@ function FillIt({ jar }: { jar: Container }) {
     <form className="board p-3 grid gap-2 mt-3" onSubmit={(event) => void ask(event)}>
       <h3>How much goes in?</h3>
       <select className="field" name="food" aria-label="Of which food">{here.sort((a, b) => a.name.localeCompare(b.name)).map((food) => <option key={food.id} value={food.id}>{food.name}</option>)}</select>
-      <label className="flex items-center gap-2 min-h-[36px]"><input type="checkbox" name="freezing" className="size-5" /> for the freezer: leave headspace</label>
+      <Tick name="freezing" label="for the freezer: leave headspace" />
       <Button type="submit">Work it out</Button>
       <div role="status">
         {typeof answer === "string" ? <p className="text-beet font-semibold">{answer}</p> : answer && (
-          <><p><b className="font-head text-[19px]">{answer.amount}</b>{answer.short ? `, ${answer.short} of it is not there` : ""}</p>
-            <ul className="text-[14px]">{answer.picks.map((pick) => <li key={pick.lot_id}>{pick.words} from {pick.place}</li>)}</ul>
-            <ul className="text-soft text-[13.5px]">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>
+          <><p><b className="font-head text-head">{answer.amount}</b>{answer.short ? `, ${answer.short} of it is not there` : ""}</p>
+            <ul className="text-small">{answer.picks.map((pick) => <li key={pick.lot_id}>{pick.words} from {pick.place}</li>)}</ul>
+            <ul className="text-soft text-small">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>
         )}
       </div>
     </form>

@@ -29,13 +29,13 @@ function Body({ detail, places, onClose, stamp }: { detail: PlaceDetail; places:
     <div className="grid gap-4 mt-2">
       {place.note && <p>{place.note}</p>}
       <Photo place={place} stamp={stamp} />
-      {detail.room_left && <section><h3>{detail.room_left.litres} of {detail.room_left.of} litres are free</h3><ul className="text-soft text-[13.5px]">{detail.room_left.steps.map((step) => <li key={step}>{step}</li>)}</ul></section>}
+      {detail.room_left && <section><h3>{detail.room_left.litres} of {detail.room_left.of} litres are free</h3><ul className="text-soft text-small">{detail.room_left.steps.map((step) => <li key={step}>{step}</li>)}</ul></section>}
       <div className="flex flex-wrap gap-2">
         <Link className="btn" to={`/shelf?place=${place.id}`}>See its stacks</Link>
         {keeper && <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>Change it</Button>}
         <Button aria-expanded={panel === "fit"} onClick={() => setPanel(panel === "fit" ? null : "fit")}>Will a box fit?</Button>
         <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>A check to remember</Button>
-        {keeper && place.stacks === 0 && <Button look="grave" onClick={() => void act(`/api/places/${place.id}/remove`, {}, `take ${place.name} away`).then((done) => done && onClose())}>Take it away</Button>}
+        {keeper && place.stacks === 0 && <Button look="grave" onClick={() => act(`/api/places/${place.id}/remove`, {}, `take ${place.name} away`).then((done) => done && onClose())}>Take it away</Button>}
       </div>
       {panel === "care" && <NewCare target={{ place_id: place.id }} today={today} onDone={() => setPanel(null)} />}
       {panel === "edit" && <EditPlace place={place} places={places} onDone={() => setPanel(null)} />}
@@ -72,7 +72,7 @@ function Wrong({ detail }: { detail: PlaceDetail }) {
     <section>
       <h3>Wrong here</h3>
       <ul className="grid gap-2 mt-2">
-        {detail.warnings.map((one) => <li key={one.kind + one.stack.id} className="border-l-4 border-beet pl-3"><Link className="font-semibold underline" to={`/shelf?stack=${one.stack.id}`}>{one.stack.name}</Link><div className="text-[14px]">{one.text}</div></li>)}
+        {detail.warnings.map((one) => <li key={one.kind + one.stack.id} className="border-l-4 border-beet pl-3"><Link className="font-semibold underline" to={`/shelf?stack=${one.stack.id}`}>{one.stack.name}</Link><div className="text-small">{one.text}</div></li>)}
       </ul>
     </section>
   );

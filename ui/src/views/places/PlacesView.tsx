@@ -44,9 +44,9 @@ function Node({ place, places, onPick }: { place: Place; places: Place[]; onPick
       <button type="button" className="w-full text-left flex gap-3 items-start" onClick={() => onPick(place.id)}>
         {place.photo && <img src={`/api/places/${place.id}/photo`} alt="" className="w-[76px] h-[58px] object-cover rounded-md shrink-0" loading="lazy" />}
         <span className="grow min-w-0">
-          <span className="font-head text-[17px] font-semibold underline decoration-dotted underline-offset-4 decoration-edge">{place.name}</span>
-          <span className="block text-soft text-[13.5px]">{placeWords(place)}</span>
-          <span className="block text-soft text-[13.5px]">{place.counted_on ? `counted ${dayWords(place.counted_on, today)}` : "never counted"}{place.fill_percent !== null ? `; ${place.fill_percent} % full` : ""}{place.dark ? "; dark" : ""}</span>
+          <span className="font-head text-lead font-semibold underline decoration-dotted underline-offset-4 decoration-edge">{place.name}</span>
+          <span className="block text-soft text-small">{placeWords(place)}</span>
+          <span className="block text-soft text-small">{place.counted_on ? `counted ${dayWords(place.counted_on, today)}` : "never counted"}{place.fill_percent !== null ? `; ${place.fill_percent} % full` : ""}{place.dark ? "; dark" : ""}</span>
         </span>
       </button>
       {inner.length > 0 && <ul className="mt-2 pl-4 border-l-2 border-zinc2 grid gap-2">{inner.map((one) => <Node key={one.id} place={one} places={places} onPick={onPick} />)}</ul>}

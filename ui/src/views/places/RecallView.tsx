@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { get } from "../../api/client";
 import { foodsQuery } from "../../api/queries";
 import type { RecallRow } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { plural } from "../../kit/words";
+import { Form, Pick, Submit, Text } from "../../kit/form";
 
 /** A recall came: which stacks does it mean? By food, by the lot that is printed on them, or both. */
 export default function RecallView() {
@@ -14,9 +15,7 @@ export default function RecallView() {
   const [food, setFood] = useState("");
   const foods = useQuery(foodsQuery(find)).data ?? [];
   const { act } = useActs();
-  const search = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const search = async (form: FormData) => {
     const [lot, code] = ["lot", "code"].map((name) => String(form.get(name)).trim());
     const query = new URLSearchParams({ ...(food ? { food_id: food } : {}), ...(lot ? { lot } : {}), ...(code ? { code } : {}) });
     setRows((await get<{ stacks: RecallRow[] }>(`/api/recall?${query.toString()}`)).stacks);
@@ -27,17 +26,17 @@ export default function RecallView() {
   return (
     <div className="max-w-[760px] grid gap-4">
       <div><h1>Recall</h1><p className="text-soft">A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.</p></div>
-      <form className="board p-3 grid gap-3" onSubmit={(event) => void search(event)}>
-        <label className="grid gap-1"><span className="font-semibold">Food</span><input className="field" value={find} onChange={(event) => setFind(event.target.value)} placeholder="Find a food" /></label>
-        <select className="field" aria-label="Which food" value={food} onChange={(event) => setFood(event.target.value)}><option value="">any food</option>{foods.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
-        <label className="grid gap-1"><span className="font-semibold">Lot, or a part of it</span><input className="field" name="lot" maxLength={60} placeholder="L7-B" /></label>
-        <label className="grid gap-1"><span className="font-semibold">Bar code of the pack</span><input className="field" name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" /></label>
-        <Button type="submit" look="main">Find what it means</Button>
-      </form>
+      <Form className="board p-3 grid gap-3" onSave={search}>
+        <Text label="Food" value={find} onChange={(event) => setFind(event.target.value)} placeholder="Find a food" />
+        <Pick label="Which food" value={food} onChange={(event) => setFood(event.target.value)} none="any food" options={foods.map((one) => [String(one.id), one.name] as const)} />
+        <Text label="Lot, or a part of it" name="lot" maxLength={60} placeholder="L7-B" />
+        <Text label="Bar code of the pack" name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" />
+        <Submit>Find what it means</Submit>
+      </Form>
       {rows && (
         <Board tone="beet" title={rows.length === 0 ? "Nothing here is meant" : `${plural(rows.length, "stack")} may be meant`}>
           <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">in {row.place}{row.lot_text ? `, lot ${row.lot_text}` : ", no lot noted"}</span></li>)}</ul>
-          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => void apart()}>Set all apart as not to eat</Button>}
+          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => apart()}>Set all apart as not to eat</Button>}
         </Board>
       )}
     </div>

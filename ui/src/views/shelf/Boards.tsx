@@ -2,7 +2,8 @@ import { useMemo, useState, type KeyboardEvent } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
 import { placeWords } from "../../kit/words";
 import { bins, COLUMNS, names, piles } from "./bins";
-import { ShelfChip } from "./ShelfChip";
+import { useStable } from "../../kit/useStable";
+import { PileChip } from "./PileChip";
 import { walk } from "./walk";
 
 const CAP = 7;
@@ -19,20 +20,21 @@ export function Boards({ stacks, places, tied, onPick }: Props) {
   const [spread, setSpread] = useState<ReadonlySet<string>>(new Set());
   const byPlace = places.map((place) => ({ place, cells: bins(stacks.filter((stack) => stack.place_id === place.id)) })).filter(({ cells }) => cells.some((cell) => cell.length > 0));
   const nameOf = useMemo(() => names(stacks), [stacks]);
-  const open = (key: string) => setSpread((now) => new Set([...now, key]));
+  const open = useStable((key: string) => setSpread((now) => new Set([...now, key])));
+  const pick = useStable(onPick);
   const press = (event: KeyboardEvent<HTMLDivElement>) => {
     if (walk(event.key, event.currentTarget)) event.preventDefault();
   };
   return (
     <div className="grid gap-[9px]" onKeyDown={press}>
       <div className={`${GRID} px-3 sticky top-0 z-10 bg-zinc`} aria-hidden="true">
-        {COLUMNS.map((entry, index) => <div key={entry.name} className={`text-[13px] font-semibold py-1 ${index === 1 ? "text-beet" : "text-soft"}`}>{entry.name}</div>)}
+        {COLUMNS.map((entry, index) => <div key={entry.name} className={`text-small font-semibold py-1 ${index === 1 ? "text-beet" : "text-soft"}`}>{entry.name}</div>)}
       </div>
       {byPlace.map(({ place, cells }) => (
         <section key={place.id} aria-label={place.name} className="board py-2 px-3">
-          <h2 className="text-[16.5px] leading-[1.1] mb-[6px]">{place.name} <span className="text-soft text-[13px] font-body font-normal">{placeWords(place)}</span></h2>
+          <h2 className="text-lead leading-[1.1] mb-[6px]">{place.name} <span className="text-soft text-small font-body font-normal">{placeWords(place)}</span></h2>
           <div className={GRID}>
-            {cells.map((cell, index) => <Cell key={COLUMNS[index]?.name} cell={cell} index={index} place={place} tied={tied} spread={spread} nameOf={nameOf} onSpread={open} onPick={onPick} />)}
+            {cells.map((cell, index) => <Cell key={COLUMNS[index]?.name} cell={cell} index={index} place={place} tied={tied} spread={spread} nameOf={nameOf} onSpread={open} onPick={pick} />)}
           </div>
         </section>
       ))}
@@ -62,10 +64,9 @@ function Cell({ cell, index, place, tied, spread, nameOf, onSpread, onPick }: Ce
       {shown.map((pile) => {
         const first = pile.stacks[0];
         if (!first) return null;
-        const many = pile.stacks.length;
-        return <ShelfChip key={first.id} stack={first} name={nameOf(first)} place={place.name} tied={pile.stacks.some((stack) => tied.has(stack.id))} pile={many} expanded={many > 1 ? false : undefined} onPick={() => (many > 1 ? onSpread(pile.key) : onPick(first.id))} />;
+        return <PileChip key={first.id} stack={first} name={nameOf(first)} place={place.name} tied={pile.stacks.some((stack) => tied.has(stack.id))} pile={pile.stacks.length} pileKey={pile.key} onPick={onPick} onSpread={onSpread} />;
       })}
-      {more > 0 && <button type="button" className="text-[13px] text-rim font-semibold min-h-[28px] rounded-md hover:bg-rim2" aria-label={`${more} more in ${place.name}, ${COLUMNS[index]?.name ?? ""}`} onClick={() => onSpread(whole)}>+{more} more</button>}
+      {more > 0 && <button type="button" className="text-small text-rim font-semibold min-h-[28px] rounded-md hover:bg-rim2" aria-label={`${more} more in ${place.name}, ${COLUMNS[index]?.name ?? ""}`} onClick={() => onSpread(whole)}>+{more} more</button>}
     </div>
   );
 }

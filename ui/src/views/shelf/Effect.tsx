@@ -3,7 +3,11 @@ import { useEffect, type ReactNode } from "react";
 import { post, Problem } from "../../api/client";
 import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
+import { useSettled } from "../../kit/useSettled";
 import { dayWords } from "../../kit/words";
+
+/** Nobody wants to know what half a number would do. */
+const PAUSE = 200;
 
 function untilWords(stack: Foresight["stacks"][number], today: string): string {
   if (stack.state === "stop") return "not to eat";
@@ -14,13 +18,16 @@ function untilWords(stack: Foresight["stacks"][number], today: string): string {
 /** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */
 export function Effect({ id, act, input, onDanger }: { id: number; act: string; input: Record<string, unknown>; onDanger?: (danger: boolean) => void }) {
   const { today } = useSession();
+  const asked = useSettled(JSON.stringify(input), PAUSE);
   const query = useQuery({
-    queryKey: ["house", "foresee", id, act, JSON.stringify(input)], queryFn: () => post<Foresight>(`/api/stacks/${id}/foresee`, { act, input }), retry: false, placeholderData: (before) => before, gcTime: 5000,
+    queryKey: ["house", "foresee", id, act, asked],
+    queryFn: () => post<Foresight>(`/api/stacks/${id}/foresee`, { act, input: JSON.parse(asked) as unknown }),
+    retry: false, placeholderData: (before) => before, gcTime: 5000, staleTime: Infinity, refetchInterval: false, refetchOnWindowFocus: false,
   });
   const danger = query.data?.stacks.some((stack) => stack.state === "stop") ?? false;
   useEffect(() => onDanger?.(danger), [danger, onDanger]);
   // Two lines are kept free for it, so that no button below moves away under a thumb when the answer comes.
-  return <div role="status" className="min-h-[44px] text-[14px]">{said(query, today)}</div>;
+  return <div role="status" className="min-h-[44px] text-small">{said(query, today)}</div>;
 }
 
 function said(query: UseQueryResult<Foresight>, today: string): ReactNode {

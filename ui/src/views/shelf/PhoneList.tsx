@@ -44,12 +44,12 @@ export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; p
         const row = rows[entry.index] as Row;
         return (
           <div key={entry.key} data-index={entry.index} ref={virtual.measureElement} className="absolute inset-x-0 pb-[6px]" style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
-            {"heading" in row ? <h2 className="text-soft text-[14px] pt-2">{row.heading}</h2> : "fold" in row ? (
+            {"heading" in row ? <h2 className="text-soft text-small pt-2">{row.heading}</h2> : "fold" in row ? (
               <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} Past: {row.fold}</button>
             ) : (
               <div className="grid grid-cols-[1fr_auto] items-center gap-2">
                 <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
-                <span className="text-[13px] text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
+                <span className="text-small text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
               </div>
             )}
           </div>

@@ -46,7 +46,8 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   }, { replace: name === "q" });
   const open = (id: number) => set("stack", String(id));
   const table = params.get("as") === "table";
-  useChipKeys((id) => void go(`/keeping?food=${shelf.stacks.find((stack) => stack.id === id)?.food_id ?? ""}`), params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
+  const nameOf = (id: number) => shelf.stacks.find((stack) => stack.id === id)?.name ?? "";
+  useChipKeys(nameOf, (id) => void go(`/keeping?food=${shelf.stacks.find((stack) => stack.id === id)?.food_id ?? ""}`), params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
@@ -66,14 +67,14 @@ function focused(): number | null {
 }
 
 /** Keys that act on the chip in hand. Taking is at once; what changes a date opens its sheet, which shows the date first. */
-function useChipKeys(keep: (id: number) => void, active: boolean, ask: (id: number, panel: string) => void): void {
+function useChipKeys(nameOf: (id: number) => string, keep: (id: number) => void, active: boolean, ask: (id: number, panel: string) => void): void {
   const { act } = useActs();
   const on = (what: (id: number) => void) => () => {
     const id = focused();
     if (id !== null) what(id);
   };
   useKeys({
-    t: on((id) => void act(`/api/stacks/${id}/take`, {}, "take")),
+    t: on((id) => void act(`/api/stacks/${id}/take`, {}, `Take: ${nameOf(id)}`)),
     o: on((id) => ask(id, "open")),
     l: on((id) => ask(id, "look")),
     f: on((id) => ask(id, "freeze")),
@@ -132,15 +133,15 @@ function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; p
   return (
     <div className="no-print flex flex-wrap gap-2 mb-3 phone:grid phone:grid-cols-2">
       <FindBox value={filter.text} focus={focus} set={set} />
-      <Pick name="place" label="Every place" value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
-      <Pick name="state" label="Every state" value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
-      <Pick name="group" label="Every group" value={filter.group} options={groups.map((group) => [group, group])} set={set} />
-      <Pick name="apart" label="Set apart or not" value={filter.apart} options={[["yes", "set apart only"], ["no", "not set apart"]]} set={set} />
+      <Filter name="place" label="Every place" value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
+      <Filter name="state" label="Every state" value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
+      <Filter name="group" label="Every group" value={filter.group} options={groups.map((group) => [group, group])} set={set} />
+      <Filter name="apart" label="Set apart or not" value={filter.apart} options={[["yes", "set apart only"], ["no", "not set apart"]]} set={set} />
     </div>
   );
 }
 
-function Pick({ name, label, value, options, set }: { name: string; label: string; value: string; options: [string, string][]; set: (name: string, value: string) => void }) {
+function Filter({ name, label, value, options, set }: { name: string; label: string; value: string; options: [string, string][]; set: (name: string, value: string) => void }) {
   return (
     <select aria-label={label} className={`field !w-auto phone:!w-full ${value ? "!border-rim font-semibold" : ""}`} value={value} onChange={(event) => set(name, event.target.value)}>
       <option value="">{label}</option>

@@ -15,7 +15,7 @@ export function About({ detail }: { detail: StackDetail }) {
   ];
   return (
     <section aria-label="About it">
-      <dl className="grid grid-cols-[110px_1fr] gap-x-3 gap-y-1 text-[14px]">
+      <dl className="grid grid-cols-[110px_1fr] gap-x-3 gap-y-1 text-small">
         {rows.filter(([, value]) => value !== "").map(([name, value]) => <div key={name} className="contents"><dt className="text-soft">{name}</dt><dd>{value}</dd></div>)}
         {detail.parts.map((part) => <div key={part.name + part.on} className="contents"><dt className="text-soft">Topped up</dt><dd>{part.name}, {dayWords(part.on, today)}{part.good_until ? `, good until ${dayWords(part.good_until, today)}` : ""}</dd></div>)}
       </dl>

@@ -1,9 +1,10 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import type { StackDetail } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { addDays, dayWords, every, plural } from "../../kit/words";
+import { Day, Form, Pick, Submit, Text, Whole } from "../../kit/form";
 
 /** What has to be done for a stack, once or again and again. */
 export function StackCare({ detail }: { detail: StackDetail }) {
@@ -16,17 +17,17 @@ export function StackCare({ detail }: { detail: StackDetail }) {
       <div className="flex items-center gap-2"><h3 className="grow">Care</h3><Button look="plain" aria-expanded={open} onClick={() => setOpen(!open)}>Something to do</Button></div>
       <ul>
         {detail.care.filter((row) => row.next_on !== null).map((row) => (
-          <li key={row.id} className="flex items-center gap-2 border-b border-zinc2 py-1.5 text-[14px]">
-            <span className="grow">{row.title}<span className="block text-soft text-[13px]">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, ${every(row.every_days, "day")}` : row.every_months ? `, ${every(row.every_months, "month")}` : ""}{row.holds_days ? `; its date holds ${plural(row.holds_days, "day")}` : ""}</span></span>
-            <Button onClick={() => void act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
-            <Button look="plain" aria-label={`No more: ${row.title}`} onClick={() => void act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
+          <li key={row.id} className="flex items-center gap-2 border-b border-zinc2 py-1.5 text-small">
+            <span className="grow">{row.title}<span className="block text-soft text-small">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, ${every(row.every_days, "day")}` : row.every_months ? `, ${every(row.every_months, "month")}` : ""}{row.holds_days ? `; its date holds ${plural(row.holds_days, "day")}` : ""}</span></span>
+            <Button onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
+            <Button look="plain" aria-label={`No more: ${row.title}`} onClick={() => act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
           </li>
         ))}
       </ul>
       {detail.care_advised.map((one) => (
-        <div key={one.text} className="flex items-center gap-2 py-1.5 text-[14px]">
+        <div key={one.text} className="flex items-center gap-2 py-1.5 text-small">
           <span className="grow text-soft">The guide advises: {one.text}, {every(one.every_days, "day")}</span>
-          <Button onClick={() => void act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>Remember it</Button>
+          <Button onClick={() => act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>Remember it</Button>
         </div>
       ))}
       {open && <NewCare target={{ lot_id: detail.stack.id }} today={today} onDone={() => setOpen(false)} holds />}
@@ -34,28 +35,30 @@ export function StackCare({ detail }: { detail: StackDetail }) {
   );
 }
 
+const RHYTHMS: [string, string][] = [["", "never again"], ["2", "every 2 days"], ["7", "every week"], ["14", "every fortnight"], ["30", "every 30 days"], ["m6", "half-yearly"], ["m12", "yearly"]];
+
 /** Care, a check or a follow-up. */
 export function NewCare({ target, today, onDone, holds = false }: { target: Record<string, number>; today: string; onDone: () => void; holds?: boolean }) {
   const { act } = useActs();
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const submit = async (form: FormData) => {
     const every = String(form.get("every") ?? "");
     const held = Number(form.get("holds_days") ?? 0);
     const rhythm = every === "" ? {} : every.startsWith("m") ? { every_months: Number(every.slice(1)) } : { every_days: Number(every) };
     const body = { title: String(form.get("title")).trim(), first_on: form.get("first_on"), ...rhythm, ...(held > 0 ? { holds_days: held } : {}), ...target };
-    if (await act("/api/care", body, body.title)) onDone();
+    const done = await act("/api/care", body, body.title);
+    if (done) onDone();
+    return done;
   };
   return (
-    <form className="board p-3 grid gap-2 mt-2" onSubmit={(event) => void submit(event)}>
-      <label className="grid gap-1"><span className="font-semibold">What</span><input className="field" name="title" required maxLength={160} list="care-words" placeholder="Refresh the water" /></label>
+    <Form className="board p-3 grid gap-2 mt-2" keep={`care.${JSON.stringify(target)}`} onSave={submit}>
+      <Text label="What" name="title" required maxLength={160} list="care-words" placeholder="Refresh the water" />
       <datalist id="care-words">{["Refresh the water", "Turn the jars", "Check for sprouting", "Tighten the lids", "Check the box"].map((words) => <option key={words} value={words} />)}</datalist>
       <div className="grid grid-cols-2 gap-3">
-        <label className="grid gap-1"><span className="font-semibold">First on</span><input className="field" type="date" name="first_on" required defaultValue={addDays(today, 1)} /></label>
-        <label className="grid gap-1"><span className="font-semibold">Then</span><select className="field" name="every"><option value="">never again</option><option value="2">every 2 days</option><option value="7">every week</option><option value="14">every fortnight</option><option value="30">every 30 days</option><option value="m6">half-yearly</option><option value="m12">yearly</option></select></label>
+        <Day label="First on" name="first_on" required defaultValue={addDays(today, 1)} />
+        <Pick label="Then" name="every" options={RHYTHMS} />
       </div>
-      {holds && <label className="grid grid-cols-[1fr_90px] gap-2 items-center"><span className="text-[14px]">Without it, it keeps only … days (empty: the date does not depend on it)</span><input className="field" type="number" name="holds_days" min={1} max={3650} /></label>}
-      <Button type="submit" look="main">Remember it</Button>
-    </form>
+      {holds && <Whole label="Without it, it keeps only … days (empty: the date does not depend on it)" beside name="holds_days" min={1} max={3650} />}
+      <Submit>Remember it</Submit>
+    </Form>
   );
 }

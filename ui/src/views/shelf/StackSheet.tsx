@@ -59,7 +59,7 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
       </p>
       <Reasons detail={detail} />
       <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />
-      {detail.cautions.length > 0 && <ul className="text-[13.5px] border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
+      {detail.cautions.length > 0 && <ul className="text-small border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
       <About detail={detail} />
       <StackCare detail={detail} />
       <History detail={detail} />
@@ -72,11 +72,11 @@ function Reasons({ detail }: { detail: StackDetail }) {
   const stack = detail.stack;
   return (
     <section className="board p-3" data-state={stack.state}>
-      <span className="tab-day !text-[15px]">{dayTab(stack)}</span>
+      <span className="tab-day !text-base">{dayTab(stack)}</span>
       <h3 className="mt-2">{stack.usable_until ? `Last good day: ${dayWords(stack.usable_until, today)}` : "No date"}</h3>
-      <p className="text-soft text-[13.5px]">{stateWords(stack.state)}{detail.safety_until ? ", a matter of safety" : ""}; school: {detail.school}</p>
-      <ol aria-label="Why" className="list-decimal pl-5 mt-2 grid gap-1 text-[14px]">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
-      {detail.ripening.length > 0 && <ul className="mt-2 text-[14px] border-l-4 border-pea pl-3">{detail.ripening.map((line) => <li key={line}>{line}</li>)}</ul>}
+      <p className="text-soft text-small">{stateWords(stack.state)}{detail.safety_until ? ", a matter of safety" : ""}; school: {detail.school}</p>
+      <ol aria-label="Why" className="list-decimal pl-5 mt-2 grid gap-1 text-small">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
+      {detail.ripening.length > 0 && <ul className="mt-2 text-small border-l-4 border-pea pl-3">{detail.ripening.map((line) => <li key={line}>{line}</li>)}</ul>}
       {detail.warnings.map((line) => <p key={line} className="mt-2 font-semibold text-beet">{line}</p>)}
     </section>
   );
@@ -92,6 +92,12 @@ function usePanel(first: string | null, detail: StackDetail, places: Place[]) {
   return { possible, doing: possible.find((one) => one.key === key) ?? null, toggle, close: () => setKey(null), show: setKey };
 }
 
+/** How a letter names what is to be done. */
+const VERBS: Record<string, string> = {
+  take: "Take", open: "Open", move: "Move", throw: "Throw away", look: "Look", level: "Level", prepare: "Prepare", store: "Store", portion: "Portion", decant: "Pour", "top-up": "Top up",
+  correct: "Correct", amend: "Change",
+};
+
 function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {
   const { act } = useActs();
   const stack = detail.stack;
@@ -100,11 +106,13 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   const travel = useNavigate();
   const go = async (verb: string, body: Input) => {
     const path = `/api/stacks/${stack.id}/${verb}`;
-    const done = await act(path, body, `${verb} ${stack.name}`);
+    const done = await act(path, body, `${VERBS[verb] ?? verb}: ${stack.name}`);
     // What was refused stays open with all that was typed; what is done, or on its way, is closed.
-    if (done || waiting().some((letter) => letter.path === path)) close();
+    const taken = done ?? waiting().some((letter) => letter.path === path && letter.state === "pending");
+    if (taken) close();
     if (done && verb === "throw") onClose();
     if (done?.lot_id && done.lot_id !== stack.id) onPick(done.lot_id);
+    return taken;
   };
   const there = Number(stack.on_hand) > 0;
   const one = () => void (there && go("take", {}));
@@ -122,7 +130,7 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
         <Button aria-expanded={more} onClick={() => setMore(!more)}>{more ? "Less" : "More"}</Button>
       </div>
       {more && <div className="flex flex-wrap gap-2" role="group" aria-label="More to do">{rest.map((candidate) => button(candidate.key))}<Apart detail={detail} /></div>}
-      {doing && <ActPanel key={doing.key} doing={doing} detail={detail} places={places} onDo={(verb, input) => void go(verb, input)} />}
+      {doing && <ActPanel key={doing.key} doing={doing} detail={detail} places={places} onDo={go} />}
       {there && <LevelAct stack={stack} onDo={(body) => void go("level", body)} />}
     </section>
   );
@@ -133,11 +141,11 @@ function Apart({ detail }: { detail: StackDetail }) {
   const { act } = useActs();
   const keeper = useSession().person?.role === "keeper";
   const path = `/api/stacks/${detail.stack.id}`;
-  if (detail.facts.quarantined) return keeper ? <Button onClick={() => void act(`${path}/clear`, {}, "back on the shelf")}>Back on the shelf</Button> : <span className="text-soft">A keeper can let it back onto the shelf.</span>;
+  if (detail.facts.quarantined) return keeper ? <Button onClick={() => act(`${path}/clear`, {}, `Back on the shelf: ${detail.stack.name}`)}>Back on the shelf</Button> : <span className="text-soft">A keeper can let it back onto the shelf.</span>;
   return (
     <>
-      <Button look="grave" onClick={() => void act(`${path}/quarantine`, { reason: "pest" }, "pests")}>Pests in it</Button>
-      <Button look="grave" onClick={() => void act(`${path}/quarantine`, { reason: "recall" }, "recalled")}>Recalled</Button>
+      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "pest" }, `Pests in it: ${detail.stack.name}`)}>Pests in it</Button>
+      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "recall" }, `Recalled: ${detail.stack.name}`)}>Recalled</Button>
     </>
   );
 }
@@ -150,12 +158,12 @@ function History({ detail }: { detail: StackDetail }) {
       <h3>History</h3>
       <ul>
         {[...detail.history].reverse().map((row) => (
-          <li key={row.act_id} className="flex gap-2 items-center border-b border-zinc2 py-1.5 text-[14px]">
+          <li key={row.act_id} className="flex gap-2 items-center border-b border-zinc2 py-1.5 text-small">
             <div className={`grow ${row.undone ? "line-through text-soft" : ""}`}>
               {row.summary}{row.why ? ` (${row.why.replaceAll("_", " ")})` : ""}
-              <div className="text-soft text-[13px]">{row.person}, {shortDay(row.occurred_on)}{row.amount ? `, ${row.amount}` : ""}{row.value_minor ? `, ${money(Math.abs(row.value_minor))}` : ""}</div>
+              <div className="text-soft text-small">{row.person}, {shortDay(row.occurred_on)}{row.amount ? `, ${row.amount}` : ""}{row.value_minor ? `, ${money(Math.abs(row.value_minor))}` : ""}</div>
             </div>
-            {row.undoable && <Button look="plain" aria-label={`Undo: ${row.summary}`} onClick={() => void undo(row.act_id)}>Undo</Button>}
+            {row.undoable && <Button look="plain" aria-label={`Undo: ${row.summary}`} onClick={() => undo(row.act_id)}>Undo</Button>}
           </li>
         ))}
       </ul>

@@ -28,7 +28,7 @@ export default function ShopView() {
           <Empty title="Nothing to buy">Everything the planned meals need is on the shelf. <Link className="underline text-rim font-semibold" to="/meals">Plan another meal</Link>, or put something away below.</Empty>
         ) : (
           <>
-            <p className="mb-3"><b className="font-head text-[20px]">{money(missing.cost_minor)}</b> <span className="text-soft">in all, whole packs{missing.estimated ? ", in part estimated" : ""}</span></p>
+            <p className="mb-3"><b className="font-head text-head">{money(missing.cost_minor)}</b> <span className="text-soft">in all, whole packs{missing.estimated ? ", in part estimated" : ""}</span></p>
             <div className="grid gap-3 wide:grid-cols-2 items-start">
               {missing.aisles.map((aisle) => <Board key={aisle.aisle} title={aisle.aisle}><ul className="mt-1">{aisle.items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>)}
             </div>
@@ -47,7 +47,7 @@ function Pictures() {
   return (
     <div className="mb-3">
       <div role="group" aria-label="Pictures of the shelves at home" className="flex gap-2 overflow-x-auto pb-1">
-        {shown.map((place) => <button key={place.id} type="button" aria-expanded={open === place.id} className="shrink-0 text-left" onClick={() => setOpen(open === place.id ? null : place.id)}><img src={`/api/places/${place.id}/photo`} alt="" className="w-[112px] h-[72px] object-cover rounded-lg" loading="lazy" /><span className="text-[13px] text-soft">{place.name}</span></button>)}
+        {shown.map((place) => <button key={place.id} type="button" aria-expanded={open === place.id} className="shrink-0 text-left" onClick={() => setOpen(open === place.id ? null : place.id)}><img src={`/api/places/${place.id}/photo`} alt="" className="w-[112px] h-[72px] object-cover rounded-lg" loading="lazy" /><span className="text-small text-soft">{place.name}</span></button>)}
       </div>
       {open !== null && <img src={`/api/places/${open}/photo`} alt={`What ${shown.find((place) => place.id === open)?.name ?? "it"} looks like`} className="mt-2 rounded-xl max-h-[70dvh] w-full object-contain bg-board" />}
     </div>
@@ -63,10 +63,10 @@ function Item({ item }: { item: MissingItem }) {
       <input type="checkbox" checked={false} onChange={tick} aria-label={`Bought: ${item.put_away}`} className="size-6 m-2" />
       <div className="leading-snug">
         <b>{item.pack ? `${item.count} × ${item.pack}` : item.amount} {item.food}</b>
-        <div className="text-[14px] text-soft">{item.level ? `kept by level: ${item.level}` : `needs ${item.amount}: `}{item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}</div>
-        {item.at_home && <div className="text-[14px] text-pea font-semibold">{item.at_home} at home already, counted in</div>}
+        <div className="text-small text-soft">{item.level ? `kept by level: ${item.level}` : `needs ${item.amount}: `}{item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}</div>
+        {item.at_home && <div className="text-small text-pea font-semibold">{item.at_home} at home already, counted in</div>}
       </div>
-      <span>{money(item.cost_minor)}{item.estimated ? <span className="text-soft text-[13px]"> est.</span> : null}</span>
+      <span>{money(item.cost_minor)}{item.estimated ? <span className="text-soft text-small"> est.</span> : null}</span>
     </li>
   );
 }

@@ -1,8 +1,9 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import type { Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { ShelfChip } from "../shelf/ShelfChip";
+import { Amount, Form, Submit, amountOf } from "../../kit/form";
 
 type Asked = Today["questions"][number];
 
@@ -20,22 +21,19 @@ function Question({ one, onPick }: { one: Asked; onPick: (id: number) => void })
   const { act } = useActs();
   const [open, setOpen] = useState(false);
   const path = `/api/stacks/${one.stack.id}/seen`;
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    void act(path, { amount: String(new FormData(event.currentTarget).get("amount")).replace(",", ".") }, "seen");
-  };
+  const submit = (form: FormData) => act(path, { amount: amountOf(form.get("amount")) }, `Seen: ${one.stack.name}`);
   return (
     <li className="border-t border-zinc2 py-2 grid gap-1">
       <div className="grid grid-cols-[170px_minmax(0,1fr)] gap-3 items-center">
         <ShelfChip stack={one.stack} place={one.place} onPick={() => onPick(one.stack.id)} />
-        <span className="text-[14px] leading-snug" title={one.steps.join(" ")}>{one.needed} of it for {one.meals.join(", ")}<span className="block text-soft text-[13px]">{one.place}. {one.steps[0]}</span></span>
+        <span className="text-small leading-snug" title={one.steps.join(" ")}>{one.needed} of it for {one.meals.join(", ")}<span className="block text-soft text-small">{one.place}. {one.steps[0]}</span></span>
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void act(path, {}, "seen")}>Yes, {one.stack.amount}</Button>
+        <Button look="main" onClick={() => act(path, {}, `Seen: ${one.stack.name}`)}>Yes, {one.stack.amount}</Button>
         <Button aria-expanded={open} onClick={() => setOpen(!open)}>Another amount</Button>
-        <Button look="grave" onClick={() => void act(path, { amount: "0" }, "seen")}>Gone</Button>
+        <Button look="grave" onClick={() => act(path, { amount: "0" }, `Seen: ${one.stack.name}`)}>Gone</Button>
       </div>
-      {open && <form className="flex gap-2" onSubmit={submit}><input className="field !w-[140px]" name="amount" autoFocus inputMode="decimal" required pattern="[0-9]{1,9}([.,][0-9]{1,6})?" aria-label={`How much ${one.stack.name}, in ${one.stack.noun ?? one.stack.unit}`} placeholder={one.stack.noun ?? one.stack.unit} /><Button type="submit">That much</Button></form>}
+      {open && <Form className="flex gap-2 items-end" onSave={submit}><Amount label={`How much ${one.stack.name}`} unit={one.stack.noun ?? (one.stack.unit === "piece" ? "pieces" : one.stack.unit)} name="amount" autoFocus required /><Submit>That much</Submit></Form>}
     </li>
   );
 }

@@ -62,7 +62,7 @@ function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }
         {today.front.map((row) => (
           <li key={row.stack.id} className="grid grid-cols-[190px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 py-1.5 border-t border-zinc2 items-center">
             <ShelfChip stack={row.stack} place={row.place} tied={row.ties.length > 0} onPick={() => onPick(row.stack.id)} />
-            <div className="text-[14px] min-w-0">
+            <div className="text-small min-w-0">
               <span className="text-soft">{row.place}</span>
               {row.ties.map((tie) => <div key={tie.meal_id} className="text-pea font-semibold">{tie.amount} for <Link className="underline" to={`/meals/${tie.meal_id}`}>{tie.name}</Link>, {shortDay(tie.on)}</div>)}
               <Ideas row={row} today={today.today} />
@@ -95,8 +95,8 @@ function Coming({ meals, today }: { meals: Meal[]; today: string }) {
       <ul className="mt-2 grid gap-2">
         {meals.map((meal) => (
           <li key={meal.id} className="flex gap-3 items-center border-t border-zinc2 pt-2">
-            <span className="w-[96px] shrink-0 text-soft text-[14px] leading-tight">{meal.on === today ? "today" : shortDay(meal.on)}<br />{meal.meal}</span>
-            <span className="grow min-w-0 leading-tight"><b>{meal.name}</b><span className="block text-[13.5px] text-soft">{meal.status === "cooked" ? "cooked" : meal.covered_percent === 100 ? "all on the shelf" : `${meal.covered_percent ?? 0} % on the shelf`}</span></span>
+            <span className="w-[96px] shrink-0 text-soft text-small leading-tight">{meal.on === today ? "today" : shortDay(meal.on)}<br />{meal.meal}</span>
+            <span className="grow min-w-0 leading-tight"><b>{meal.name}</b><span className="block text-small text-soft">{meal.status === "cooked" ? "cooked" : meal.covered_percent === 100 ? "all on the shelf" : `${meal.covered_percent ?? 0} % on the shelf`}</span></span>
             {meal.status === "planned" && <Link className="btn" to={`/meals/${meal.id}`} aria-label={`Cook ${meal.name}`}>Cook</Link>}
           </li>
         ))}
@@ -112,12 +112,12 @@ function Needs({ today, onPick }: { today: Today; onPick: (id: number, panel?: s
       {today.needs.length === 0 && <p className="mt-2 text-soft">Nothing needs you.</p>}
       <ul className="mt-1 grid">
         {today.needs.map((need) => (
-          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-[14px]">
+          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-small">
             <ShelfChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
             <span className="leading-snug phone:col-span-2 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
             {need.kind === "undated" && <Button onClick={() => onPick(need.stack.id, "amend")} aria-label={`Put a date on ${need.stack.name}`}>Put a date</Button>}
             {need.kind === "look" && <Button onClick={() => onPick(need.stack.id, "look")} aria-label={`Look at ${need.stack.name}`}>Look</Button>}
-            {need.kind === "stop" && <Button look="grave" onClick={() => void act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
+            {need.kind === "stop" && <Button look="grave" onClick={() => act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
           </li>
         ))}
       </ul>

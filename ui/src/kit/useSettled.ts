@@ -1,0 +1,11 @@
+import { useEffect, useState } from "react";
+
+/** A value once it has stood still for a moment; the first at once. */
+export function useSettled<T>(value: T, pause: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), pause);
+    return () => clearTimeout(timer);
+  }, [value, pause]);
+  return settled;
+}
