@@ -18,6 +18,9 @@ module NutShelf
                     "/api/containers" => Containers, "/api/care" => Care, "/api/scan" => Scans, "/api/barcodes" => Barcodes, "/api/recall" => Recall, "/api/keeping" => Keeping, "/api/people" => People, "/api/ways" => Ways,
                     "/api/members" => Members, "/api/join" => Join, "/api/calendar" => Calendar, "/api/feeds" => Feeds, "/api/backup.json" => Backup, "/api/scale" => Scale, "/api/labels" => Labels, "/api" => Session }.freeze
 
+      # What shrinks on the way. No answer with a secret repeats what was sent along with it.
+      COMPRESSED = %w[application/json application/problem+json text/html text/css text/csv text/javascript application/javascript image/svg+xml].freeze
+
       module_function
 
       # @param office [Desk::Office]
@@ -39,6 +42,7 @@ module NutShelf
         session = Auth.session(secret, secure: secure)
         Throttle.set_up(behind_proxy: options.fetch(:behind_proxy, false))
         Rack::Builder.new do
+          use Rack::Deflater, include: COMPRESSED
           use Shield, secure: secure
           use FrontDoor, hosts: options.fetch(:hosts, [])
           use Rack::Attack if options.fetch(:throttle, true)

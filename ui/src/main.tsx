@@ -5,6 +5,8 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
 import { App } from "./app/App";
+import { Boundary } from "./kit/Boundary";
+import { fetchSoon } from "./kit/lazily";
 import { applyTheme } from "./app/theme";
 import "./styles.css";
 
@@ -30,8 +32,10 @@ createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <BrowserRouter>
-        <App />
+        <Boundary at=""><App /></Boundary>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,
 );
+
+window.addEventListener("load", () => setTimeout(fetchSoon, 2000));

@@ -1,21 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState, type ReactNode } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs } from "./acts";
+import { Boundary } from "../kit/Boundary";
 import { useKeys } from "./keys";
 import { LettersButton } from "./LettersButton";
 import { ReportBar } from "./ReportBar";
 import { useSession } from "./session";
 import { PHONE, TABS } from "./tabs";
+import { lazily } from "../kit/lazily";
 
 // Drawn when first asked for, so that the first look costs little.
-const KeysHelp = lazy(() => import("./KeysHelp").then((module) => ({ default: module.KeysHelp })));
-const Lately = lazy(() => import("./Lately").then((module) => ({ default: module.Lately })));
-const NewPlace = lazy(() => import("./NewPlace").then((module) => ({ default: module.NewPlace })));
-const Letters = lazy(() => import("./Letters").then((module) => ({ default: module.Letters })));
-const MoreMenu = lazy(() => import("./MoreMenu").then((module) => ({ default: module.MoreMenu })));
+const KeysHelp = lazily(() => import("./KeysHelp"), (module) => module.KeysHelp);
+const Lately = lazily(() => import("./Lately"), (module) => module.Lately, true);
+const NewPlace = lazily(() => import("./NewPlace"), (module) => module.NewPlace);
+const Letters = lazily(() => import("./Letters"), (module) => module.Letters, true);
+const MoreMenu = lazily(() => import("./MoreMenu"), (module) => module.MoreMenu);
 
 const WITH_LINE = ["/", "/shelf", "/shop"];
 
@@ -96,16 +98,16 @@ export function Frame({ children }: { children: ReactNode }) {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
       <Strip onLately={() => setSheet("lately")} onPlace={() => setSheet("place")} onLetters={() => setSheet("letters")} />
       {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The house is not answering. What you do is kept and is sent as soon as it is back.</p>}
-      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}>{children}</main>
+      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}><Boundary at={location.pathname}>{children}</Boundary></main>
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
       <ReportBar raised={withLine} />
       <BottomBar onMore={() => setSheet("more")} />
-      <Suspense fallback={null}>
+      <Boundary at={sheet ?? ""}><Suspense fallback={null}>
         {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onPlace={() => setSheet("place")} onClose={() => setSheet(null)} />}
         {sheet === "letters" && <Letters onClose={() => setSheet(null)} />}
         {sheet === "place" && <NewPlace onClose={() => setSheet(null)} />}
         {sheet === "help" && <KeysHelp open onClose={() => setSheet(null)} />}
-      </Suspense>
+      </Suspense></Boundary>
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { Suspense, useState } from "react";
 import { foodsQuery } from "../api/queries";
 import type { Draft } from "../api/types";
 import { useMoney, useSession } from "../app/session";
@@ -8,8 +8,9 @@ import { dayWords } from "../kit/words";
 import { EditLabel } from "./EditLabel";
 import type { Corrections } from "./model";
 import { Amount, Day, Text } from "../kit/form";
+import { lazily } from "../kit/lazily";
 
-const NewFood = lazy(() => import("../views/keeping/NewFood"));
+const NewFood = lazily(() => import("../views/keeping/NewFood"), (module) => module.default);
 
 interface Props {
   draft: Draft;

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
+import { Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
 import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
@@ -13,10 +13,11 @@ import { beginReading, endReading, lines, nextAside, pasted, putAside, recoverRe
 import { AsideLines } from "./AsideLines";
 import { onLineBack } from "./lineBack";
 import { readLine, usePreview, type Preview } from "./usePreview";
+import { lazily } from "../kit/lazily";
 
-const Labels = lazy(() => import("./Labels").then((module) => ({ default: module.Labels })));
-const LearnCode = lazy(() => import("../scan/LearnCode").then((module) => ({ default: module.LearnCode })));
-const OneHand = lazy(() => import("./OneHand").then((module) => ({ default: module.OneHand })));
+const Labels = lazily(() => import("./Labels"), (module) => module.Labels, true);
+const LearnCode = lazily(() => import("../scan/LearnCode"), (module) => module.LearnCode);
+const OneHand = lazily(() => import("./OneHand"), (module) => module.OneHand, true);
 
 const TEXT = "nut-shelf.line";
 const PLACE = "nut-shelf.line-place";

@@ -1,7 +1,8 @@
-import { lazy, Suspense, useEffect, useState } from "react";
+import { Suspense, useEffect, useState } from "react";
 import { Button } from "../kit/kit";
+import { lazily } from "../kit/lazily";
 
-const Camera = lazy(() => import("./Camera").then((module) => ({ default: module.Camera })));
+const Camera = lazily(() => import("./Camera"), (module) => module.Camera);
 
 /** Whether there is a camera to read codes with. */
 function useCamera(): boolean {

@@ -1,12 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState, type ReactNode } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 import { foodsQuery } from "../../api/queries";
 import type { ImportPreview } from "../../api/types";
 import { useMoney } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { plural } from "../../kit/words";
+import { lazily } from "../../kit/lazily";
 
-const NewFood = lazy(() => import("../keeping/NewFood"));
+const NewFood = lazily(() => import("../keeping/NewFood"), (module) => module.default);
 
 const WORDS: Record<string, string> = {
   food: "food", label: "words of your own", count: "how many", amount: "size of one", unit: "unit", place: "place", best_before: "best before", use_by: "use by", made_on: "made on", opened_on: "opened on", frozen_on: "frozen on",

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { Suspense, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { placesQuery } from "../../api/queries";
 import type { Place } from "../../api/types";
@@ -8,8 +8,9 @@ import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords, placeWords } from "../../kit/words";
 import { NewPlace } from "../../app/NewPlace";
+import { lazily } from "../../kit/lazily";
 
-const PlaceSheet = lazy(() => import("./PlaceSheet").then((module) => ({ default: module.PlaceSheet })));
+const PlaceSheet = lazily(() => import("./PlaceSheet"), (module) => module.PlaceSheet);
 
 /** Every place, those inside others under them. */
 export default function PlacesView() {

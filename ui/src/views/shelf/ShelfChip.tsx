@@ -1,7 +1,8 @@
-import { lazy, Suspense, type ComponentProps } from "react";
+import { Suspense, type ComponentProps } from "react";
 import { Notches, StackChip } from "../../kit/kit";
+import { lazily } from "../../kit/lazily";
 
-const LevelTouch = lazy(() => import("./LevelTouch").then((module) => ({ default: module.LevelTouch })));
+const LevelTouch = lazily(() => import("./LevelTouch"), (module) => module.LevelTouch, true);
 
 /** A chip whose level, where it is kept by level, can be set by a touch. */
 export function ShelfChip(props: ComponentProps<typeof StackChip>) {

@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useMemo, type ReactNode } from "react";
+import { Suspense, useMemo, type ReactNode } from "react";
 import { useSearchParams } from "react-router";
 import { mealsQuery, placesQuery } from "../../api/queries";
+import { lazily } from "../../kit/lazily";
 
-const StackSheet = lazy(() => import("../shelf/StackSheet").then((module) => ({ default: module.StackSheet })));
+const StackSheet = lazily(() => import("../shelf/StackSheet"), (module) => module.StackSheet, true);
 
 /** The side sheet of a stack on any view; which one is open stands in the address. */
 export function useStackSheet(): { open: (id: number, panel?: string) => void; sheet: ReactNode } {
