@@ -4,6 +4,7 @@ require "uri"
 require_relative "clock"
 require_relative "cluster"
 require_relative "label_line"
+require_relative "marks"
 require_relative "reference"
 require_relative "settings"
 require_relative "../desk/catch_up"
@@ -56,7 +57,7 @@ module NutShelf
       # @return [Desk::Office]
       def office(url, connections: 8)
         Desk::Office.new(database: Store::Database.connect(url, connections: connections), catalog: Reference.catalog, clock: Clock, names: LabelLine.names,
-                         foreign_words: LabelLine.foreign_words, tongues: LabelLine.tongues)
+                         foreign_words: LabelLine.foreign_words, tongues: LabelLine.tongues, marks: Marks.table)
       end
     end
   end

@@ -55,7 +55,7 @@ module NutShelf
       end
 
       SHELF_COLUMNS = [*%i[id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on usable_until
-                           quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated on_hand value_minor situation].map { |name| Sequel[:lots][name] },
+                           quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated on_hand value_minor situation wrapping].map { |name| Sequel[:lots][name] },
                        *%i[key name aisle food_group reference_key class_key g_per_ml g_per_piece kept_by_level].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
 
       def filtered(food_id: nil, place_ids: nil, text: nil)

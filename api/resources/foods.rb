@@ -23,7 +23,8 @@ module NutShelf
         def food(row, room)
           reference = room.catalog.foods[row[:reference_key]]
           { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: reference&.typical_packs || [],
-            own: row[:reference_key].nil?, allergens: Store::Foods.value(row, room.catalog).allergens }
+            own: row[:reference_key].nil?, allergens: Store::Foods.value(row, room.catalog).allergens,
+            mark: room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle]) }
         end
       end
     end

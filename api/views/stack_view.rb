@@ -13,6 +13,8 @@ module NutShelf
       def initialize(room)
         @today = room.today
         @policy = room.policy
+        @table = room.office.marks
+        @marks = {}
         @days = {}
       end
 
@@ -24,7 +26,7 @@ module NutShelf
         { id: row[:id], food_id: row[:food_id], food: row[:food_name], name: label.empty? ? row[:food_name] : label, group: row[:food_food_group], place_id: row[:place_id],
           amount: amount(row), on_hand: decimal(row[:on_hand]), unit: UNITS.fetch(row[:dimension]), pack: row[:pack_amount] && decimal(row[:pack_amount]), noun: row[:noun],
           open: row[:open], frozen: row[:frozen], level: row[:level], state: state(row), days_left: usable && (usable.jd - @today.jd), usable_until: usable && iso(usable),
-          flags: row[:flags].map { |flag| flag["code"] }, value_minor: row[:value_minor], value_estimated: row[:value_estimated] }
+          flags: row[:flags].map { |flag| flag["code"] }, value_minor: row[:value_minor], value_estimated: row[:value_estimated], mark: mark(row) }
       end
 
       # @return [Symbol]
@@ -40,6 +42,11 @@ module NutShelf
       end
 
       private
+
+      def mark(row)
+        facts = row.values_at(:food_key, :food_reference_key, :food_aisle, :noun, :wrapping)
+        @marks[facts] ||= @table.of(keys: facts.first(2), aisle: facts[2], noun: facts[3], wrapping: facts[4])
+      end
 
       def iso(date) = @days[date.jd] ||= date.iso8601
 

@@ -1,3 +1,4 @@
+import { stack as stackOf } from "./stack";
 import { describe, expect, it } from "vitest";
 import type { Count, ExpectedStack } from "../src/api/types";
 import { askWords, isLineOf, nextOpen, progress, readFound, stepFrom } from "../src/views/count/model";
@@ -6,10 +7,7 @@ import { isScan } from "../src/scan/readScan";
 function row(id: number, more: Partial<ExpectedStack> = {}, stack: Partial<ExpectedStack["stack"]> = {}): ExpectedStack {
   return {
     place: "Cupboard", packs: 5, quarters: false, container_id: null, line: null, ...more,
-    stack: {
-      id, food_id: id, food: "Chickpeas", name: "Chickpeas", group: "protein", place_id: 1, amount: "5 x 400 g", on_hand: "2000", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "resting",
-      days_left: 500, usable_until: "2028-05-31", flags: [], value_minor: 445, value_estimated: false, ...stack,
-    },
+    stack: stackOf({ id, food_id: id, food: "Chickpeas", name: "Chickpeas", group: "protein", place_id: 1, amount: "5 x 400 g", on_hand: "2000", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "resting", days_left: 500, usable_until: "2028-05-31", flags: [], value_minor: 445, value_estimated: false, ...stack }),
   };
 }
 const said = { id: 1, found: "as_expected", words: "5 x 400 g", delta: "0", level: null, person: "Ines" };

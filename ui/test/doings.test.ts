@@ -1,3 +1,4 @@
+import { stack as stackOf } from "./stack";
 import { describe, expect, it } from "vitest";
 import type { Place, StackDetail } from "../src/api/types";
 import { DOINGS } from "../src/views/shelf/doings";
@@ -7,10 +8,7 @@ const places = [place(1, "cupboard"), place(2, "fridge"), place(3, "freezer")];
 
 function detail(stack: Partial<StackDetail["stack"]> = {}, facts: Partial<StackDetail["facts"]> = {}, more: Partial<StackDetail> = {}): StackDetail {
   return {
-    stack: {
-      id: 9, food_id: 4, food: "Beef mince", name: "Beef mince", group: "protein", place_id: 2, amount: "400 g", on_hand: "400", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "front", days_left: 2,
-      usable_until: "2026-11-26", flags: [], value_minor: 420, value_estimated: false, ...stack,
-    },
+    stack: stackOf({ id: 9, food_id: 4, food: "Beef mince", name: "Beef mince", group: "protein", place_id: 2, amount: "400 g", on_hand: "400", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "front", days_left: 2, usable_until: "2026-11-26", flags: [], value_minor: 420, value_estimated: false, ...stack }),
     place: "fridge", quality_until: null, safety_until: "2026-11-26", ready_on: null, basis: "printed", school: "look, then decide", steps: [], warnings: [], cautions: [], history: [],
     facts: {
       label: "", printed_on: "2026-11-26", printed_kind: "use_by", made_on: null, acquired_on: "2026-11-22", directions: "", bought_for: "", lot_text: "", wrapping: "plastic", container: null, container_id: null, quarantined: false,

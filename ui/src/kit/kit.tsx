@@ -1,5 +1,6 @@
 import { useState, type ButtonHTMLAttributes, type MouseEvent, type ReactNode } from "react";
 import type { Stack } from "../api/types";
+import { Mark } from "./Mark";
 import { dayTab, shortAmount, shortName, stackWords } from "./words";
 
 type Look = "main" | "quiet" | "plain" | "grave";
@@ -36,6 +37,7 @@ export function StackChip({ stack, name, place, tied = false, pile = 1, onPick, 
   return (
     <button type="button" className="chip" data-state={stack.state} data-open={stack.open ? "yes" : "no"} data-frozen={stack.frozen ? "yes" : "no"} data-tied={tied ? "yes" : "no"}
       data-pile={pile > 1 ? "yes" : "no"} data-chip={stack.id} aria-expanded={expanded} title={`${stack.name}, ${stack.level ?? stack.amount}`} onClick={onPick}>
+      <Mark kind={stack.mark} className="chip-mark" />
       <span className="chip-name">{name ?? shortName(stack.name)}</span>
       <span className="chip-line">
         <span className="tab-day">{dayTab(stack)}</span>

@@ -5,6 +5,7 @@ import { Button, Notches } from "../../kit/kit";
 import { dayTab } from "../../kit/words";
 import { useWide } from "../shelf/useWide";
 import { askWords, readFound, type Found } from "./model";
+import { Mark } from "../../kit/Mark";
 
 interface Props {
   row: ExpectedStack;
@@ -58,7 +59,7 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
     <section aria-label="The stack in hand" className="board p-4 grid gap-3">
       <div>
         <p className="text-soft text-small">{row.place}{row.stack.group ? `, ${row.stack.group}` : ""}</p>
-        <h2 className="!text-big leading-tight">{row.stack.name}</h2>
+        <h2 className="!text-big leading-tight"><Mark kind={row.stack.mark} className="mr-2" />{row.stack.name}</h2>
         <p className="flex items-center gap-2 mt-1" data-state={row.stack.state}>
           <span className="tab-day">{dayTab(row.stack)}</span>
           <span className="text-soft">expected</span>

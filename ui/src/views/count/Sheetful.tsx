@@ -3,6 +3,7 @@ import type { Count, ExpectedStack } from "../../api/types";
 import { Button } from "../../kit/kit";
 import { dayTab } from "../../kit/words";
 import { useActs } from "../../app/acts";
+import { Mark } from "../../kit/Mark";
 
 interface Props {
   count: Count;
@@ -48,7 +49,7 @@ function Row({ row, group, now, pending, onPick, onClear }: { row: ExpectedStack
       {group && <li className="text-soft text-tiny uppercase tracking-wide pt-2" aria-hidden="true">{row.stack.group}</li>}
       <li data-now={now ? "" : undefined} className={`flex items-center gap-2 border-t border-zinc2 ${now ? "bg-rim2" : ""}`}>
         <button type="button" aria-current={now} className="grow min-w-0 grid grid-cols-[minmax(0,1fr)_auto_92px] gap-2 items-center text-left py-1.5 px-1 phone:min-h-[44px]" onClick={() => onPick(row.stack.id)}>
-          <span className="truncate"><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-tiny">{dayTab(row.stack)}</span></span>
+          <span className="truncate"><Mark kind={row.stack.mark} className="mr-1.5 text-soft" /><b className="font-semibold">{row.stack.name}</b> <span className="text-soft text-tiny">{dayTab(row.stack)}</span></span>
           <span className="text-soft text-small whitespace-nowrap">{row.stack.level ?? row.stack.amount}</span>
           <span className={`text-right whitespace-nowrap font-semibold ${differs ? "text-beet" : "text-pea"}`}>{row.line ? (row.line.found === "as_expected" ? "✓ as noted" : row.line.words) : pending ? "…" : ""}</span>
         </button>

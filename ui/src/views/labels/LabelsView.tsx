@@ -7,6 +7,7 @@ import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayTab, plural } from "../../kit/words";
 import { Pick, Whole } from "../../kit/form";
+import { Mark } from "../../kit/Mark";
 
 /** Labels for many stacks at once: which, on which sheet, how many, from which cell on. */
 export default function LabelsView() {
@@ -41,7 +42,7 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
             <li key={stack.id} className="border-t border-zinc2">
               <label className="flex items-center gap-3 py-1 phone:min-h-[44px]">
                 <input type="checkbox" className="size-5" checked={chosen.has(stack.id)} onChange={(event) => toggle([stack.id], event.target.checked)} />
-                <span className="grow truncate">{stack.name}</span><span className="text-soft text-small whitespace-nowrap">{stack.amount}, {dayTab(stack)}</span>
+                <span className="grow truncate"><Mark kind={stack.mark} className="mr-1.5 text-soft" />{stack.name}</span><span className="text-soft text-small whitespace-nowrap">{stack.amount}, {dayTab(stack)}</span>
               </label>
             </li>
           ))}

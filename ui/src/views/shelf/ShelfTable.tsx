@@ -4,6 +4,7 @@ import type { Place, Stack } from "../../api/types";
 import { useMoney, useSession } from "../../app/session";
 import { dayTab, dayWords, stateWords } from "../../kit/words";
 import { LevelTouch } from "./LevelTouch";
+import { Mark } from "../../kit/Mark";
 
 type Sort = "date" | "name" | "place" | "amount" | "value";
 const HEADS: [Sort, string][] = [["date", "Days left"], ["name", "Food"], ["amount", "Amount"], ["place", "Place"], ["value", "At cost"]];
@@ -42,7 +43,7 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
           return (
             <div role="row" aria-rowindex={entry.index + 2} key={stack.id} data-state={stack.state} className={`${GRID} absolute inset-x-0 h-[38px] border-b border-zinc2`} style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
               <div role="cell" data-state={stack.state}><span className="tab-day">{dayTab(stack)}</span></div>
-              <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}>{stack.name}</button></div>
+              <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}><Mark kind={stack.mark} className="mr-1.5 text-soft" />{stack.name}</button></div>
               <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}</div>
               <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
               <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
