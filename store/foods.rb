@@ -41,6 +41,18 @@ module NutShelf
                     .select_all(:foods).order(Sequel.desc(:times), Sequel.desc(:latest)).limit(limit).all
       end
 
+      # How each of these foods came last: how many, in what pack, where to, with which date.
+      # SELECT DISTINCT ON (lots.food_id) lots.*, movements.quantity FROM lots JOIN movements ON reason IN ('bought', 'brought_in')
+      #   WHERE lots.food_id IN (...) ORDER BY lots.food_id, movements.id DESC
+      # @return [Hash{Integer => Hash}] by food: :start_place_id, :pack_amount, :dimension, :noun, :printed_on, :printed_kind, :acquired_on, :quantity
+      def came_last(ids)
+        facts = %i[food_id start_place_id pack_amount dimension noun printed_on printed_kind acquired_on].map { |name| Sequel[:lots][name] }
+        rows(:lots).join(:movements, { household_id: Sequel[:lots][:household_id], lot_id: Sequel[:lots][:id] })
+                   .where(Sequel[:lots][:food_id] => ids, Sequel[:movements][:reason] => %w[bought brought_in])
+                   .distinct(Sequel[:lots][:food_id]).order(Sequel[:lots][:food_id], Sequel.desc(Sequel[:movements][:id]))
+                   .select(*facts, Sequel[:movements][:quantity]).to_hash(:food_id)
+      end
+
       # @return [Integer] id
       def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
 

@@ -219,22 +219,35 @@ RSpec.describe "The interface", :browser do
   end
 
   it "puts away with one hand on a phone" do
-    put_away(who, "canned-chickpeas", "cupboard", count: "1")
+    put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")
     enter(who)
     size(BrowserSupport::PHONE)
     visit "/"
     click_button "With one hand"
-    select "Cupboard", from: "Place, stays until changed"
     click_button "Chickpeas, canned"
-    click_button "400 g"
-    click_button "One more"
-    click_button "2028"
-    click_button "May"
+    expect(page).to have_select("Place, where it went last", selected: "Cupboard").and have_button("Put away 3 x 400 g Chickpeas, canned")
+    click_button "One less"
+    find("[role=radio]", text: "May").click
     click_button "Put away 2 x 400 g Chickpeas, canned"
-    expect(page).to have_content("Same again")
-    click_button "Same again", exact: false
-    expect(page).to have_content("Put away 2 x 400 g Chickpeas, canned")
-    expect(page).to have_button("Same again", exact: false)
-    expect(stacks.count { |row| row[:usable_until] == Date.new(2028, 5, 31) }).to be >= 1
+    expect(page).to have_content("Put away: 2 x 400 g Chickpeas, canned, Cupboard")
+    click_button "Same again"
+    expect(page).to have_css("[role=status] div", text: "Put away: 2 x 400 g Chickpeas, canned", count: 2)
+    expect(stacks.count { |row| row[:on_hand] == 800 && row[:usable_until] == Date.new(2028, 5, 31) }).to eq(2)
+  end
+
+  it "asks a food that is new to it where it goes, and takes a use-by to the day" do
+    enter(who)
+    size(BrowserSupport::PHONE)
+    visit "/"
+    click_button "With one hand"
+    fill_in "Find a food", with: "whole milk"
+    click_button "Whole milk, fresh"
+    expect(page).to have_button("Put away", exact: false, disabled: true)
+    find("[role=radio]", text: "use by").click
+    find("[role=radio]", text: "Tue 1 Dec").click
+    select "Fridge", from: "Place"
+    click_button "Put away", exact: false
+    expect(page).to have_content("Fridge")
+    expect(lot(who, stacks.first[:id])).to include(printed_kind: "use_by", printed_on: Date.new(2026, 12, 1))
   end
 end

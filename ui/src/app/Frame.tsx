@@ -24,7 +24,7 @@ const WITH_LINE = ["/", "/shelf", "/shop"];
 function Strip({ onLately, onPlace, onLetters }: { onLately: () => void; onPlace: () => void; onLetters: () => void }) {
   const needs = useQuery(todayQuery).data?.needs_count ?? 0;
   return (
-    <header className="strip no-print bg-strip text-white flex items-stretch h-[50px] px-5 gap-[2px] phone:px-3 phone:h-[46px]">
+    <header className="strip no-print sticky top-0 z-20 bg-strip text-white flex items-stretch h-[50px] px-5 gap-[2px] phone:px-3 phone:h-[46px]">
       <Link to="/" className="flex items-center gap-2 mr-5 font-head font-bold text-head" aria-label="Nut Shelf, to Today">
         <img src="/mark.svg" alt="" width="24" height="24" className="rounded ring-1 ring-white/40" />
         Nut Shelf

@@ -65,7 +65,7 @@ export function Notches({ level }: { level: string }) {
 export function Board({ title, note, children, className = "", tone = "rim" }: { title?: ReactNode; note?: ReactNode; children: ReactNode; className?: string; tone?: "rim" | "beet" | "mustard" }) {
   const edge = { rim: "border-t-rim", beet: "border-t-beet", mustard: "border-t-mustard" }[tone];
   return (
-    <section className={`board ${edge} p-3 ${className}`}>
+    <section className={`board ${edge} px-3 pt-2.5 pb-2 ${className}`}>
       {title && <h2>{title}</h2>}
       {note && <p className="text-soft text-small mt-0.5">{note}</p>}
       {children}

@@ -34,6 +34,11 @@ export function plural(count: number, noun: string, many = `${noun}s`): string {
   return `${count} ${count === 1 ? noun : many}`;
 }
 
+/** "1 jar", "3 boxes", "2 loaves": packs as hands count them. */
+export function packsOf(count: number, noun: string): string {
+  return plural(count, noun, /f$/.test(noun) ? `${noun.slice(0, -1)}ves` : /(s|x|ch|sh)$/.test(noun) ? `${noun}es` : `${noun}s`);
+}
+
 /** "every day", "every 3 months" */
 export function every(count: number, noun: string): string {
   return `every ${count === 1 ? noun : plural(count, noun)}`;

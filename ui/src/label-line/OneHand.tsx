@@ -4,10 +4,13 @@ import { foodsQuery, usualFoodsQuery } from "../api/queries";
 import type { Food, Place, PutAway } from "../api/types";
 import { useActs } from "../app/acts";
 import { useSession } from "../app/session";
+import { Amount, amountOf, Pick, Toggles } from "../kit/form";
 import { Button } from "../kit/kit";
+import { Mark } from "../kit/Mark";
 import { Sheet } from "../kit/Sheet";
+import { DayPad } from "./DayPad";
+import { bodyOf, EMPTY, handWords, likelyYear, packName, sizesOf, takenUp, type Hand } from "./hand";
 import { MonthPad } from "./MonthPad";
-import { packWords, sizeOf } from "./packs";
 
 interface Props {
   open: boolean;
@@ -15,99 +18,114 @@ interface Props {
   places: Place[];
   place: number | undefined;
   onPlace: (place: number) => void;
-  /** Where the entry goes instead of being put away: into a count. */
+  /** Where the entry goes instead of being put away: into a count of one place. */
   send?: (body: PutAway) => Promise<void>;
 }
 
-interface Hand {
-  food: Food | null;
-  count: number;
-  pack: string;
-  date: string;
-  find: string;
+interface Stored {
+  body: PutAway;
+  words: string;
+  where: string;
 }
-
-const EMPTY: Hand = { food: null, count: 1, pack: "", date: "", find: "" };
 
 /** What one usually puts away, the most often first; what is typed finds any food. */
 function useLikely(find: string): Food[] {
   const usual = useQuery(usualFoodsQuery).data ?? [];
   const found = useQuery({ ...foodsQuery(find), enabled: find.trim() !== "" }).data ?? [];
-  return (find.trim() === "" ? usual : found).slice(0, 12);
-}
-
-function body(hand: Hand, place: number): PutAway {
-  const size = hand.pack ? sizeOf(hand.pack) : null;
-  const date = hand.date ? { printed_on: hand.date, printed_kind: "best_before" as const } : {};
-  if (!size) return { food_id: hand.food?.id ?? 0, place_id: place, count: String(hand.count), ...(hand.food?.dimension === "count" ? { amount: "1", unit: "piece" as const } : { noun: "pack" }), ...date };
-  return { food_id: hand.food?.id ?? 0, place_id: place, count: String(hand.count), amount: size.amount, unit: size.unit, ...date };
+  const known = new Map(usual.map((food) => [food.id, food]));
+  return (find.trim() === "" ? usual : found.map((food) => known.get(food.id) ?? food)).slice(0, 18);
 }
 
 /** With a phone in one hand and a tin in the other: every step is a touch. */
-export function OneHand({ open, onClose, places, place, onPlace, send: instead }: Props) {
+export function OneHand({ open, onClose, places, place: fixed, onPlace, send: instead }: Props) {
   const { act } = useActs();
-  const { today } = useSession();
   const [hand, setHand] = useState<Hand>(EMPTY);
-  const [last, setLast] = useState<{ body: PutAway; words: string } | null>(null);
+  const [stored, setStored] = useState<Stored[]>([]);
+  // Said in this sheet it holds for all that follows; else each food goes where it went last.
+  const [chosen, setChosen] = useState<number | null>(instead ? (fixed ?? null) : null);
   const set = (more: Partial<Hand>) => setHand((now) => ({ ...now, ...more }));
-  const send = async (write: PutAway, words: string) => {
-    setLast({ body: write, words });
-    setHand(EMPTY);
-    await (instead ? instead(write) : act("/api/stacks", write, words));
+  const usual = places.find((one) => one.id === hand.food?.usual?.place_id)?.id;
+  const place = chosen ?? usual;
+  const choose = (id: number) => {
+    setChosen(id);
+    onPlace(id);
   };
-  const words = `${hand.count} ${hand.pack ? `x ${packWords(hand.pack)} ` : ""}${hand.food?.name ?? ""}`;
+  const send = async (body: PutAway, words: string) => {
+    setHand(EMPTY);
+    if (instead) await instead(body);
+    else if (!(await act("/api/stacks", body, words, { typed: words }))) return;
+    setStored((now) => [{ body, words, where: places.find((one) => one.id === body.place_id)?.name ?? "" }, ...now].slice(0, 3));
+  };
   return (
     <Sheet open={open} onClose={onClose} title="With one hand">
-      <div className="grid gap-4 mt-3">
-        <label className="grid gap-1"><span className="font-semibold">Place, stays until changed</span>
-          <select className="field" value={place ?? ""} onChange={(event) => onPlace(Number(event.target.value))}>
-            <option value="" disabled>Choose a place</option>
-            {places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
-          </select>
-        </label>
-        {last && <Button onClick={() => send({ ...last.body, place_id: place ?? last.body.place_id }, last.words)}>Same again: {last.words}</Button>}
-        <Chooser hand={hand} set={set} />
+      <div className="grid gap-3 mt-2">
+        {stored.length > 0 && <Lately stored={stored} onAgain={send} />}
+        {hand.food ? <InHand hand={hand} food={hand.food} set={set} onAnother={() => setHand(EMPTY)} /> : <Chooser hand={hand} set={set} onPick={(food) => setHand(takenUp(food))} />}
+        {!instead && (hand.food || chosen !== null) && (
+          <Pick label={chosen !== null ? "Place, for all that follows" : usual ? "Place, where it went last" : "Place"} value={place ?? ""} none="Choose a place" onChange={(event) => choose(Number(event.target.value))}
+            options={places.map((one) => [String(one.id), one.name] as const)} />
+        )}
         {hand.food && (
-          <>
-            <Stepper count={hand.count} onCount={(count) => set({ count })} />
-            <fieldset><legend className="font-semibold mb-1">Best before</legend><MonthPad today={today} value={hand.date} onPick={(date) => set({ date })} /></fieldset>
-            <Button look="main" disabled={!place} onClick={() => place && void send(body(hand, place), words)}>Put away {words}</Button>
-          </>
+          <div className="sticky bottom-0 bg-enamel py-2">
+            <Button look="main" className="w-full tall" disabled={!place} onClick={() => place && send(bodyOf(hand, place), handWords(hand))}>Put away {handWords(hand)}</Button>
+          </div>
         )}
       </div>
     </Sheet>
   );
 }
 
-function Chooser({ hand, set }: { hand: Hand; set: (more: Partial<Hand>) => void }) {
+/** What was stored last, in sight, and the same again at a touch. */
+function Lately({ stored, onAgain }: { stored: Stored[]; onAgain: (body: PutAway, words: string) => Promise<void> }) {
+  const [last] = stored;
+  return (
+    <div role="status" className="border-l-4 border-pea pl-3">
+      {stored.map((one, index) => <div key={`${index}-${one.words}`} className={index === 0 ? "font-semibold" : "text-soft text-small"}>Put away: {one.words}{one.where ? `, ${one.where}` : ""}</div>)}
+      {last && <Button className="mt-1" onClick={() => onAgain(last.body, last.words)}>Same again</Button>}
+    </div>
+  );
+}
+
+function Chooser({ hand, set, onPick }: { hand: Hand; set: (more: Partial<Hand>) => void; onPick: (food: Food) => void }) {
   const likely = useLikely(hand.find);
-  if (hand.food) {
-    return (
-      <div className="grid gap-2">
-        <div className="flex items-center gap-2"><b className="grow">{hand.food.name}</b><Button onClick={() => set({ food: null })}>Another</Button></div>
-        <div className="flex flex-wrap gap-2" role="group" aria-label="Size of one pack">
-          {hand.food.packs.map((pack) => <Button key={pack} look={hand.pack === pack ? "main" : "quiet"} aria-pressed={hand.pack === pack} onClick={() => set({ pack: hand.pack === pack ? "" : pack })}>{packWords(pack)}</Button>)}
-        </div>
-      </div>
-    );
-  }
   return (
     <div className="grid gap-2">
-      <input className="field" aria-label="Find a food" placeholder="Find a food" value={hand.find} onChange={(event) => set({ find: event.target.value })} />
       <div className="grid grid-cols-2 gap-2" role="group" aria-label="Foods">
-        {likely.map((food) => <Button key={food.id} className="!whitespace-normal !justify-start !text-left" onClick={() => set({ food, pack: food.packs[0] ?? "" })}>{food.name}</Button>)}
+        {likely.map((food) => <Button key={food.id} className="card" onClick={() => onPick(food)}><Mark kind={food.mark} />{food.name}</Button>)}
       </div>
+      <input className="field" aria-label="Find a food" placeholder="Find another food" value={hand.find} onChange={(event) => set({ find: event.target.value })} />
     </div>
+  );
+}
+
+const KINDS = [["best_before", "best before"], ["use_by", "use by"]] as const;
+
+function InHand({ hand, food, set, onAnother }: { hand: Hand; food: Food; set: (more: Partial<Hand>) => void; onAnother: () => void }) {
+  const { today } = useSession();
+  const unit = food.dimension === "mass" ? "g" : food.dimension === "volume" ? "ml" : "pieces";
+  return (
+    <>
+      <div className="flex items-center gap-2"><Mark kind={food.mark} className="text-head" /><b className="grow">{food.name}</b><Button onClick={onAnother}>Another</Button></div>
+      <Toggles label="Size of one pack" options={sizesOf(food).map((pack) => [pack, packName(pack)] as const)} value={hand.pack} onPick={(pack) => set({ pack })} />
+      <details><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">another size</summary>
+        <Amount label="One pack" unit={unit} onChange={(event) => set({ pack: amountOf(event.target.value) + (unit === "pieces" ? "" : unit) })} />
+      </details>
+      <Stepper count={hand.count} onCount={(count) => set({ count })} />
+      <div className="grid gap-2">
+        <Toggles label="Which date it carries" options={KINDS} value={hand.kind} onPick={(kind) => (kind === "best_before" || kind === "use_by") && set({ kind, date: "" })} />
+        {hand.kind === "use_by" || food.by_day ? <DayPad today={today} value={hand.date} onPick={(date) => set({ date })} /> : <MonthPad key={food.id} today={today} likely={likelyYear(food, today)} value={hand.date} onPick={(date) => set({ date })} />}
+      </div>
+    </>
   );
 }
 
 function Stepper({ count, onCount }: { count: number; onCount: (count: number) => void }) {
   return (
-    <div className="flex items-center gap-3" role="group" aria-label="How many">
+    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="How many">
       <Button aria-label="One less" disabled={count <= 1} onClick={() => onCount(count - 1)}>−</Button>
-      <output className="font-head text-big w-12 text-center">{count}</output>
+      <output className="font-head text-big w-10 text-center">{count}</output>
       <Button aria-label="One more" onClick={() => onCount(count + 1)}>+</Button>
-      {[2, 4, 6, 12].map((number) => <Button key={number} onClick={() => onCount(number)}>{number}</Button>)}
+      {[1, 2, 3, 6, 12].filter((number) => number !== count).map((number) => <Button key={number} aria-label={`${number} of them`} onClick={() => onCount(number)}>{number}</Button>)}
     </div>
   );
 }

@@ -27,7 +27,7 @@ export function Boards({ stacks, places, tied, onPick }: Props) {
   };
   return (
     <div className="grid gap-[9px]" onKeyDown={press}>
-      <div className={`${GRID} px-3 sticky top-0 z-10 bg-zinc`} aria-hidden="true">
+      <div className={`${GRID} px-3 sticky top-[50px] z-10 bg-zinc`} aria-hidden="true">
         {COLUMNS.map((entry, index) => <div key={entry.name} className={`text-small font-semibold py-1 ${index === 1 ? "text-beet" : "text-soft"}`}>{entry.name}</div>)}
       </div>
       {byPlace.map(({ place, cells }) => (

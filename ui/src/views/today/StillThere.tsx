@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { Today } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Board, Button } from "../../kit/kit";
+import { Fold } from "../../kit/Fold";
+import { Button } from "../../kit/kit";
 import { ShelfChip } from "../shelf/ShelfChip";
 import { Amount, Form, Submit, amountOf } from "../../kit/form";
 
@@ -11,9 +12,9 @@ type Asked = Today["questions"][number];
 export function StillThere({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
   if (today.questions.length === 0) return null;
   return (
-    <Board tone="mustard" title="Still there?" note="A coming meal counts on it, and nobody has seen it for a while">
+    <Fold tone="mustard" title="Still there?" note={`${today.questions.length === 1 ? "1 thing" : `${today.questions.length} things`} a coming meal counts on, not seen for a while`}>
       <ul className="mt-1">{today.questions.map((one) => <Question key={one.stack.id} one={one} onPick={onPick} />)}</ul>
-    </Board>
+    </Fold>
   );
 }
 

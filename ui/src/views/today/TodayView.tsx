@@ -5,6 +5,7 @@ import type { Meal, Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
+import { FirstOf, Fold } from "../../kit/Fold";
 import { Loaded } from "../../kit/state";
 import { dayWords, shortDay } from "../../kit/words";
 import { ShelfChip } from "../shelf/ShelfChip";
@@ -23,20 +24,20 @@ function TodayPage({ today }: { today: Today }) {
   const bare = useQuery(placesQuery).data?.every((place) => place.stacks === 0) ?? false;
   return (
     <>
-      <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
+      <div className="flex flex-wrap items-baseline gap-x-6 mb-2">
         <h1>{dayWords(today.today, today.today).replace(", today", "")}</h1>
         <span className="text-soft">{household?.name}</span>
       </div>
       {bare ? <Welcome /> : (
-        <div className="grid gap-4 wide:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] items-start">
-          <div className="phone:order-3"><Front today={today} onPick={open} /></div>
-          {/* On a phone the day's order counts: first what hands have to do, then what turns. */}
-          <div className="grid gap-4 phone:contents">
+        <div className="grid gap-3 wide:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-start">
+          {/* What hands have to do, what turns and what needs somebody stand on the first screen; the rest is folded. */}
+          <div className="grid gap-3 phone:contents">
             <div className="phone:order-1"><Chores today={today} /></div>
+            <div className="phone:order-4"><Needs today={today} onPick={open} /></div>
             <div className="phone:order-2 empty:hidden"><StillThere today={today} onPick={open} /></div>
-            <div className="phone:order-4"><Coming meals={today.meals} today={today.today} /></div>
-            <div className="phone:order-5"><Needs today={today} onPick={open} /></div>
+            <div className="phone:order-5"><Coming meals={today.meals} today={today.today} /></div>
           </div>
+          <div className="phone:order-3"><Front today={today} onPick={open} /></div>
         </div>
       )}
       {sheet}
@@ -58,9 +59,9 @@ function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }
   return (
     <Board tone="beet" title="Front of the shelf" note="Turns within the week, first things first, and what each could become">
       {today.front.length === 0 && <p className="mt-3">Nothing turns this week. Enjoy the calm.</p>}
-      <ul className="mt-2 grid gap-1">
-        {today.front.map((row) => (
-          <li key={row.stack.id} className="grid grid-cols-[190px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 py-1.5 border-t border-zinc2 items-center">
+      <ul className="mt-1">
+        <FirstOf list={today.front} most={8} what="to eat this week">{(row) => (
+          <li key={row.stack.id} className="grid grid-cols-[190px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 py-[3px] border-t border-zinc2 items-center">
             <ShelfChip stack={row.stack} place={row.place} tied={row.ties.length > 0} onPick={() => onPick(row.stack.id)} />
             <div className="text-small min-w-0">
               <span className="text-soft">{row.place}</span>
@@ -68,7 +69,7 @@ function Front({ today, onPick }: { today: Today; onPick: (id: number) => void }
               <Ideas row={row} today={today.today} />
             </div>
           </li>
-        ))}
+        )}</FirstOf>
       </ul>
     </Board>
   );
@@ -78,9 +79,9 @@ function Ideas({ row, today }: { row: Today["front"][number]; today: string }) {
   const { act } = useActs();
   if (row.dishes.length === 0) return row.ties.length > 0 ? null : <div className="text-soft">No dish here asks for it.</div>;
   return (
-    <div className="flex flex-wrap gap-x-3 gap-y-1">
+    <div className="flex flex-wrap gap-x-3">
       {row.dishes.slice(0, row.ties.length > 0 ? 1 : 2).map((dish) => (
-        <button key={dish.recipe_id} type="button" className="text-rim underline decoration-dotted underline-offset-2 text-left min-h-[26px] phone:min-h-[44px]" title={`Put ${dish.name} on today`} onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: today }, dish.name)}>
+        <button key={dish.recipe_id} type="button" className="text-rim underline decoration-dotted underline-offset-2 text-left min-h-[24px] phone:min-h-[44px]" title={`Put ${dish.name} on today`} onClick={() => void act("/api/meals", { recipe_id: dish.recipe_id, on: today }, dish.name)}>
           {dish.name} <span className="text-soft no-underline">({dish.covered_percent} % here)</span>
         </button>
       ))}
@@ -89,8 +90,9 @@ function Ideas({ row, today }: { row: Today["front"][number]; today: string }) {
 }
 
 function Coming({ meals, today }: { meals: Meal[]; today: string }) {
+  const first = meals.find((meal) => meal.status === "planned");
   return (
-    <Board title="On the coming days">
+    <Fold title="On the coming days" note={first ? `${first.on === today ? "today" : shortDay(first.on)}: ${first.name}` : "nothing planned"}>
       {meals.length === 0 && <p className="mt-2 text-soft">Nothing is planned. <Link className="underline text-rim font-semibold" to="/meals">See what could be cooked</Link>.</p>}
       <ul className="mt-2 grid gap-2">
         {meals.map((meal) => (
@@ -101,7 +103,7 @@ function Coming({ meals, today }: { meals: Meal[]; today: string }) {
           </li>
         ))}
       </ul>
-    </Board>
+    </Fold>
   );
 }
 
@@ -110,16 +112,16 @@ function Needs({ today, onPick }: { today: Today; onPick: (id: number, panel?: s
   return (
     <Board tone="mustard" title="Needs you" note={today.needs_count > today.needs.length ? `the first ${today.needs.length} of ${today.needs_count}` : undefined}>
       {today.needs.length === 0 && <p className="mt-2 text-soft">Nothing needs you.</p>}
-      <ul className="mt-1 grid">
-        {today.needs.map((need) => (
-          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-2 text-small">
+      <ul className="mt-1">
+        <FirstOf list={today.needs} most={4} what="that need you">{(need) => (
+          <li key={`${need.kind}-${need.stack.id}`} className="grid grid-cols-[170px_minmax(0,1fr)_auto] phone:grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-1 items-center border-t border-zinc2 py-[3px] text-small">
             <ShelfChip stack={need.stack} place={need.place} onPick={() => onPick(need.stack.id)} />
             <span className="leading-snug phone:col-span-2 phone:row-start-2">{need.text} <span className="text-soft">{need.place}</span></span>
             {need.kind === "undated" && <Button onClick={() => onPick(need.stack.id, "amend")} aria-label={`Put a date on ${need.stack.name}`}>Put a date</Button>}
             {need.kind === "look" && <Button onClick={() => onPick(need.stack.id, "look")} aria-label={`Look at ${need.stack.name}`}>Look</Button>}
-            {need.kind === "stop" && <Button look="grave" onClick={() => act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, "throw")} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
+            {need.kind === "stop" && <Button look="grave" onClick={() => act(`/api/stacks/${need.stack.id}/throw`, { outcome: "binned", why: "turned" }, `Throw away: ${need.stack.name}`)} aria-label={`Throw ${need.stack.name} away`}>Throw</Button>}
           </li>
-        ))}
+        )}</FirstOf>
       </ul>
     </Board>
   );

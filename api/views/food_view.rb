@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require_relative "stack_view"
+require_relative "../../store/foods"
+
+module NutShelf
+  module Api
+    # Foods as JSON; those one usually puts away with the pack, the place and the date they came with last.
+    class FoodView
+      # @param room [Desk::Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @param rows [Array<Hash>] of Store::Foods
+      # @return [Array<Hash>]
+      def plain(rows) = rows.map { |row| food(row, nil) }
+
+      # @param rows [Array<Hash>]
+      # @return [Array<Hash>]
+      def usual(rows)
+        last = @room.house.foods.came_last(rows.map { |row| row[:id] })
+        rows.map { |row| food(row, last[row[:id]]) }
+      end
+
+      private
+
+      def food(row, last)
+        known = Store::Foods.value(row, @room.catalog)
+        reference = @room.catalog.foods[row[:reference_key]]
+        { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: reference&.typical_packs || [],
+          own: row[:reference_key].nil?, allergens: known.allergens, mark: @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle]),
+          date_kind: known.date_kind_usual, by_day: !known.shelf_stable?, usual: last && came(last) }
+      end
+
+      # Where its place was taken away since, it has none.
+      def came(last)
+        pack = last[:pack_amount]
+        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension]), noun: last[:noun], place_id: last[:start_place_id].then { |id| @room.places.key?(id) ? id : nil },
+          count: count(last[:quantity].to_r, pack&.to_r), days: days(last), date_kind: last[:printed_kind] }
+      end
+
+      def count(quantity, pack)
+        count = pack ? quantity / pack : quantity
+        count.denominator == 1 && count.positive? ? count.to_i : 1
+      end
+
+      # How far ahead its date lay when it came.
+      def days(last) = last[:printed_on] && last[:acquired_on] && [(last[:printed_on] - last[:acquired_on]).to_i, 0].max
+    end
+  end
+end

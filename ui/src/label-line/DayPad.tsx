@@ -1,0 +1,18 @@
+import { Day, Toggles, type Option } from "../kit/form";
+import { addDays, shortDay } from "../kit/words";
+
+const NEAR = 12;
+
+/** A use-by is a day, most often a near one: a touch each; another day by the calendar. */
+export function DayPad({ today, value, onPick }: { today: string; value: string; onPick: (date: string) => void }) {
+  const days = Array.from({ length: NEAR }, (_, index): Option => {
+    const day = addDays(today, index + 1);
+    return [day, shortDay(day)];
+  });
+  return (
+    <div className="grid gap-2">
+      <Toggles label="The day" className="grid grid-cols-3 gap-1" options={days} value={value} onPick={onPick} />
+      <Day label="Another day" min={today} value={value} onChange={(event) => onPick(event.target.value)} />
+    </div>
+  );
+}
