@@ -43,10 +43,19 @@ module NutShelf
 
         draft = scan[:draft] || {}
         known = scan[:food]
-        trouble = known ? [] : [{ field: "code", text: scan[:words], answers: [] }]
+        trouble = known ? weighed(scan[:figure]) : [{ field: "code", text: scan[:words], answers: [] }]
         { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
           date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil,
-          questions: trouble, unread: [], notes: [], lot_text: draft[:lot_text], spans: {}, effect: nil }
+          questions: trouble, unread: [], notes: known && !scan[:figure] ? [scan[:words]].reject(&:empty?) : [], lot_text: draft[:lot_text], spans: {}, effect: nil }
+      end
+
+      # The shop's own figure is a weight or a price; nothing says which.
+      def weighed(figure)
+        return [] unless figure
+
+        grams = figure.to_i
+        weight = { text: Core::Wording.free(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
+        [{ field: "amount", text: "How much is it?", answers: [*(weight if grams.positive?), { text: "#{figure} is the price", value: "" }] }]
       end
 
       def scanned_amount(draft)

@@ -2,104 +2,99 @@
 
 require "date"
 require_relative "check_digit"
+require_relative "element_string"
 require_relative "../errors"
 require_relative "../value"
 
 module NutShelf
   module Core
-    # Reads a GS1 element string: what a box's bar code or data matrix says about trade item, dates, lot and weight.
-    # Source: GS1 General Specifications, application identifiers and the rule of the century (years within 50).
+    # Reads a GS1 element string or Digital Link: what a box's bar code or data matrix says about trade item, dates, lot,
+    # weight. One element that is damaged or unknown is named and leaves the others as they are.
+    # Source: GS1 General Specifications, application identifiers and the rule of the century (years within 50); GS1
+    # Digital Link standard, URI syntax.
     class Gs1
-      # What was read: `gtin` (14 digits), `best_before`, `use_by`, `packed_on`, `made_on` (Date), `lot` (text),
-      # `net_g` (Rational grams), `count` (Integer); each nil when the string does not say. Frozen.
-      Reading = Value.of(:gtin, :best_before, :use_by, :packed_on, :made_on, :lot, :net_g, :count)
+      # What was read: `gtin` (14 digits), `best_before`, `use_by`, `sell_by`, `packed_on`, `made_on` (Date), `lot` (text),
+      # `net_g` (Rational grams), `net_ml`, `count` (Integer); each nil when the string does not say. `notes`: what could
+      # not be read, in plain words. Frozen.
+      Reading = Value.of(:gtin, :best_before, :use_by, :sell_by, :packed_on, :made_on, :lot, :net_g, :net_ml, :count, notes: [].freeze)
 
-      # The string breaks the rules; says where and how.
+      # The string breaks the rules altogether; says where and how.
       class Unreadable < Error; end
 
-      SEPARATOR = "\u001D"
-      PREFIX = /\A\](?:C1|e0|d2|Q3|J1)/
-      FIXED = { "00" => 18, "01" => 14, "02" => 14, "11" => 6, "12" => 6, "13" => 6, "15" => 6, "16" => 6, "17" => 6, "20" => 2 }.freeze
-      MEASURE = /\A(3[1-6]\d)(\d)/
-      OPEN = { "10" => 20, "21" => 20, "22" => 20, "30" => 8, "37" => 8, "240" => 30, "241" => 30, "400" => 30, "710" => 20 }.freeze
-      DATES = { "11" => :made_on, "13" => :packed_on, "15" => :best_before, "17" => :use_by }.freeze
+      DATES = { "11" => :made_on, "13" => :packed_on, "15" => :best_before, "16" => :sell_by, "17" => :use_by }.freeze
+      NAMES = { "11" => "made on", "13" => "packed on", "15" => "best before", "16" => "sell by", "17" => "use by", "7003" => "use by" }.freeze
+      # Trade measures: the fact, and how much of its base unit one is. Pound and ounce avoirdupois, US quart and gallon.
+      MEASURES = { "310" => [:net_g, 1000r], "320" => [:net_g, Rational("453.59237")], "357" => [:net_g, Rational("28.349523125")],
+                   "315" => [:net_ml, 1000r], "360" => [:net_ml, Rational("946.352946")], "361" => [:net_ml, Rational("3785.411784")] }.freeze
 
-      # @param text [String] as a scanner sends it (with or without symbology prefix), or as printed with brackets
+      # @param text [String] as a scanner sends it (with or without symbology prefix), as printed with brackets, or a link
       # @param today [Date] settles the century
-      # @return [Boolean] whether this looks like an element string at all
-      def self.like?(text) = text.match?(PREFIX) || text.include?(SEPARATOR) || text.match?(/\A\(\d{2,4}\)/) || text.match?(/\A(?:01\d{14}(?:1[01357]|310|3[07])|02\d{14}37)/)
+      # @return [Boolean] whether this looks like one of these at all
+      def self.like?(text) = ElementString.like?(text)
 
       def self.read(text, today:) = new(today).read(text)
 
       def initialize(today)
         @today = today
         @facts = {}
+        @notes = []
       end
 
       # @return [Reading]
-      # @raise [Unreadable]
+      # @raise [Unreadable] when nothing in it is about a food
       def read(text)
-        text = text.sub(PREFIX, "")
-        text.start_with?("(") ? bracketed(text) : plain(text)
-        raise Unreadable.new("There is nothing in it about a food.", remedy: "Scan the other code on the pack, or type a line.") if @facts.empty?
+        elements, rest = ElementString.cut(text)
+        elements.each { |id, value| take(id, value) }
+        @notes << "The rest, #{rest[0, 20].inspect}, is not known here." unless rest.empty?
+        return Reading.new(**@facts, notes: @notes.uniq.freeze) if @facts.any?
 
-        Reading.new(**@facts)
+        raise Unreadable.new(@notes.first || "There is nothing in it about a food.", remedy: "Scan the other code on the pack, or type a line.")
       end
 
       private
 
-      def bracketed(text)
-        parts = text.scan(/\((\d{2,4})\)([^(]*)/)
-        raise broken(text) if parts.empty? || parts.map { |id, value| "(#{id})#{value}" }.join != text
-
-        parts.each { |id, value| take(id, value) }
-      end
-
-      def plain(text)
-        until text.empty?
-          id, value, text = element(text.delete_prefix(SEPARATOR))
-          take(id, value)
-        end
-      end
-
-      # One identifier, its value, and what follows.
-      def element(text)
-        return [text[0, 4], text[4, 6].to_s, text[10..].to_s] if text.match?(MEASURE)
-
-        id = text[0, 2]
-        return [id, text[2, FIXED[id]].to_s, text[(2 + FIXED[id])..].to_s] if FIXED.key?(id)
-
-        id = OPEN.keys.find { |known| text.start_with?(known) } or raise broken(text)
-        value, rest = text[id.length..].split(SEPARATOR, 2)
-        [id, value.to_s[0, OPEN[id]], rest.to_s]
-      end
-
       def take(id, value)
         case id
-        when "01", "02" then @facts[:gtin] = item(value)
-        when *DATES.keys then @facts[DATES.fetch(id)] = date(id, value)
+        when "00" then @notes << "That is the number of a parcel, not of a food."
+        when "01", "02" then item(value)
+        when *DATES.keys then date(id, value)
+        when "7003" then date(id, value[0, 6], DATES.fetch("17"))
         when "10" then @facts[:lot] = value
-        when "30", "37" then @facts[:count] = Integer(value, 10)
-        when /\A310(\d)\z/ then @facts[:net_g] = Rational(Integer(value, 10) * 1000, 10**Regexp.last_match(1).to_i)
+        when "30", "37" then count(id, value)
+        when /\A3\d{3}\z/ then measure(id, value)
         end
-      rescue ArgumentError
-        raise Unreadable.new("(#{id}) is followed by #{value.inspect}, which is no number.", remedy: "Scan it again, or type a line.")
       end
 
       def item(value)
-        return value if value.length == 14 && CheckDigit.valid?(value)
+        return @facts[:gtin] = value.rjust(14, "0") if CheckDigit.valid?(value)
 
-        raise Unreadable.new("The item number #{value} does not add up: its check digit is wrong.", remedy: "Scan it again.")
+        @notes << "The item number #{value} does not add up: its check digit is wrong."
+      end
+
+      def count(id, value)
+        return @facts[:count] = value.to_i if value.match?(/\A\d{1,8}\z/) && value.to_i.positive?
+
+        @notes << "How many there are, (#{id}) #{value}, is no number of up to 8 digits."
+      end
+
+      # The last digit of the identifier says how many decimals follow.
+      def measure(id, value)
+        fact, factor = MEASURES[id[0, 3]]
+        return unless fact
+        return @notes << "The weight (#{id}) #{value} is no number." unless value.match?(/\A\d{6}\z/)
+
+        amount = Rational(value.to_i, 10**id[3].to_i) * factor
+        amount.positive? ? @facts[fact] ||= amount : @notes << "The weight (#{id}) is nothing."
       end
 
       # Day 00 stands for the last day of the month.
-      def date(id, value)
+      def date(id, value, fact = DATES.fetch(id))
         year, month, day = value.match(/\A(\d\d)(\d\d)(\d\d)\z/)&.captures&.map(&:to_i)
-        raise Unreadable.new("(#{id}) needs a day as six digits, not #{value.inspect}.", remedy: "Scan it again, or type the date.") unless year
+        return @notes << "Its #{NAMES.fetch(id)} date, #{value.inspect}, is no day of six digits: type what is printed." unless year
 
-        Date.new(full(year), month, day.zero? ? -1 : day)
+        @facts[fact] = Date.new(full(year), month, day.zero? ? -1 : day)
       rescue Date::Error
-        raise Unreadable.new("(#{id}) says #{value}, and there is no such day.", remedy: "Type the date that is printed on the pack.")
+        @notes << "Its #{NAMES.fetch(id)} date says #{value}, and there is no such day: type what is printed."
       end
 
       def full(year)
@@ -110,8 +105,6 @@ module NutShelf
 
         century + year
       end
-
-      def broken(text) = Unreadable.new("#{text[0, 12].inspect} starts with no application identifier known here.", remedy: "Scan the other code on the pack, or type a line.")
     end
   end
 end

@@ -123,7 +123,7 @@ RSpec.describe "The household", :api do
 
   it "goes out whole as one document" do
     document = ask("/api/backup.json")
-    expect(document).to include("format" => "nut-shelf-household", "version" => 2)
+    expect(document).to include("format" => "nut-shelf-household", "version" => 3)
   end
 
   describe "How a household writes" do

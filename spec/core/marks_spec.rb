@@ -45,7 +45,7 @@ RSpec.describe NutShelf::Core::Marks do
   end
 
   it "falls back on what a food of ours is like, then on its aisle, then on a box" do
-    expect(marks.of(keys: ["own-7", "eggs"], aisle: "Dairy and eggs")).to eq("egg")
+    expect(marks.of(keys: %w[own-7 eggs], aisle: "Dairy and eggs")).to eq("egg")
     expect(marks.of(keys: ["own-7", nil], aisle: "Bread")).to eq("loaf")
     expect(marks.of(keys: [], aisle: "Elsewhere")).to eq("box")
   end

@@ -26,7 +26,8 @@ function done(corrections: Corrections, ...fields: string[]): string[] {
 
 /** How many packs; the size of one stays as it was read. */
 export function CountLabel({ draft, corrections, correct }: Props) {
-  const text = corrections.count ? `${corrections.count} × (${draft.amount_text})` : draft.amount_text;
+  const size = corrections.amount ? `${corrections.amount} g` : draft.amount_text;
+  const text = corrections.count ? `${corrections.count} × (${size})` : size;
   return (
     <EditLabel title="How many" label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
       <Amount label="How many" places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />

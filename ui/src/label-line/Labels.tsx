@@ -28,6 +28,7 @@ function answer(question: Question, value: string): Corrections {
   switch (question.field) {
     case "food": return { food_id: Number(value) };
     case "place": return { place_id: Number(value) };
+    case "amount": return value === "" ? {} : { amount: value };
     case "count": return { count: value };
     case "date_kind": return { date_kind: value };
     case "opened_on": return { opened_on: value };

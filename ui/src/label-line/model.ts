@@ -8,6 +8,8 @@ export interface Corrections {
   date_kind?: string;
   opened_on?: string;
   count?: string;
+  /** Grams, of what the shop weighed out. */
+  amount?: string;
   price_minor?: number;
   /** The words are no name of their own: they were made from the food's. */
   bare?: boolean;
@@ -61,11 +63,17 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
   if (date && !kind) return null;
   const state = STATES.find((known) => known === draft.state);
   return clean({
-    food_id: food, place_id: place, count: corrections.count ?? draft.count, amount: draft.amount ?? undefined, unit: draft.amount ? (draft.unit as PutAway["unit"]) : undefined,
-    noun: draft.amount ? undefined : (draft.unit ?? undefined), label: label(draft, corrections), ...dates(date, kind),
+    food_id: food, place_id: place, count: corrections.count ?? draft.count, ...size(draft, corrections),
+    label: label(draft, corrections), ...dates(date, kind),
     opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: draft.frozen_on ?? undefined, thawed_on: draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
     lot_text: draft.lot_text ?? undefined,
   });
+}
+
+/** One pack's size, or the word for a pack whose size nobody knows. */
+function size(draft: Draft, corrections: Corrections): Pick<PutAway, "amount" | "unit" | "noun"> {
+  if (corrections.amount) return { amount: corrections.amount, unit: "g" };
+  return draft.amount ? { amount: draft.amount, unit: draft.unit as PutAway["unit"] } : { noun: draft.unit ?? undefined };
 }
 
 function dates(date: string | undefined, kind: string | undefined): Partial<PutAway> {

@@ -4,7 +4,7 @@ import type { PutAway, Scanned } from "../api/types";
 /** What a scanner sends, not what people type: a code of digits, an element string, or the address of a stack. */
 export function isScan(text: string): boolean {
   const typed = text.trim();
-  return /^\d{8}$|^\d{12,14}$/.test(typed) || /^\]/.test(typed) || /^\(\d{2,4}\)/.test(typed) || /^\d{16,}/.test(typed) || /\/s\/\d+$/.test(typed);
+  return /^\d{8}$|^\d{12,14}$/.test(typed) || /^\]/.test(typed) || /^\(\d{2,4}\)/.test(typed) || /^\d{16,}/.test(typed) || /\/s\/\d+$/.test(typed) || /^https?:\/\/\S+\/01\/\d{8,14}/i.test(typed);
 }
 
 export interface Known {
