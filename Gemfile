@@ -3,6 +3,7 @@
 # Whatever registry this machine's RubyGems is set to; the versions are pinned in gems.lock.
 source(Gem.sources.first.then { |place| place.respond_to?(:uri) ? place.uri.to_s : place.to_s })
 
+gem "arabic-letter-connector", "~> 0.1"
 gem "argon2", "~> 2.3"
 gem "icalendar", "~> 2.11"
 gem "json_schemer", "~> 2.4"

@@ -1,22 +1,24 @@
 # frozen_string_literal: true
 
 require "prawn"
+require_relative "drawn_mark"
 require_relative "label_grid"
+require_relative "lettering"
 require_relative "square_code"
 require_relative "../core/value"
 
 module NutShelf
   module Exchange
     # Labels as PDF: what it is, how much, since when, until when, where, how to cook it, and a square code that opens
-    # the stack. Text shrinks to its cell and is cut with an ellipsis rather than run over.
+    # the stack. Text shrinks to its cell and is cut with an ellipsis rather than run over; every script has its letters.
     class LabelSheet
       # What stands on one label, as words. `dates` are lines such as "frozen 24 Nov 2026". Frozen.
-      Label = Core::Value.of(:name, :amount, :until_words, :dates, :place, :directions, :bought_for, :code)
+      Label = Core::Value.of(:name, :amount, :until_words, :dates, :place, :directions, :bought_for, :code, mark: "")
 
-      FONTS = File.expand_path("../data/fonts", __dir__)
       MM = 72 / 25.4
-      # White modules around a square code; the paper beside it does the rest.
-      QUIET = 2
+      # White modules around a square code, as its standard asks (ISO/IEC 18004).
+      QUIET = 4
+      ELLIPSIS = "…"
 
       # @param grid [LabelGrid]
       # @param skip [Integer] cells of the first sheet that are used up already
@@ -29,7 +31,7 @@ module NutShelf
       # @param labels [Array<Label>]
       # @return [String] PDF bytes
       def render(labels)
-        pdf = document
+        pdf = document(Lettering.fonts_for(labels.map { |label| Lettering.laid_out([label.name, label.amount, *label.dates, label.place, label.directions, label.bought_for].join(" ")) }.join))
         labels.each_with_index { |label, index| draw(pdf, label, index + @skip) }
         pdf.render
       end
@@ -39,10 +41,13 @@ module NutShelf
 
       private
 
-      def document
+      # @param further [Array<String>] fonts for letters the usual one lacks
+      def document(further)
         pdf = Prawn::Document.new(page_size: @grid.page.map { |size| size * MM }, margin: 0, info: { Title: "Labels", Creator: "Nut Shelf" })
-        pdf.font_families.update("Label" => { normal: File.join(FONTS, "label-regular.ttf"), bold: File.join(FONTS, "label-bold.ttf") })
+        pdf.font_families.update("Label" => { normal: Lettering.path("label-regular"), bold: Lettering.path("label-bold") })
+        further.each { |name| pdf.font_families.update(name => { normal: Lettering.path(name), bold: Lettering.path(name) }) }
         pdf.font("Label")
+        pdf.fallback_fonts(further)
         pdf
       end
 
@@ -59,8 +64,11 @@ module NutShelf
         square(pdf, label.code, box.right - side, box.top, side)
         room = box.width - side - 4
         name_height = box.height * 0.3
-        pdf.text_box(clean(label.name), at: [0, box.top], width: room, height: name_height, size: @grid.height * 0.36, style: :bold, overflow: :shrink_to_fit, min_font_size: 6)
-        pdf.text_box(clean(label.until_words), at: [0, box.top - name_height], width: room, height: box.height * 0.2, size: @grid.height * 0.3, style: :bold, overflow: :shrink_to_fit, min_font_size: 6, valign: :center)
+        mark = label.mark.empty? ? 0 : [name_height, room * 0.14].min
+        DrawnMark.draw(pdf, label.mark, 0, box.top, mark)
+        indent = mark.zero? ? 0 : mark + 3
+        fit(pdf, label.name, at: [indent, box.top], width: room - indent, height: name_height, size: @grid.height * 0.36, style: :bold, min_font_size: 6)
+        fit(pdf, label.until_words, at: [0, box.top - name_height], width: room, height: box.height * 0.2, size: @grid.height * 0.3, style: :bold, min_font_size: 6, valign: :center)
         small(pdf, label, box, room, name_height + (box.height * 0.21))
       end
 
@@ -68,11 +76,26 @@ module NutShelf
         text = [[label.amount, *label.dates, label.place].reject do |part|
           part.to_s.empty?
         end.join(", "), label.directions, label.bought_for.to_s.empty? ? nil : "For: #{label.bought_for}"].reject { |part| part.to_s.empty? }.join("\n")
-        pdf.text_box(clean(text), at: [0, box.top - from], width: room, height: box.height - from, size: @grid.height * 0.22, overflow: :shrink_to_fit, min_font_size: 5, leading: 0.5)
+        fit(pdf, text, at: [0, box.top - from], width: room, height: box.height - from, size: @grid.height * 0.22, min_font_size: 5, leading: 0.5)
       end
 
-      # What the lettering has no sign for would come out as an empty box.
-      def clean(text) = text.to_s.tr("−", "-").gsub(/[^\u0020-\u024F\u2010-\u2027\n€]/, "?")
+      # Smaller down to a size that can be read, then cut with an ellipsis: what is left out can be told from what is not.
+      def fit(pdf, text, **options)
+        text = Lettering.laid_out(text)
+        return if text.empty?
+
+        shrinking = { **options, overflow: :shrink_to_fit, document: pdf }
+        text = cut(text) { |part| fits?(part, shrinking) } unless fits?(text, shrinking)
+        Prawn::Text::Box.new(text, shrinking).render
+      end
+
+      # The longest beginning that fits with the ellipsis behind it.
+      def cut(text)
+        longest = (0..text.length).bsearch { |length| !yield("#{text[0, length].rstrip}#{ELLIPSIS}") } || text.length
+        "#{text[0, [longest - 1, 0].max].rstrip}#{ELLIPSIS}"
+      end
+
+      def fits?(text, options) = Prawn::Text::Box.new(text, options.dup).render(dry_run: true).then { |left| [*left].map { |part| part.is_a?(Hash) ? part[:text].to_s : part.to_s }.join.strip.empty? }
 
       def square(pdf, code, left, top, side)
         modules = (@codes[code] ||= SquareCode.modules(code))

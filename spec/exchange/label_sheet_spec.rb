@@ -88,6 +88,36 @@ RSpec.describe NutShelf::Exchange::LabelSheet do
     expect(words_on(pdf, 1)).to include("Żurek")
   end
 
+  it "cuts what does not fit with an ellipsis, and leaves out no word that does" do
+    grid = grids.fetch("4x10")
+    words = words_on(described_class.new(grid).render([label(7, name: "Plum chutney " * 12, directions: "Heat gently. " * 60)]), 1)
+    expect(words.scan("…").size).to eq(2)
+    expect(words).to include("Plum chutney", "Heat gently.")
+    expect(words_on(described_class.new(grid).render([label(8)]), 1)).not_to include("…")
+  end
+
+  it "prints the letters of every script people write in" do
+    names = { "Греча и щавель" => "щавель", "Ελληνικές ελιές" => "ελιές", "鹰嘴豆罐头" => "鹰嘴豆罐头", "ひよこ豆" => "ひよこ豆", "병아리콩" => "병아리콩", "ถั่ว" => "ถ", "दाल" => "द", "Żurek" => "Żurek", "חומוס" => "חומוס" }
+    words = words_on(described_class.new(grids.fetch("2x7")).render(names.keys.map { |name| label(1, name: name) }), 1)
+    letters = names.map { |name, piece| [name, words.include?(piece) || words.include?(piece.reverse)] }
+    expect(letters).to all(match([anything, true]))
+    expect(words).not_to include("□")
+  end
+
+  it "keeps four white modules around a code" do
+    grid = grids.fetch("2x4")
+    pdf = described_class.new(grid).render([label(1)])
+    grey = Open3.capture2("pdftoppm", "-gray", "-r", "300", "-singlefile", "-", stdin_data: pdf, binmode: true).first
+    width = grey[/\AP5\s+(\d+)/, 1].to_i
+    pixels = grey.b[-(width * grey[/\AP5\s+\d+\s+(\d+)/, 1].to_i)..]
+    left, top = grid.origin(0).map { |mm| mm + grid.padding }
+    side = [grid.height, grid.width * 0.3].map { |mm| mm }.then { |height, share| [height - (2 * grid.padding), (grid.width - (2 * grid.padding)) * 0.3, share].min }
+    x, y, size = [left + grid.width - (2 * grid.padding) - side, top, side].map { |mm| (mm * 300 / 25.4).round }
+    dark = (0...size).find { |column| (0...size).any? { |row| pixels.getbyte(((y + row) * width) + x + column) < 100 } }
+    module_size = size.to_f / (NutShelf::Exchange::SquareCode.modules(label(1).code).size + 8)
+    expect(dark / module_size).to be_within(0.3).of(4)
+  end
+
   it "says what is missing when no picture can be made" do
     stub_const("NutShelf::Exchange::PdfPicture::PROGRAM", "no-such-program")
     expect { NutShelf::Exchange::PdfPicture.page("x") }.to raise_error(NutShelf::Exchange::PdfPicture::Missing, /poppler-utils/)
