@@ -10,7 +10,7 @@ module NutShelf
     # Reads the shipped reference tables of data/ once; what it builds is frozen.
     module Reference
       FOLDER = File.expand_path("../data", __dir__)
-      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines methods look_signs losses].freeze
+      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines methods look_signs losses revive].freeze
 
       module_function
 

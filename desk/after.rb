@@ -7,7 +7,7 @@ module NutShelf
     # Dates follow from rules, places and care: when one of those changes, the stacks it touches are dated anew in
     # the same transaction. The dates are derived, so they are no event of their own.
     class After
-      ALL = %w[household keeping place].freeze
+      ALL = %w[household keeping place food].freeze
 
       # @param room [Room]
       # @param entry [Entry]

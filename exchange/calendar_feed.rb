@@ -10,10 +10,13 @@ module NutShelf
       # One entry: a name that stays the same over time, a day, words. Frozen.
       Entry = Core::Value.of(:uid, :on, :summary, :description, :category)
 
+      # In the morning of the day, so that there is time to do it.
+      MORNING = "PT8H"
+
       # @param name [String] of the calendar
       # @param stamp [Time] when the stock last changed, UTC
-      # @param house [Integer] its number, so that entries of two households never share a name
-      def initialize(name, stamp, house: 0)
+      # @param house [String] its own name among all houses, so that entries of two households never share a name
+      def initialize(name, stamp, house: "house")
         @house = house
         @name = name
         @stamp = stamp
@@ -42,7 +45,16 @@ module NutShelf
         event.description = plain(entry.description) unless entry.description.to_s.empty?
         event.categories = [entry.category]
         event.transp = "TRANSPARENT"
+        remind(event)
         event
+      end
+
+      def remind(event)
+        event.alarm do |alarm|
+          alarm.action = "DISPLAY"
+          alarm.trigger = MORNING
+          alarm.description = event.summary
+        end
       end
 
       # Control characters are no part of a text line (RFC 5545, 3.3.11).

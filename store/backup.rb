@@ -3,6 +3,7 @@
 require "base64"
 require "digest"
 require "json"
+require "securerandom"
 require_relative "errors"
 require_relative "lots"
 require_relative "soundness"
@@ -95,7 +96,7 @@ module NutShelf
       # What an earlier version did not know stands as it was then.
       ADDED = { 1 => { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
                        "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } },
-                2 => { "acts" => { "device" => "", "sequence" => 0 } } }.freeze
+                2 => { "acts" => { "device" => "", "sequence" => 0 }, household: -> { { "uid" => SecureRandom.uuid } } } }.freeze
 
       def raised(document)
         ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }
@@ -103,7 +104,8 @@ module NutShelf
 
       def newer(document, added)
         tables = document["tables"].to_h.to_h { |table, rows| [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }] }
-        whole = { **document, "version" => document["version"] + 1, "tables" => tables }
+        house = { **added.fetch(:household, -> { {} }).call, **document["household"].to_h }
+        whole = { **document, "version" => document["version"] + 1, "household" => house, "tables" => tables }
         { **whole, "digest" => digest(whole) }
       end
 

@@ -13,7 +13,8 @@ module NutShelf
         @ensured[key] ||= rows(:packs).where(key).get(:id) || insert(:packs, key)
       end
 
-      def by_food(food_ids) = rows(:packs).where(food_id: food_ids).all.group_by { |row| row[:food_id] }
+      # @param food_ids [Array<Integer>, nil] nil: of every food
+      def by_food(food_ids) = (food_ids ? rows(:packs).where(food_id: food_ids) : rows(:packs)).order(:id).all.group_by { |row| row[:food_id] }
 
       # SELECT packs.* FROM packs JOIN pack_barcodes ... WHERE code = '04006381333931'
       def by_barcode(code)

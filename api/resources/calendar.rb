@@ -27,7 +27,7 @@ module NutShelf
         def feed(room)
           plan = PlanView.new(room)
           thawing = Desk::Thawing.new(room, plan.pantry_of).tasks(plan.planned, plan.all_missing.last)
-          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.caller.household_id).write(Desk::CalendarOf.new(room, thawing).entries)
+          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.household[:uid]).write(Desk::CalendarOf.new(room, thawing).entries)
         end
       end
     end

@@ -3,10 +3,11 @@
 require_relative "../base"
 require_relative "../../core/dating/cautions"
 require_relative "../../core/reference/guide"
-require_relative "../../desk/acts/drop_keeping"
+%w[archive_food change_food drop_keeping merge_food].each { |name| require_relative "../../desk/acts/#{name}" }
 require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
 require_relative "../../desk/usage_of"
+require_relative "../views/food_view"
 
 module NutShelf
   module Api
@@ -20,6 +21,15 @@ module NutShelf
 
       post("/:id/figures") { act(Desk::SetFood, { food_id: id_param, **body_as("SetFood") }) }
 
+      post("/:id/food") { act(Desk::ChangeFood, { food_id: id_param, **body_as("ChangeFood") }) }
+
+      post("/:id/merge") { act(Desk::MergeFood, { food_id: id_param, **body_as("MergeFood") }) }
+
+      post("/:id/archive") do
+        body_as("Nothing")
+        act(Desk::ArchiveFood, { food_id: id_param })
+      end
+
       helpers do
         def page(room, id)
           row = room.food_row(id)
@@ -29,7 +39,12 @@ module NutShelf
             thaw_hours_per_kg: food.thaw_hours_fridge && Core::Decimal.print(food.thaw_hours_fridge), tolerance_days: food.past_date_tolerance_days, high_risk: food.high_risk, no_opened_limit: food.no_opened_limit,
             table: guide.table.map { |line| { situation: line[:situation], places: line[:places].map { |place, one| cell(place, one) } } },
             methods: guide.methods_compared.map { |one| { place: one.place, state: one.state, storage: one.storage, words: one.storage_words, low: one.low, high: one.high, advice: one.method.to_s, own: !one.own_reason.nil? } },
-            signs: guide.signs, cautions: cautions(guide, food), care: guide.care, losses: guide.losses, own: own(room, food), figures: figures(room, row) }
+            signs: guide.signs, cautions: cautions(guide, food), care: guide.care, losses: guide.losses, own: own(room, food), figures: figures(room, row), known: known(room, row, food), revival: guide.revival }
+        end
+
+        # What a keeper may put right of it.
+        def known(room, row, food)
+          { own: row[:reference_key].nil?, version: row[:version], name: row[:name].to_s, nicknames: row[:nicknames].to_a, allergens: food.allergens.to_a, packs: FoodView.new(room).packs(row), mark: FoodView.new(room).mark(row) }
         end
 
         def cell(place, one)

@@ -23,13 +23,25 @@ module NutShelf
         rows.map { |row| food(row, last[row[:id]]) }
       end
 
+      # @param row [Hash]
+      # @return [Array<String>] sizes of one pack as the tables write them ("400g"), those this household has had first
+      def packs(row)
+        had = (@had ||= @room.house.packs.by_food(nil)).fetch(row[:id], []).map { |pack| size(pack) }
+        [*had, *@room.catalog.foods[row[:reference_key]]&.typical_packs].uniq
+      end
+
+      # @param row [Hash]
+      # @return [String]
+      def mark(row) = @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle])
+
       private
+
+      def size(pack) = "#{Core::Decimal.print(pack[:amount].to_r)}#{{ 'mass' => 'g', 'volume' => 'ml' }[pack[:dimension]]}"
 
       def food(row, last)
         known = Store::Foods.value(row, @room.catalog)
-        reference = @room.catalog.foods[row[:reference_key]]
-        { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: reference&.typical_packs || [],
-          own: row[:reference_key].nil?, allergens: known.allergens, mark: @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle]),
+        { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: packs(row),
+          own: row[:reference_key].nil?, allergens: known.allergens, mark: mark(row),
           date_kind: known.date_kind_usual, by_day: !known.shelf_stable?, usual: last && came(last) }
       end
 

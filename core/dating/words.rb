@@ -21,6 +21,10 @@ module NutShelf
         count < 730 ? "about #{(count / 30.4).round} months" : "about #{(count / 365.0).round} years"
       end
 
+      # @param count [Integer]
+      # @return [String] "half an hour", "20 minutes"
+      def minutes(count) = { 30 => "half an hour", 60 => "an hour" }.fetch(count) { "#{count} minutes" }
+
       # @return [String] "1 day is", "3 days are"
       def days_are(count) = count.zero? ? "none is" : "#{days(count)} #{count == 1 ? 'is' : 'are'}"
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "catalog"
+require_relative "../dating/words"
 
 module NutShelf
   module Core
@@ -49,6 +50,13 @@ module NutShelf
       def care = rows.select(&:care_every_days).map { |row| { every_days: row.care_every_days, text: row.care_text, place: row.place, state: row.state } }.uniq
 
       def losses = @catalog.losses.fetch(@food.food_group, [])
+
+      # How what is only limp becomes crisp again. It speaks of quality alone: slime, mould and smell stay what they are.
+      # @return [String, nil]
+      def revival
+        known = @catalog.revivals[@food.key] or return
+        "#{known[:how]}, for #{Words.minutes(known[:minutes])}. Then look at it: what is firm again is as good as it was; what is slimy, mouldy or smells is not made good by water."
+      end
 
       private
 

@@ -22,7 +22,7 @@ module NutShelf
       def read
         Catalog.new(foods: foods.merge(home_classes), rows: keeping.merge(methods_of_storing), states: states, stand_ins: stand_ins,
                     no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
-                    home_classes: class_names.keys - class_of.values, signs: signs, losses: losses)
+                    home_classes: class_names.keys - class_of.values, signs: signs, losses: losses, revivals: revivals)
       end
 
       private
@@ -120,6 +120,8 @@ module NutShelf
 
       # What to look for, by kind of pack, and what each sign means.
       def signs = @tables.fetch("look_signs", []).group_by { |row| row["pack_type"] }.transform_values { |list| list.map { |row| { sign: row["sign"], means: row["means"].to_sym }.freeze }.freeze }
+
+      def revivals = @tables.fetch("revive", []).to_h { |row| [row["food"], { minutes: Integer(row["minutes"], 10), how: row["how"] }.freeze] }
 
       def losses = @tables.fetch("losses", []).group_by { |row| row["food_group"] }.transform_values { |list| list.map { |row| symbols(row, %w[process what about]) }.freeze }
 

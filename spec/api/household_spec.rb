@@ -91,7 +91,10 @@ RSpec.describe "The household", :api do
     get(feed["path"])
     expect([status, last_response.headers["content-type"]]).to eq([200, "text/calendar;charset=utf-8"])
     events = parsed(last_response.body)
-    name = "stack-#{id}@#{ines.household_id}.nut-shelf.invalid"
+    house = inside(ines) { |store| store.household.row[:uid] }
+    name = "stack-#{id}@#{house}.nut-shelf.invalid"
+    expect(house).not_to eq(inside(household!) { |store| store.household.row[:uid] })
+    expect(last_response.body.scan("BEGIN:VALARM").size).to eq(2)
     expect(events).to contain_exactly(include("uid" => name, "on" => "2026-12-03", "days" => true, "summary" => "Last good day: Yoghurt; plain, \"thick\"", "text" => "500 g in Fridge"),
                                       include("on" => "2026-11-30", "summary" => "Refresh the water"))
     @csrf = nil

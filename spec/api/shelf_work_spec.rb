@@ -244,4 +244,18 @@ RSpec.describe "Work at the shelf", :api do
     tell("/api/keeping/#{id}/drop", { rule_id: page["own"].first["id"] })
     expect(ask("/api/keeping/#{id}")["own"]).to be_empty
   end
+
+  it "puts a food right, lets it go into another, and puts it out of sight" do
+    relish = tell("/api/foods", { name: "Aunt's relish", like_food_id: food_id(ines, "chutney") })["food_id"]
+    known = ask("/api/keeping/#{relish}")["known"]
+    expect(known).to include("own" => true, "name" => "Aunt's relish", "nicknames" => [])
+    tell("/api/keeping/#{relish}/food", { version: known["version"], name: "Tomato relish", packs: [{ amount: "280", unit: "g" }] })
+    expect(ask("/api/keeping/#{relish}")["known"]).to include("name" => "Tomato relish", "packs" => include("280g"))
+    other = tell("/api/foods", { name: "Old relish", like_food_id: relish })["food_id"]
+    tell("/api/keeping/#{other}/merge", { into_food_id: relish })
+    expect(ask("/api/keeping/#{relish}")["known"]["nicknames"]).to eq(["Old relish"])
+    tell("/api/keeping/#{relish}/archive")
+    expect(ask("/api/foods?q=relish")["foods"].map { |food| food["name"] }).not_to include("Tomato relish")
+    expect(ask("/api/keeping/#{food_id(ines, 'celery')}")["revival"]).to include("cold water")
+  end
 end

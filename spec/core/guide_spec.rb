@@ -33,6 +33,13 @@ RSpec.describe "Keeping guidance" do
     expect(parsley.losses.map { |row| row[:process] }).to include("freezing")
   end
 
+  it "says how what is only limp becomes crisp again, and that this makes nothing safe" do
+    expect(guide("celery").revival).to match(/\ACut the ends and stand the sticks in cold water, for half an hour\. .*slimy, mouldy or smells is not made good by water\.\z/)
+    expect([guide("beef-mince").revival, guide("canned-chickpeas").revival]).to eq([nil, nil])
+    risky = catalog.revivals.keys.select { |key| food(key).aisle != "Fresh vegetables" }
+    expect(risky).to eq([])
+  end
+
   it "gives each kind of pack its own list, and takes the worst sign seen" do
     kind = ->(key, **more) { NutShelf::Core::LookList.kind(food(key), situation: "bought_sealed", frozen: false, wrapping: "plastic", **more) }
     expect([kind.("canned-chickpeas", wrapping: "tin"), kind.("flour-white"), kind.("lettuce"), kind.("frozen-peas", frozen: true), kind.("honey", wrapping: "glass"), kind.("class-home-canned-jam", situation: "home_canned"),

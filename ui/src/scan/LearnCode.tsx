@@ -1,18 +1,29 @@
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { Suspense, useState } from "react";
 import { foodsQuery } from "../api/queries";
 import type { Food } from "../api/types";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
+import { lazily } from "../kit/lazily";
 import { Sheet } from "../kit/Sheet";
 import { packWords, sizeOf } from "../label-line/packs";
 import { Amount, Form, Submit, amountOf } from "../kit/form";
+
+const NewFood = lazily(() => import("../views/keeping/NewFood"), (module) => module.default);
 
 /** An unknown code is learnt once: which food, and how much one pack holds. */
 export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: () => void; onLearnt: () => void }) {
   const [find, setFind] = useState("");
   const [food, setFood] = useState<Food | null>(null);
+  const [making, setMaking] = useState(false);
+  const client = useQueryClient();
   const found = (useQuery(foodsQuery(find)).data ?? []).slice(0, 10);
+  const made = async (id: number, name: string) => {
+    setMaking(false);
+    setFind(name);
+    const all = await client.fetchQuery({ ...foodsQuery(name), staleTime: 0 });
+    setFood(all.find((one) => one.id === id) ?? null);
+  };
   return (
     <Sheet open onClose={onClose} title="A code that is new here">
       <p className="text-soft mt-1">{code.replace(/^0+/, "")}: say once what it is, and it is known from then on.</p>
@@ -20,6 +31,8 @@ export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: 
         <div className="grid gap-2 mt-3">
           <input className="field" autoFocus aria-label="Which food is it" placeholder="Which food is it" value={find} onChange={(event) => setFind(event.target.value)} />
           <div role="group" aria-label="Foods" className="grid gap-1">{found.map((one) => <Button key={one.id} className="!justify-start !whitespace-normal !text-left" onClick={() => setFood(one)}>{one.name}</Button>)}</div>
+          {find.trim().length > 1 && <Button look="plain" onClick={() => setMaking(true)}>None of these: a new food</Button>}
+          <Suspense fallback={null}>{making && <NewFood name={find.trim()} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
         </div>
       )}
     </Sheet>

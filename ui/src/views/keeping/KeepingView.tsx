@@ -8,7 +8,9 @@ import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { every, span } from "../../kit/words";
+import { Mark } from "../../kit/Mark";
 import { Figures } from "./Figures";
+import { FoodSheet } from "./FoodSheet";
 import NewFood from "./NewFood";
 import { OwnTime } from "./OwnTime";
 
@@ -66,10 +68,11 @@ function Page({ id }: { id: number }) {
 function Guide({ page }: { page: KeepingPage }) {
   const keeper = useSession().person?.role === "keeper";
   const [own, setOwn] = useState(false);
+  const [right, setRight] = useState(false);
   return (
     <article className="grid gap-4 min-w-0">
       <header>
-        <h2 className="!text-big">{page.food}</h2>
+        <div className="flex items-center gap-3"><Mark kind={page.known.mark} className="text-big" /><h2 className="!text-big">{page.food}</h2>{keeper && <Button onClick={() => setRight(true)}>Put this food right</Button>}</div>
         <p className="text-soft">{page.aisle}; by “{page.school}”{page.no_opened_limit ? "; opening does not shorten its life" : page.opened_where ? `; once open: ${PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where}` : ""}</p>
       </header>
       <ul className="border-l-4 border-mustard pl-3 text-small" aria-label="Cautions">{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
@@ -82,10 +85,12 @@ function Guide({ page }: { page: KeepingPage }) {
           {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">In the fridge a kilogram takes about {page.thaw_hours_per_kg} hours to thaw; a small pack a night.</p>}
           <ul className="mt-2 grid gap-1 text-small">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
         </Board>
+        {page.revival && <Board title="Only limp?"><p className="mt-2">{page.revival}</p></Board>}
         {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
         <Figures page={page} />
       </div>
+      {right && <FoodSheet page={page} onClose={() => setRight(false)} />}
       {own && <OwnTime page={page} onClose={() => setOwn(false)} />}
     </article>
   );

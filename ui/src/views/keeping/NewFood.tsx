@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { foodsQuery, keepingQuery } from "../../api/queries";
+import { keepingQuery } from "../../api/queries";
 import type { Done, Food } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
+import { FindFood } from "./FindFood";
 import { Form, Submit, Text } from "../../kit/form";
 
 interface Props {
@@ -42,16 +43,8 @@ export default function NewFood({ name, onMade, onClose }: Props) {
 }
 
 function Like({ like, onPick }: { like: Food | null; onPick: (food: Food | null) => void }) {
-  const [find, setFind] = useState("");
-  const found = useQuery({ ...foodsQuery(find), enabled: find.trim().length > 1 }).data ?? [];
   if (like) return <p>Kept like <b>{like.name}</b> <Button look="plain" onClick={() => onPick(null)}>Another</Button></p>;
-  return (
-    <div className="grid gap-1">
-      <Text label="It keeps like" value={find} placeholder="find a food like it" autoFocus onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} />
-      <ul aria-label="Foods found" className="grid gap-1">{found.slice(0, 6).map((food) => <li key={food.id}><Button className="w-full !justify-start" onClick={() => onPick(food)}>{food.name}</Button></li>)}</ul>
-      {find.trim().length > 1 && found.length === 0 && <p className="text-soft text-small">No food is called so.</p>}
-    </div>
-  );
+  return <FindFood label="It keeps like" onPick={onPick} focus />;
 }
 
 const SITUATIONS: Record<string, string> = { bought_sealed: "as bought", opened: "opened", cut: "cut", cooked: "cooked", frozen_at_home: "frozen at home" };

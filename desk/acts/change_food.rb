@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../after"
+require_relative "../../core/quantity/unit"
+
+module NutShelf
+  module Desk
+    # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in. A
+    # food the tables brought keeps its name, its kind and every allergen they give it; more may be added.
+    class ChangeFood < Act
+      keeper_only
+      SHOWN = %i[name nicknames allergens g_per_ml g_per_piece].freeze
+
+      private
+
+      # @param input [Hash] :food_id, :version, any of :name, :nicknames, :like_food_id, :allergens, :g_per_ml, :g_per_piece (decimal text or nil),
+      #   :packs as [{amount:, unit:}]
+      def perform(input)
+        food = house.records.lock("food", input[:food_id])
+        refuse_stale(food, input[:version], shown(food))
+        changes = [names(food, input), kind(food, input), holds(food, input), weights(input)].reduce(:merge).reject { |name, value| same?(food[name], value) }
+        packs = new_packs(food, input)
+        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty? && packs.empty?
+
+        changed = entry("change_food", "Changed #{food[:name]}#{" to #{changes[:name]}" if changes.key?(:name)}")
+        changed.alter("food", food, changes) if changes.any?
+        packs.each { |pack| house.packs.ensure(food_id: food[:id], **pack) }
+        done(changed, food_id: food[:id], redated: After.new(room, changed).redate(house.lots.of_food(food[:id], [])))
+      end
+
+      def shown(food) = food.slice(*SHOWN).transform_values { |value| value.respond_to?(:to_a) ? value.to_a.join(", ") : value.to_s }
+
+      def same?(before, after) = before.respond_to?(:to_a) && !before.nil? ? before.to_a == after.to_a : before == after
+
+      def own?(food) = food[:reference_key].nil?
+
+      def names(food, input)
+        name = input[:name]&.strip
+        refuse("/name", "#{food[:name]} came with the tables and keeps its name.", "Add your own name to what else you call it.") if name && name != food[:name].to_s && !own?(food)
+        nicknames = input[:nicknames] && input[:nicknames].map(&:strip).reject(&:empty?).uniq
+        found = { name: name, nicknames: nicknames && Sequel.pg_array(nicknames, :text) }.compact
+        return found if found.empty?
+
+        { **found, search_text: [name || food[:name].to_s, room.office.search_words[food[:reference_key]], *(nicknames || food[:nicknames].to_a)].compact.join(" ").downcase }
+      end
+
+      # What it keeps like decides how long it keeps, so only a food of ours may be moved.
+      def kind(food, input)
+        return {} unless input[:like_food_id]
+        return refuse("/like_food_id", "#{food[:name]} came with the tables: how it keeps is theirs to say.", "Make a food of your own that keeps like another.") unless own?(food)
+
+        like = room.food_row(input[:like_food_id])
+        return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like[:id] == food[:id]
+
+        facts = { class_key: like[:class_key] || like[:reference_key], **like.slice(:aisle, :food_group) }
+        house.lots.of_food(food[:id], []).empty? ? { **facts, dimension: like[:dimension] } : facts
+      end
+
+      def holds(food, input)
+        return {} unless input[:allergens]
+
+        missing = own?(food) ? [] : room.office.catalog.foods[food[:reference_key]].allergens.to_a - input[:allergens]
+        refuse("/allergens", "#{food[:name]} holds #{missing.join(', ')}: that cannot be taken from it.", "Make a food of your own for a kind without it.") if missing.any?
+        { allergens: Sequel.pg_array(input[:allergens].uniq.sort, :text) }
+      end
+
+      def weights(input)
+        found = input.slice(:g_per_ml, :g_per_piece).transform_values { |text| text && BigDecimal(text) }
+        bad = found.compact.find { |_, value| !value.positive? }
+        refuse("/#{bad.first}", "A weight must be above zero.", "Weigh it and say how many grams.") if bad
+        found
+      end
+
+      def new_packs(food, input)
+        known = house.packs.by_food([food[:id]]).fetch(food[:id], []).map { |row| [row[:amount].to_r, row[:dimension]] }
+        packs = (input[:packs] || []).map { |pack| { amount: BigDecimal(pack[:amount]), dimension: Core::Unit.dimension(pack[:unit]).to_s } }
+        refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.") unless packs.all? { |pack| pack[:amount].positive? }
+        packs.reject { |pack| known.include?([pack[:amount].to_r, pack[:dimension]]) }
+      end
+
+      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+    end
+  end
+end

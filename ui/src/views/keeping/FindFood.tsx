@@ -1,0 +1,21 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { foodsQuery } from "../../api/queries";
+import type { Food } from "../../api/types";
+import { Text } from "../../kit/form";
+import { Button } from "../../kit/kit";
+import { Mark } from "../../kit/Mark";
+
+/** Finds one food by a few letters. */
+export function FindFood({ label, onPick, focus = false }: { label: string; onPick: (food: Food) => void; focus?: boolean }) {
+  const [find, setFind] = useState("");
+  const asked = find.trim().length > 1;
+  const found = useQuery({ ...foodsQuery(find), enabled: asked }).data ?? [];
+  return (
+    <div className="grid gap-1">
+      <Text label={label} value={find} placeholder="find a food" autoFocus={focus} onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} />
+      <ul aria-label="Foods found" className="grid gap-1">{found.slice(0, 6).map((food) => <li key={food.id}><Button className="card w-full" onClick={() => onPick(food)}><Mark kind={food.mark} />{food.name}</Button></li>)}</ul>
+      {asked && found.length === 0 && <p className="text-soft text-small">No food is called so.</p>}
+    </div>
+  );
+}
