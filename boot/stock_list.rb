@@ -20,9 +20,12 @@ module NutShelf
       # @raise [Exchange::CsvFile::Unreadable] when it is no table
       def preview(bytes, places:, today:, languages: ["en"], **settings)
         file = Exchange::CsvFile.new(bytes)
-        rows = Exchange::StockRows.new(file, columns: fields(file), lexicon: lexicon(places, languages), settings: known(places, today, settings)).rows
-        { encoding: file.encoding, delimiter: file.delimiter, decimal: file.decimal, columns: file.columns, rows: rows.map { |row| shown(row) }, problems: rows.flat_map(&:problems).map(&:to_h) }
+        rows = Exchange::StockRows.new(file, columns: fields(file), units: units(file), lexicon: lexicon(places, languages), settings: known(places, today, settings)).rows
+        { encoding: file.encoding, delimiter: file.delimiter, decimal: file.decimal, heading: file.heading_line, columns: file.columns,
+          unread: file.columns.select { |column| column[:field].nil? && column[:cells].positive? }.map { |column| column[:heading] }, rows: rows.map { |row| shown(row) }, problems: rows.flat_map(&:problems).map(&:to_h) }
       end
+
+      def units(file) = file.columns.select { |column| column[:unit] }.to_h { |column| [column[:index], column[:unit]] }
 
       def fields(file) = file.columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }
 

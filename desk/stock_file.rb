@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "base64"
+require "digest"
 require_relative "../exchange/stock_rows"
 require_relative "deadline"
 require_relative "lexicon_of"
@@ -12,12 +13,13 @@ module NutShelf
       attr_reader :file
 
       # @param room [Room]
-      # @param input [Hash] :content (base64), :columns, :foods, :place_id
+      # @param input [Hash] :content (base64), :columns, :foods, :places, :place_id, :default_places (kind to id), :heading (line, 0 for none), :skip (lines)
       # @raise [Invalid] when it is no table at all
       def initialize(room, input)
         @room = room
         @input = input
-        @file = Exchange::CsvFile.new(Base64.strict_decode64(input[:content]))
+        @bytes = Base64.strict_decode64(input[:content])
+        @file = Exchange::CsvFile.new(@bytes, heading: input[:heading], skip: input[:skip] || [])
       rescue ArgumentError
         raise Invalid.new("The file did not arrive whole.", code: "invalid", pointer: "/content", remedy: "Choose it again.")
       rescue Exchange::CsvFile::Unreadable => e
@@ -32,12 +34,37 @@ module NutShelf
 
       # @return [Array<Exchange::StockRows::Row>]
       def rows
-        @rows ||= Exchange::StockRows.new(file, columns: chosen, lexicon: words.lexicon, settings: settings,
+        @rows ||= Exchange::StockRows.new(file, columns: chosen, units: units, lexicon: words.lexicon, settings: settings,
                                                 tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)).rows
       end
 
       # @return [Hash{Integer=>String}] field by column number
       def chosen = columns.select { |column| column[:field] }.to_h { |column| [column[:index], column[:field]] }
+
+      # @return [Hash{Integer=>String}] units that stand in headings
+      def units = columns.select { |column| column[:unit] }.to_h { |column| [column[:index], column[:unit]] }
+
+      # @return [Array<Hash>] columns that hold something and are not read
+      def unread = columns.select { |column| column[:field].nil? && column[:cells].positive? }
+
+      # @return [Integer] what a list is known by, when it comes again
+      def fingerprint = Digest::SHA256.digest(@bytes).unpack1("q>") & ((2**52) - 1)
+
+      # @return [Array<Hash>] :line and :text of what a person should know before they say yes
+      def notes
+        first = {}
+        rows.select(&:input).filter_map do |row|
+          same = first[row.input] and next { line: row.line, text: "The same as line #{same}: leave it out if it is there once only." }
+          first[row.input] = row.line
+          nil
+        end
+      end
+
+      # @return [String, nil] when this very list was brought in before
+      def before
+        act = @room.house.ledger.imported(fingerprint) or return
+        "This list was brought in on #{Core::Words.day(act[:occurred_on])} by #{act[:person]}. Bringing it in again doubles what it holds."
+      end
 
       def problems = rows.flat_map(&:problems)
 
@@ -58,6 +85,18 @@ module NutShelf
 
       def words = @words ||= LexiconOf.new(@room)
 
+      # @return [String] the kind of place such food belongs into as it is bought
+      def belongs(food_id)
+        return "cupboard" unless food_id
+
+        @belongs ||= {}
+        @belongs[food_id] ||= begin
+          food = @room.food(food_id)
+          next_best = @room.catalog.keeping(food, "bought_sealed", "cupboard").row? ? "cupboard" : "fridge"
+          food.aisle == "Frozen" ? "freezer" : next_best
+        end
+      end
+
       def known(field) = Exchange::Headings::FIELDS.include?(field) ? field : nil
 
       def likely(text) = @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row[:id], name: row[:name].to_s } }
@@ -68,7 +107,8 @@ module NutShelf
         { foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
           day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: words.measures, today: @room.today, food_ids: ids,
           food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
-          place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id] }
+          place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id],
+          default_places: @input[:default_places]&.transform_keys(&:to_s), belongs: method(:belongs) }
       end
     end
   end

@@ -7,8 +7,8 @@ require_relative "../core/limits"
 
 module NutShelf
   module Exchange
-    # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, and which
-    # column means what. Keeps the line number of every row.
+    # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, which line holds the headings
+    # and which column means what. Keeps the line number of every row.
     class CsvFile
       class Unreadable < StandardError; end
 
@@ -17,11 +17,20 @@ module NutShelf
       # A line of sixty full cells; longer ones are no list of food.
       LONGEST_LINE = 200_000
 
-      attr_reader :encoding, :delimiter, :headings, :rows
+      # How far down a list a line of headings is looked for.
+      HEAD = 15
+      # A line of sums at the foot of a list.
+      SUM = /\A\s*(?:grand |sub)?(?:total|totals|sum|summe|gesamt|gesamtsumme|zwischensumme|somme|total general|suma|importe total)\b/i
+
+      attr_reader :encoding, :delimiter, :headings, :rows, :heading_line, :first_lines
 
       # @param bytes [String] the file
+      # @param heading [Integer, nil] the line that holds the headings, 0 for none; nil: found out
+      # @param skip [Array<Integer>] lines that are left out
       # @raise [Unreadable] when it is no table
-      def initialize(bytes)
+      def initialize(bytes, heading: nil, skip: [])
+        @heading_line = heading
+        @skip = skip
         @text, @encoding = decode(bytes)
         raise Unreadable, "The file is empty." if @text.strip.empty?
         raise Unreadable, "The file holds NUL bytes: it is no text." if @text.include?("\u0000")
@@ -32,16 +41,20 @@ module NutShelf
         parse
       end
 
-      # @return [Array<Hash>] {index:, heading:, field:} with a guessed field, each field once
+      # @return [Array<Hash>] {index:, heading:, field:, unit:, cells:} with a guessed field, each field once; `cells`: how
+      #   many hold something
       def columns
         taken = []
         headings.each_with_index.map do |heading, index|
           field = Headings.field(heading.to_s)
           field = nil if taken.include?(field)
           taken << field if field
-          { index: index, heading: heading.to_s, field: field }
-        end
+          { index: index, heading: heading.to_s, field: field, unit: Headings.unit(heading.to_s), cells: rows.count { |_, cells| !cells[index].to_s.empty? } }
+        end.then { |list| taken.include?("food") ? list : with_food(list) }
       end
+
+      # @return [Array<Integer>] lines that look like sums of others
+      def sums = rows.select { |_, cells| cells.compact.first.to_s.match?(SUM) }.map(&:first)
 
       # @return [String] "," or "."
       def decimal = figures.sign || "."
@@ -93,19 +106,42 @@ module NutShelf
         [0.0, 0]
       end
 
+      # Without a heading that says so, the column of words is the food.
+      def with_food(list)
+        wordy = list.select { |column| column[:field].nil? }.max_by { |column| rows.first(SAMPLE).count { |_, cells| cells[column[:index]].to_s.match?(/\A\D*\p{L}{3}/) } }
+        wordy && wordy[:cells].positive? && @heading_line.zero? ? list.map { |column| column == wordy ? { **column, field: "food" } : column } : list
+      end
+
       def parse
+        all = lines
+        @first_lines = all.first(HEAD).map { |line, cells| { line: line, cells: cells.map(&:to_s) } }
+        @heading_line ||= guess_heading(all)
+        head = all.find { |line, _| line == @heading_line }&.last
+        width = all.map { |_, cells| cells.size }.max.to_i
+        @headings = head ? head.map(&:to_s) : Array.new(width) { |index| "column #{index + 1}" }
+        @rows = all.select { |line, _| line > @heading_line && !@skip.include?(line) }
+      end
+
+      # The line among the first that names most fields; none, where the first line is stock already.
+      def guess_heading(all)
+        line, fields = all.first(HEAD).map { |number, cells| [number, cells.compact.filter_map { |cell| Headings.field(cell) }.uniq.size] }.max_by { |number, count| [count, -number] }
+        return line if fields.to_i >= 2 || (fields.to_i == 1 && all.first.last.none? { |cell| cell.to_s.match?(/\d/) })
+
+        all.first&.last.to_a.any? { |cell| cell.to_s.match?(/\A\W*\d/) } ? 0 : (all.first&.first || 0)
+      end
+
+      # @return [Array<Array(Integer, Array<String, nil>)>] every line that holds something, with its number
+      def lines
         csv = CSV.new(@text, col_sep: delimiter)
-        first = csv.shift || []
-        refuse_wide(first, 1)
-        @headings = first.map { |heading| heading.to_s.strip }
-        line = 1 + breaks(csv)
-        @rows = []
+        line = 1
+        all = []
         while (row = csv.shift)
           refuse_wide(row, line)
-          @rows << [line, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
+          all << [line, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
           line += breaks(csv)
-          raise Unreadable, "More than #{Core::Limits::ROWS} lines: bring them in in parts." if @rows.size > Core::Limits::ROWS
+          raise Unreadable, "More than #{Core::Limits::ROWS} lines: bring them in in parts." if all.size > Core::Limits::ROWS + 1
         end
+        all
       rescue CSV::MalformedCSVError => e
         raise Unreadable, "Line #{e.line_number} is broken: #{e.message.sub(/ in line.*/, '').downcase}. Mend the quotes there."
       end

@@ -8,9 +8,12 @@ module NutShelf
 
       WORDS = {
         "food" => %w[food item name product article what lebensmittel artikel produkt bezeichnung ware name aliment produit article nom denree alimento producto articulo nombre],
-        "label" => %w[label note notes remark description brand notiz bemerkung hinweis beschreibung marke etiquette remarque marque etiqueta nota notas marca descripcion],
-        "count" => %w[count number pieces packs qty quantity anzahl stueck stück stuck menge nombre pieces quantite cantidad unidades numero nombre_de],
-        "amount" => ["amount", "size", "weight", "content", "contents", "volume", "pack size", "inhalt", "gewicht", "groesse", "grosse", "füllmenge", "fullmenge", "packungsgroesse", "contenance", "poids", "taille", "contenu",
+        "label" => ["label", "our name", "own name", "etikett", "eigener name", "etiquette", "notre nom", "etiqueta", "nombre propio"],
+        "count" => ["count", "number", "pieces", "packs", "qty", "quantity", "how many", "amount of packs", "on hand", "in stock", "stock", "anzahl", "stueck", "stück", "stuck", "menge", "wie viele", "bestand", "vorrat",
+                    "nombre", "pieces", "quantite", "combien", "en stock", "cantidad", "unidades", "cuantos", "existencias", "numero", "nombre de"],
+        "amount" => ["amount", "size", "weight", "content", "contents", "volume", "pack size", "pack", "net weight", "net contents", "each holds",
+                     "packung", "gebinde", "nettogewicht", "inhalt", "gewicht", "groesse", "grosse", "füllmenge", "fullmenge", "packungsgroesse",
+                     "contenance", "poids", "taille", "contenu"],
                      "peso", "tamano", "contenido", "volumen"],
         "unit" => %w[unit units einheit masseinheit unite unidad],
         "place" => %w[place location where shelf storage stored ort lagerort platz standort lager endroit lieu emplacement rangement lugar sitio ubicacion],
@@ -33,10 +36,17 @@ module NutShelf
 
       module_function
 
+      # A unit that stands in a heading counts for every cell below: "Weight (oz)", "Gewicht [g]", "Menge in kg".
+      UNIT = /(?:[(\[]\s*|\bin\s+)(kg|g|mg|lbs?|oz|l|dl|cl|ml|fl\.? ?oz|pounds?|ounces?|grams?|gramm|liter|litre|pieces?|stück|stk)\s*[)\]]?\s*\z/i
+
+      # @param heading [String]
+      # @return [String, nil] the unit in it
+      def unit(heading) = heading[UNIT, 1]&.downcase&.delete(".")
+
       # @param heading [String]
       # @return [String, nil] field, nil when nothing fits
       def field(heading)
-        plain = normal(heading)
+        plain = normal(heading.sub(UNIT, ""))
         exact = WORDS.find { |_, words| words.any? { |word| normal(word) == plain } }
         return exact.first if exact
 

@@ -22,13 +22,15 @@ module NutShelf
 
       # @param file [CsvFile]
       # @param columns [Hash{Integer=>String}] field by column number
+      # @param units [Hash{Integer=>String}] units that stand in headings, by column number
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
       # @param settings [Hash] :day_order, :currency, :measures, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
-      #   :place_ids (name to id), :place_id (default)
+      #   :place_ids (name to id), :place_id (where a line without a place goes) or :default_places (kind to id), :belongs (food id to kind)
       # @param tick [#call] called before each row, so that whoever reads may stop
-      def initialize(file, columns:, lexicon:, settings:, tick: -> {})
+      def initialize(file, columns:, lexicon:, settings:, units: {}, tick: -> {})
         @tick = tick
         @file = file
+        @units = units
         @fields = columns.invert.transform_values(&:to_i)
         @lexicon = lexicon
         @settings = settings
@@ -64,6 +66,8 @@ module NutShelf
 
       def food
         text = cell("food") or return problem("food", "There is no food.")
+        return problem("food", "“#{text}” looks like a sum, not a food. Leave the line out.") if text.match?(CsvFile::SUM) && @file.sums.include?(@line)
+
         id = @food_cache.fetch(text) { @food_cache[text] = food_id(text) }
         id || problem("food", "“#{text}” is no food known here. Choose one for it.")
       end
@@ -92,7 +96,7 @@ module NutShelf
       def measures = @settings.fetch(:measures, {})
 
       def place
-        text = cell("place") or return @settings[:place_id] || problem("place", "No place is given. Choose one for lines without.")
+        text = cell("place") or return usual_place || problem("place", "No place is given. Choose one for lines without.")
         named = @settings[:places][text] || @settings[:place_ids][text.downcase]
         return named if named
 
@@ -100,6 +104,13 @@ module NutShelf
         return @settings[:place_ids][places.first.name.downcase] if places.size == 1
 
         problem("place", "Which place is “#{text}”? Choose one for it, or make it.")
+      end
+
+      # Where such food belongs, by the places chosen for lines without one.
+      def usual_place
+        chosen = @settings[:default_places] or return @settings[:place_id]
+        kind = cell("frozen_on") || StockWords.state(cell("state").to_s) == "frozen" ? "freezer" : @settings[:belongs].call(@food_cache[cell("food").to_s])
+        chosen[kind] || @settings[:place_id]
       end
 
       # Places of that kind; where there are several, the one that is called so ("Cellar rack" for a cellar).
@@ -112,8 +123,8 @@ module NutShelf
       def amount
         count = number("count")
         size = cell("amount")
-        unit = cell("unit")
-        return count_only(count, unit) unless size
+        unit = cell("unit") || @units[@fields["amount"]]
+        return count_only(count, unit || @units[@fields["count"]]) unless size
 
         text = size.match?(/\p{L}/) ? size : "#{size} #{unit}"
         sized(count, text)

@@ -40,6 +40,13 @@ module NutShelf
         end)
       end
 
+      # The latest time this very list was brought in and not taken back.
+      # @param fingerprint [Integer]
+      # @return [Hash, nil] with :person
+      def imported(fingerprint)
+        with_people(standing.where(Sequel[:acts][:kind] => "import", Sequel[:acts][:subject_id] => fingerprint)).order(Sequel.desc(Sequel[:acts][:id])).first
+      end
+
       # @return [Array<Integer>] ids of the stacks an act moved or changed
       def touched(act_id)
         %i[movements lot_events].flat_map { |table| rows(table).where(act_id: act_id).select_map(:lot_id) }.uniq.sort

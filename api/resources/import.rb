@@ -22,7 +22,8 @@ module NutShelf
           problems = file.problems
           { encoding: file.file.encoding, delimiter: file.file.delimiter, decimal: file.file.decimal, columns: file.columns, fields: Exchange::Headings::FIELDS,
             rows: file.rows.map { |row| shown(room, row) }, total: file.rows.size, problems: problems.map(&:to_h), problem_count: problems.size,
-            unknown_foods: file.unknown_foods, unknown_places: file.unknown_places, ready: problems.empty? && file.rows.any? }
+            unknown_foods: file.unknown_foods, unknown_places: file.unknown_places, unread: file.unread, notes: file.notes, before: file.before, heading: file.file.heading_line,
+            first_lines: file.file.first_lines, ready: problems.empty? && file.rows.any? }
         end
 
         def shown(room, row)

@@ -17,13 +17,14 @@ module NutShelf
       def prepare(input)
         file = StockFile.new(room, input)
         refuse(file) if file.problems.any? || file.rows.empty?
+        @fingerprint = file.fingerprint
         @stacks = file.rows.map { |row| stack(row) }
       end
 
       def perform(_input)
         stacks = @stacks
         house.lots.expect_many(stacks.size)
-        brought = entry("import", "Brought in #{stacks.size} stacks from a list")
+        brought = entry("import", "Brought in #{stacks.size} stacks from a list", subject: @fingerprint)
         write(brought, stacks)
         done(brought, stacks: stacks.size)
       end

@@ -101,6 +101,57 @@ RSpec.describe "Stock lists", :api do
     expect(preview(text, columns: { "1" => "best_before" })["rows"].first["date"]).to eq("2028-05-31")
   end
 
+  it "finds the headings where they stand, or says that there are none, and lets that be changed" do
+    titled = "Pantry of Sallow House,,\n,,\nfood,amount,place\nhoney,450 g,cupboard\n"
+    expect(preview(titled)).to include("heading" => 3, "total" => 1, "ready" => true)
+    bare = "honey,450 g,cupboard\neggs,12,fridge\n"
+    seen = preview(bare)
+    expect(seen).to include("heading" => 0, "total" => 2)
+    expect(seen["columns"].map { |column| column["field"] }).to eq(["food", nil, nil])
+    expect(seen["unread"].map { |column| column.values_at("heading", "cells") }).to eq([["column 2", 2], ["column 3", 2]])
+    expect(preview(bare, columns: { "1" => "amount", "2" => "place" })["rows"].map { |row| row.values_at("amount", "place") }).to eq([["450 g", "Cupboard"], %w[12 Fridge]])
+    expect(preview(titled, heading: 1)["columns"].first["heading"]).to eq("Pantry of Sallow House")
+  end
+
+  it "counts a unit that stands in a heading for every cell below" do
+    rows = preview("food,How many,Weight (oz)\nrolled oats,2,18\nhoney,1,12\n")["rows"]
+    expect(rows.map { |row| row["amount"] }).to eq(["2 x 510 g", "340 g"])
+    expect(preview("Artikel;Anzahl;Packung\nHoney;6;400 g\n")["rows"].first["amount"]).to eq("6 x 400 g")
+    expect(preview("food,Menge in kg\nwhite rice,2.5\n")["rows"].first["amount"]).to eq("2.5 kg")
+  end
+
+  it "takes neither notes nor brands for names, and says that they are not read" do
+    seen = preview("food,amount,notes,brand\nhoney,450 g,from the market,Acme\n")
+    expect(seen["unread"].map { |column| column["heading"] }).to eq(%w[notes brand])
+    bring("food,amount,notes,brand\nhoney,450 g,from the market,Acme\n")
+    expect(stacks.first["name"]).to eq("Honey")
+  end
+
+  it "asks about sums, and leaves out what it is told to" do
+    text = "food,amount\nhoney,450 g\nTOTAL,450 g\n"
+    expect(preview(text)["problems"]).to match([include("line" => 3, "reason" => /looks like a sum/)])
+    expect(preview(text, skip: [3])).to include("ready" => true, "total" => 1)
+    expect(bring(text, skip: [3])["stacks"]).to eq(1)
+  end
+
+  it "points out lines that stand twice, and a list that came before and was not taken back" do
+    text = "food,amount\nhoney,450 g\neggs,12\nhoney,450 g\n"
+    expect(preview(text)).to include("before" => nil, "notes" => [{ "line" => 4, "text" => /same as line 2/ }].map { |note| include(note.transform_values { |value| value.is_a?(Regexp) ? match(value) : value }) })
+    done = bring(text)
+    expect(preview(text)["before"]).to match(/brought in on 24 Nov 2026 by Keeper/)
+    expect(preview("#{text}salt,1 kg\n")["before"]).to be_nil
+    tell("/api/acts/#{done['act_id']}/undo")
+    expect(preview(text)["before"]).to be_nil
+  end
+
+  it "puts lines without a place where such food belongs" do
+    text = "food,amount,frozen\nhoney,450 g,\nwhole milk,1 l,\nfrozen peas,1 kg,\nbeef mince,500 g,2026-11-20\n"
+    homes = { cupboard: cupboard, fridge: place_id(who, "fridge"), freezer: place_id(who, "freezer") }
+    content = { content: Base64.strict_encode64(text) }
+    expect(tell("/api/import/preview", { **content, default_places: homes })["rows"].map { |row| row["place"] }).to eq(%w[Cupboard Fridge Freezer Freezer])
+    expect(tell("/api/import/preview", { **content, default_places: { cupboard: cupboard } })["problems"].map { |problem| problem["line"] }).to eq([3, 4, 5])
+  end
+
   it "takes no day of purchase for unknown, never for today" do
     bring("food,amount\nhoney,450 g\n")
     expect(lot(who, stacks.first["id"])).to include(acquired_on: nil, usable_until: nil)

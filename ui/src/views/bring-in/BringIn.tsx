@@ -6,6 +6,7 @@ import { placesQuery } from "../../api/queries";
 import type { ImportFile, ImportPreview } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
+import { Heading, Homes, Known, Unread, usualPlaces } from "./ListParts";
 import { Columns, Problems, Rows, Unknown } from "./PreviewParts";
 import { UnknownPlaces } from "./UnknownPlaces";
 
@@ -37,10 +38,11 @@ export default function BringIn() {
   };
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = event.target.files?.[0];
-    if (chosen) await read({ content: await base64(chosen), ...(places[0] ? { place_id: places[0].id } : {}) });
+    if (chosen) await read({ content: await base64(chosen), default_places: usualPlaces(places) });
   };
+  const skip = (line: number) => void (file && read({ ...file, skip: [...new Set([...(file.skip ?? []), line])].sort((one, other) => one - other) }));
   const bring = async () => {
-    if (file && (await act("/api/import", file, "list"))) void go("/shelf");
+    if (file && (await act("/api/import", file, "Bring in a list"))) void go("/shelf");
   };
   return (
     <>
@@ -52,16 +54,18 @@ export default function BringIn() {
       {file && preview && (
         <div className="grid gap-4 mt-4">
           <Board title={`${preview.total} lines`} note={`read as ${preview.encoding}, columns apart by ${preview.delimiter === "\t" ? "tab" : `“${preview.delimiter}”`}, decimals with “${preview.decimal}”`}>
+            <Heading preview={preview} onHeading={(heading) => void read({ ...file, heading, columns: {}, skip: [] })} />
             <Columns preview={preview} onColumns={(columns) => void read({ ...file, columns })} chosen={file.columns ?? {}} />
-            <label className="flex items-center gap-2 mt-3">Lines without a place go to
-              <select className="field !w-auto" value={file.place_id ?? ""} onChange={(event) => void read({ ...file, place_id: Number(event.target.value) })}>{places.map((place) => <option key={place.id} value={place.id}>{place.name}</option>)}</select>
-            </label>
+            <Unread preview={preview} />
+            <Homes file={file} places={places} onHomes={(default_places) => void read({ ...file, default_places })} />
           </Board>
           <UnknownPlaces preview={preview} places={places} onPlace={(text, id) => void read({ ...file, places: { ...file.places, [text]: id } })} />
           <Unknown preview={preview} onFood={(text, id) => void read({ ...file, foods: { ...file.foods, [text]: id } })} />
-          <Problems preview={preview} />
-          <Rows preview={preview} />
-          <Button look="main" className="justify-self-start" disabled={!preview.ready} onClick={() => void bring()}>{preview.ready ? `Bring in all ${preview.total}` : "Mend the problems first"}</Button>
+          <Known preview={preview} />
+          <Problems preview={preview} onSkip={skip} />
+          <Rows preview={preview} onSkip={skip} />
+          {(file.skip ?? []).length > 0 && <p className="text-soft">Left out: line {(file.skip ?? []).join(", ")}. <Button look="plain" onClick={() => read({ ...file, skip: [] })}>Take them in after all</Button></p>}
+          <Button look="main" className="justify-self-start" disabled={!preview.ready} onClick={bring}>{preview.ready ? `Bring in all ${preview.total}` : "Mend the problems first"}</Button>
         </div>
       )}
     </>

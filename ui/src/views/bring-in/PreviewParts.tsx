@@ -11,7 +11,7 @@ const NewFood = lazily(() => import("../keeping/NewFood"), (module) => module.de
 
 const WORDS: Record<string, string> = {
   food: "food", label: "words of your own", count: "how many", amount: "size of one", unit: "unit", place: "place", best_before: "best before", use_by: "use by", made_on: "made on", opened_on: "opened on", frozen_on: "frozen on",
-  bought_on: "bought on", price: "price of the line", price_each: "price of one", state: "state",
+  bought_on: "bought on", price: "price of the line", price_each: "price of one", state: "state", lot_text: "lot", directions: "directions", method: "kept in", bought_for: "bought for", set_apart: "set apart",
 };
 
 export function Columns({ preview, chosen, onColumns }: { preview: ImportPreview; chosen: Record<string, string>; onColumns: (columns: Record<string, string>) => void }) {
@@ -19,7 +19,7 @@ export function Columns({ preview, chosen, onColumns }: { preview: ImportPreview
     <div className="flex flex-wrap gap-3 mt-3">
       {preview.columns.map((column) => (
         <label key={column.index} className="grid gap-1">
-          <span className="text-small font-semibold">{column.heading || `column ${column.index + 1}`}</span>
+          <span className="text-small font-semibold">{column.heading || `column ${column.index + 1}`}{column.unit ? `, in ${column.unit}` : ""}</span>
           <select className="field !w-auto" value={column.field ?? ""} onChange={(event) => onColumns({ ...chosen, [column.index]: event.target.value })}>
             <option value="">leave out</option>
             {preview.fields.map((field) => <option key={field} value={field}>{WORDS[field] ?? field}</option>)}
@@ -68,26 +68,31 @@ function useMore<T>(list: T[]): { shown: T[]; more: ReactNode } {
   return { shown: list.slice(0, count), more };
 }
 
-export function Problems({ preview }: { preview: ImportPreview }) {
+interface Lines {
+  preview: ImportPreview;
+  onSkip: (line: number) => void;
+}
+
+export function Problems({ preview, onSkip }: Lines) {
   const { shown, more } = useMore(preview.problems);
   if (preview.problem_count === 0) return null;
   return (
     <Board tone="beet" title={plural(preview.problem_count, "problem")} note="By line of the file, column and reason.">
-      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason}</li>)}</ul>
+      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason} <button type="button" className="text-rim underline phone:min-h-[44px]" aria-label={`Leave line ${problem.line} out`} onClick={() => onSkip(problem.line)}>leave it out</button></li>)}</ul>
       {more}
     </Board>
   );
 }
 
-export function Rows({ preview }: { preview: ImportPreview }) {
+export function Rows({ preview, onSkip }: Lines) {
   const money = useMoney();
   const { shown, more } = useMore(preview.rows);
   return (
     <Board title="How the lines are read">
       <div className="max-h-[380px] overflow-auto mt-2" tabIndex={0} role="group" aria-label="Lines as read">
         <table className="w-full text-left text-small">
-          <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th></tr></thead>
-          <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td></tr>)}</tbody>
+          <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th><th /></tr></thead>
+          <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td><td><button type="button" className="px-2 text-rim" aria-label={`Leave line ${row.line} out`} onClick={() => onSkip(row.line)}>✕</button></td></tr>)}</tbody>
         </table>
       </div>
       {more}
