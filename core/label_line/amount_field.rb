@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "numbers"
+require_relative "price_field"
 require_relative "stem"
 require_relative "units"
 require_relative "../quantity/quantity"
@@ -28,6 +29,7 @@ module NutShelf
 
         def read
           can_numbers
+          named_numbers
           size
           multiplied_after
           in_brackets
@@ -35,10 +37,33 @@ module NutShelf
           counted_nouns
           count_beside_size
           lone_number
+          count_of_offer
           finish
         end
 
         private
+
+        # "two tubs of hummus, 2 for 3": the number in the offer says once more how many.
+        def count_of_offer
+          at = @line.found[:count_for]
+          @line.claim(:count, [at]) if at && @count == plain(at)
+        end
+
+        # "flour type 405": a number that belongs to a name says neither how many nor how much.
+        NAMED = %w[type typ t nr grade].freeze
+
+        def named_numbers
+          @line.tokens.each_index do |index|
+            @line.claim(:filler, [index - 1, index]) if plain(index) && NAMED.include?(@line.text(index - 1)) && !measured_at(index)
+            @line.claim(:filler, [index]) if lean_share?(index)
+          end
+        end
+
+        # "80/20": how lean mince is.
+        def lean_share?(index)
+          lean, fat = @line.text(index).to_s.scan(%r{\A(\d{2})/(\d{2})\z}).flatten.map(&:to_i)
+          lean && lean + fat == 100
+        end
 
         # "#10 can", "No. 303 tin": the size of a can by its number, which says neither how many nor how much.
         def can_numbers
@@ -64,6 +89,7 @@ module NutShelf
             next unless number
 
             @size = Quantity.of(number, unit)
+            @line.found[:size_unit] = [number, unit]
             @size_at = index
             @line.claim(:amount, (index...(index + length)).to_a)
             and_smaller(index + length, unit)
@@ -83,7 +109,7 @@ module NutShelf
         end
 
         def measured_at(index)
-          number, length = Numbers.at(@line, index) || article(index)
+          number, length = Numbers.at(@line, index) || article(index) || one_of(index)
           return unless number&.positive?
 
           unit, extra = unit_at(index + length)
@@ -95,7 +121,20 @@ module NutShelf
           [1r, 1] if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) && @line.text(index + 1).length > 2
         end
 
+        # "pint of milk": one of it, where no number says otherwise.
+        def one_of(index)
+          text = @line.text(index)
+          [1r, 0] if text && text.length > 2 && @line.text(index + 1) == "of" && !@line[index - 1]&.num? && !Numbers.at(@line, index - 1) && Units.unit(text, @settings)
+        end
+
+        # "5# bag": pounds, where people weigh in them.
+        def pounds?(at)
+          @line.text(at) == "#" && @settings[:pint] == "us_pint" && at.positive? && @line.tokens[at - 1].num? && @line.tokens[at - 1].to == @line.tokens[at].from
+        end
+
         def unit_at(at)
+          return ["lb", 1] if pounds?(at)
+
           at += 1 if (skip = @line.text(at) == "-" ? 1 : 0) == 1
           if %w[fl fluid].include?(@line.text(at))
             dot = @line.text(at + 1) == "." ? 1 : 0
@@ -213,7 +252,7 @@ module NutShelf
 
         # Without a number a noun still says what it comes in ("rice 1 kg bag"), except where it is more
         # likely part of a name.
-        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch].include?(noun)
+        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch jug].include?(noun)
 
         # "2 400g tins" and "2 bags 1 kg": a bare number before the size, or at the start of the line.
         def count_beside_size
@@ -256,11 +295,11 @@ module NutShelf
 
         def countable?(index, length)
           text = @line.text(index)
-          return false if text.match?(/\A\d+[.,]\d{2}\z/)
+          return false if text.match?(PriceField::BARE)
 
           nxt = @line[index + length]
           return false if nxt && Units.unit(nxt.text, @settings)
-          return true if nxt&.num? && nxt.text.match?(/\A\d+[.,]\d{2}\z/)
+          return true if nxt&.num? && nxt.text.match?(PriceField::BARE)
 
           nxt&.word? || (nxt.nil? && index.positive?)
         end

@@ -14,7 +14,7 @@ module NutShelf
           %w[best before end] => "best_before", %w[best before] => "best_before", %w[best by] => "best_before", %w[best until] => "best_before",
           %w[b / b] => "best_before", %w[bb] => "best_before", %w[bbe] => "best_before", %w[bbd] => "best_before", %w[bbf] => "best_before", %w[oldest] => "best_before",
           %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before",
-          %w[used by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
+          %w[used by] => "use_by", %w[freeze by] => "use_by", %w[freeze or use by] => "use_by", %w[use or freeze by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
           %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
           %w[sell by] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
           %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen",
@@ -43,8 +43,19 @@ module NutShelf
           @day_order = day_order
         end
 
+        # "no date", "no bbe": said, so that nobody looks for one.
+        NONE = %w[no without].freeze
+
+        def none_said
+          @line.tokens.each_index do |index|
+            words, = NONE.include?(@line.text(index)) && kind_at(index + 1)
+            @line.claim(:filler, (index..(index + words.size)).to_a) if words
+          end
+        end
+
         # Dates that follow a word saying what they are.
         def read_named
+          none_said
           index = 0
           while index < @line.tokens.size
             words, kind = kind_at(index)
@@ -88,7 +99,7 @@ module NutShelf
 
         private
 
-        def made_at_home? = %w[leftover home_made].include?(@line.found[:state])
+        def made_at_home? = %w[leftover home_made home_canned home_dried].include?(@line.found[:state])
 
         def asked_nothing? = @line.questions.none? { |question| question.field == "date" } && !@line.found.key?(:date)
 
@@ -165,9 +176,14 @@ module NutShelf
         def note_kind(kind)
           @line.found[:state] ||= kind if %w[opened frozen].include?(kind)
           return if FIELDS.key?(kind)
-          return @line.ask(:date_kind, "Is that a best-before or a use-by date?", PRINTED) if kind == "unknown"
+          return of_either_kind if kind == "unknown"
 
           @line.found[:date_kind] = kind
+        end
+
+        def of_either_kind
+          @line.hints << :any_date
+          @line.ask(:date_kind, "Is that a best-before or a use-by date?", PRINTED)
         end
 
         def ask_which(field, readings)

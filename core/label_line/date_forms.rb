@@ -60,9 +60,17 @@ module NutShelf
           when "day" then day_after(index)
           when "in" then in_span(index)
           when "end" then end_of(index)
-          when "next", "last", "this", "on" then qualified_weekday(index, text)
+          when "next", "last", "this", "on" then part_of_day(index, text) || qualified_weekday(index, text)
           else weekday(index, nil, index) || month_first(index)
           end
+        end
+
+        # "this morning" is today, "last night" the day before.
+        def part_of_day(index, word)
+          part = @line.text(index + 1)
+          return found([exact(@today)], 2) if word == "this" && %w[morning afternoon evening].include?(part)
+
+          found([exact(@today - 1)], 2) if word == "last" && %w[night evening].include?(part)
         end
 
         def exact(date) = DateReading.new(on: date, precision: :day, year_said: true)

@@ -11,7 +11,7 @@ module NutShelf
       # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
       # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
       class FoodField
-        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them].freeze
+        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity].freeze
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
@@ -96,18 +96,20 @@ module NutShelf
           shorter.empty? ? best : shorter
         end
 
-        # How many of the line's words a name covers, then how far to the right it ends.
+        # How many of the line's words a name covers, then how far to the right it ends, then whether it stands whole.
         def cover(phrase)
           indexes = covered(phrase)
           said = (phrase.stems & @words.values.flatten).size
-          [said + (phrase.own ? 1 : 0), indexes.max || -1]
+          [said + (phrase.own ? 1 : 0), indexes.max || -1, together?(indexes) ? 1 : 0]
         end
+
+        def together?(indexes) = indexes.size < 2 || indexes.max - indexes.min == indexes.size - 1
 
         def covered(phrase) = @words.select { |_, stems| stems.intersect?(phrase.stems) }.keys
 
         def fitness(phrase)
           food = @lexicon.foods.fetch(phrase.food)
-          (phrase.usual ? 1 : 0) + hint_score(phrase) + size_score(food) + place_score(phrase, food)
+          (phrase.usual ? 1 : 0) + hint_score(phrase) + size_score(food) + place_score(phrase, food) + bag_score(phrase, food)
         end
 
         def hint_score(phrase)
@@ -124,6 +126,14 @@ module NutShelf
         end
 
         def left_over? = @line.found[:state] == "leftover" || @line.found[:date_kind] == "made" || @line.hints.include?(:portion)
+
+        # What comes dry or wet comes dry in a bag and wet in a tin or a pouch.
+        def bag_score(phrase, food)
+          return 0 unless %w[Pet].include?(food.aisle) || food.aisle == "Dried pulses"
+          return phrase.hint == "dried" ? 3 : 0 if %i[bag sack].intersect?(@line.hints)
+
+          phrase.hint == "canned" && @line.hints.include?(:pouch) ? 3 : 0
+        end
 
         def size_score(food)
           size = @line.found[:size]

@@ -14,7 +14,9 @@ module NutShelf
         PACKED_BY = [6, 8, 10, 12, 15, 16, 18, 20, 24, 30, 36, 48, 60, 72, 80, 100].freeze
         LEADS = %w[for price cost paid total at @ costs sum altogether].freeze
         PER = %w[per a an / the].freeze
-        MONEY = /\A\d{1,6}([.,]\d{1,2})?\z/
+        MONEY = /\A(?:\d{1,6}(?:[.,]\d{1,2})?|[.,]\d{2})\z/
+        # Two places behind the point and nothing beside it that is measured.
+        BARE = /\A\d{0,6}[.,]\d{2}\z/
         PER_WEIGHT = %r{\A(\d{1,6}[.,]\d{2})/(\d{1,4})\z}
 
         # @param line [Line]
@@ -40,7 +42,7 @@ module NutShelf
         def read_bare
           return if @line.found[:price]
 
-          index = @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(/\A\d{1,6}[.,]\d{2}\z/) && !measured?(at) }.last or return
+          index = @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(BARE) && !measured?(at) }.last or return
           doubt = @dates.doubtful_at(index)
           doubt ? ask(index, doubt) : take(index, [index], {})
         end
@@ -51,7 +53,8 @@ module NutShelf
         def bought_for(index)
           return unless @line.text(index - 1) == "for" && @line.text(index - 2)&.match?(/\A\d{1,3}\z/) && !@line[index + 1]&.word?
 
-          @line.found[:count_for] = @line.text(index - 2).to_r
+          # How many tins stand elsewhere on the line: then this is only what they cost.
+          @line.found[:count_for] = index - 2
           store(index, [index - 1, index], @line.text(index), {})
         end
 

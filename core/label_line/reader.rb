@@ -19,6 +19,9 @@ module NutShelf
       # Reads one line of plain words into a Draft, in a fixed order: what is marked first (dates behind a
       # word, prices with a sign), then amounts, then what is bare, then the words. It never guesses a date.
       class Reader
+        # A bare day behind us is the day these were made.
+        OF_THE_HOUSE = %w[leftover home_made home_canned home_dried].freeze
+
         # @param lexicon [Lexicon]
         # @param day_order [Symbol] :dmy or :mdy
         # @param currency [String] ISO code
@@ -58,8 +61,19 @@ module NutShelf
           dates.ask_for_missing
           FoodField.new(line, @lexicon).read
           line.found[:state] ||= "thawed" if line.found[:thawed_on]
+          fluid_ounces(line)
           leftover_of_today(line, today)
           ask_home_made(line)
+        end
+
+        # An ounce of what is poured is a fluid ounce.
+        def fluid_ounces(line)
+          number, unit = line.found[:size_unit]
+          food = @lexicon.foods[line.found[:food]]
+          return unless unit == "oz" && food&.dimension == :volume
+
+          line.found[:size] = Quantity.of(number, Units.unit("floz", @measures))
+          line.notes << "Ounces of what is poured are fluid ounces."
         end
 
         # Leftovers are put away on the day they were cooked, unless the line says otherwise.
@@ -108,9 +122,10 @@ module NutShelf
         # A date nobody named: months are printed as best before; a day by what that food usually carries.
         def date_kind(line, food, today)
           found = line.found
+          return stricter(line) if line.hints.include?(:any_date) && found[:date_kind].nil? && food&.date_kind_usual == "use_by"
           return sold_by(line, food) if found[:date_kind] == "sell_by"
           return found[:date_kind] unless line.hints.include?(:bare_date) && found[:date_kind].nil?
-          return "made" if found[:state] == "leftover" && found[:date] && found[:date] <= today
+          return "made" if OF_THE_HOUSE.include?(found[:state]) && found[:date] && found[:date] <= today
           return "best_before" if line.hints.include?(:month_date)
 
           usual = food&.date_kind_usual
@@ -118,6 +133,12 @@ module NutShelf
 
           line.ask(:date_kind, "Is that a best-before or a use-by date?", DateField::PRINTED)
           nil
+        end
+
+        # "exp" on what carries a use-by is one: the stricter of the two.
+        def stricter(line)
+          line.questions.reject! { |question| question.field == "date_kind" }
+          "use_by"
         end
 
         # A shop's date stands for the one of the pack: it is never later.

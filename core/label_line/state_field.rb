@@ -15,6 +15,13 @@ module NutShelf
           @line = line
         end
 
+        # "thawed from the freezer": where it was, not where it goes.
+        def from_freezer
+          at = @line.free_indexes.find { |index| @line.text(index) == "from" } or return
+          run = @line.text(at + 1) == "the" ? [at, at + 1, at + 2] : [at, at + 1]
+          @line.claim(:filler, run) if @line.text(run.last) == "freezer"
+        end
+
         def read
           @line.tokens.each_index do |index|
             words, state = RUNS.select { |run, _| run.each_with_index.all? { |word, offset| @line.text(index + offset) == word } }.max_by { |run, _| run.size }
@@ -23,6 +30,7 @@ module NutShelf
             @line.found[:state] ||= state
             @line.claim(:state, (index...(index + words.size)).to_a)
           end
+          from_freezer if @line.found[:state] == "thawed" || @line.found[:thawed_on]
           @line.found[:state] ||= "frozen" if @line.free_indexes.any? { |index| @line.text(index) == "frozen" }
         end
       end

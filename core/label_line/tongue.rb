@@ -10,7 +10,10 @@ module NutShelf
       class Tongue
         # @param words [Hash{String=>String}] run of words, lower case, to what it means
         # @param kept [Array<String>] words that are left as they are
-        def initialize(words = {}, kept: [])
+        # @param names [Array<String>] names of several words (of foods), which are left as they are wherever they stand whole
+        def initialize(words = {}, kept: [], names: [])
+          @names = names.map { |name| Tokens.cut(name).select(&:word?).map(&:text) }.select { |run| run.size > 1 }.uniq
+                        .group_by(&:first).transform_values { |list| list.sort_by { |run| -run.size } }
           @runs = words.except(*kept).to_h { |run, means| [run.split, means.split] }
                        .group_by { |run, _| run.first }.transform_values { |list| list.sort_by { |run, _| -run.size } }
           freeze
@@ -22,6 +25,11 @@ module NutShelf
           read = []
           at = 0
           while at < tokens.size
+            if (name = named(tokens, at))
+              read.concat(tokens[at, name])
+              at += name
+              next
+            end
             run, means = meant(tokens, at)
             read.concat(run ? said(tokens[at, run.size], means) : [tokens[at]])
             at += run ? run.size : 1
@@ -30,6 +38,19 @@ module NutShelf
         end
 
         private
+
+        # How many tokens a name takes that stands here, hyphens between its words included; nil where none does.
+        def named(tokens, at)
+          @names.fetch(tokens[at].text, []).each do |run|
+            index = at
+            matched = run.all? do |word|
+              index += 1 while index > at && tokens[index]&.text == "-"
+              tokens[index]&.text == word && (index += 1)
+            end
+            return index - at if matched
+          end
+          nil
+        end
 
         def meant(tokens, at)
           @runs.fetch(tokens[at].text, []).find { |run, _| run.each_with_index.all? { |word, offset| tokens[at + offset]&.text == word } }

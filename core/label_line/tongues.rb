@@ -26,7 +26,8 @@ module NutShelf
         # @return [Tongue]
         def tongue(languages, kept: [])
           words = languages.reduce({}) { |all, language| @words.fetch(language, {}).merge(all) }
-          Tongue.new(words, kept: kept.flat_map { |name| name.downcase.split(/[^\p{L}\d']+/) })
+          names = @foods.slice(*languages).values.flat_map { |list| list.keys.map { |name| name[/\A[^~]+/] } }
+          Tongue.new(words, names: names, kept: kept.flat_map { |name| name.downcase.split(/[^\p{L}\d']+/) })
         end
 
         # @param languages [Array<String>] the household's
