@@ -18,6 +18,9 @@ module NutShelf
         PACKS_OF = %w[pack pk ct count].freeze
         FROM_TO = /\A(\d{1,3})-(\d{1,3})\z/
 
+        # "2 days left" counts no packs.
+        SPANS = %w[day days week weeks month months year years hour hours minute minutes].freeze
+
         # @param line [Line]
         # @param settings [Hash] the household's measures
         # @param lexicon [Lexicon, nil] knows which nouns are part of a food's name ("tea bags")
@@ -43,10 +46,14 @@ module NutShelf
 
         private
 
-        # "two tubs of hummus, 2 for 3": the number in the offer says once more how many.
+        # "two tubs of hummus, 2 for 3": the number in the offer says once more how many; of four they cost twice as much.
         def count_of_offer
           at = @line.found[:count_for]
-          @line.claim(:count, [at]) if at && @count == plain(at)
+          offered = at && plain(at)
+          return unless offered&.positive? && @count && (@count % offered).zero?
+
+          @line.found[:price] = { **@line.found[:price], number: @line.found[:price][:number] * (@count / offered) }
+          @line.claim(:count, [at])
         end
 
         # "flour type 405": a number that belongs to a name says neither how many nor how much.
@@ -121,10 +128,14 @@ module NutShelf
           [1r, 1] if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) && @line.text(index + 1).length > 2
         end
 
-        # "pint of milk": one of it, where no number says otherwise.
+        POURED = %w[pint quart gallon litre liter kilo].freeze
+
+        # "pint of milk", "gallon whole milk": one of it, where no number says otherwise.
         def one_of(index)
           text = @line.text(index)
-          [1r, 0] if text && text.length > 2 && @line.text(index + 1) == "of" && !@line[index - 1]&.num? && !Numbers.at(@line, index - 1) && Units.unit(text, @settings)
+          return if text.nil? || text.length < 3 || (index.positive? && (@line.tokens[index - 1].num? || Numbers.at(@line, index - 1)))
+
+          [1r, 0] if Units.unit(text, @settings) && (@line.text(index + 1) == "of" || (index.zero? && POURED.include?(text) && @line[1]&.word?))
         end
 
         # "5# bag": pounds, where people weigh in them.
@@ -296,6 +307,7 @@ module NutShelf
         def countable?(index, length)
           text = @line.text(index)
           return false if text.match?(PriceField::BARE)
+          return false if SPANS.include?(@line.text(index + length))
 
           nxt = @line[index + length]
           return false if nxt && Units.unit(nxt.text, @settings)

@@ -17,7 +17,7 @@ module NutShelf
           %w[used by] => "use_by", %w[freeze by] => "use_by", %w[freeze or use by] => "use_by", %w[use or freeze by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
           %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
           %w[sell by] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
-          %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen",
+          %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen", %w[freeze] => "frozen", %w[froze] => "frozen", %w[freezing] => "frozen",
           %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",
           %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown"
         }.sort_by { |words, _| -words.size }.to_h.freeze

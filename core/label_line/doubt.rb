@@ -7,7 +7,7 @@ module NutShelf
       # beans, "apple" of butter, or a second food behind "and". Asked about, never passed over.
       class Doubt
         # Words that turn a food into another one.
-        TURNS = %w[smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated freeze fried].freeze
+        TURNS = %w[smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated freeze fried sauce curd pie cake jelly doughnut].freeze
         DRIED = ["Dried pulses", "Dried fruit, nuts and seeds", "Dried and trail foods", "Herbs and spices", "Grains and pasta", "Baking"].freeze
         TINNED = ["Tins and cans", "Jars and sauces", "Long-life dairy and plant drinks", "Pet"].freeze
         IN_THE_COLD = ["Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Frozen", "Bread"].freeze
@@ -28,7 +28,7 @@ module NutShelf
           @food = lexicon.foods.fetch(phrase.food)
         end
 
-        def any? = !turned.nil? || others.any? || no_tin?
+        def any? = !turned.nil? || others.any? || no_tin? || ahead_of_unknown?
 
         # @return [String]
         def question
@@ -46,7 +46,7 @@ module NutShelf
 
         private
 
-        def said = [*@head, *left_over.keys, *(turned ? [turned] : [])]
+        def said = [*@head, *left_over.keys, *(turned ? [turned] : []), *unknown_behind]
 
         def left_over = @left_over ||= @words.reject { |index, stems| @head.include?(index) || stems.empty? || stems.intersect?(@phrase.stems) }
 
@@ -65,6 +65,15 @@ module NutShelf
 
         def named?(word) = @food.name.downcase.include?(word) || @food.key.include?(word)
 
+        # "jam doughnuts": the food may only say what kind of something unknown it is.
+        def ahead_of_unknown? = !unknown_behind.nil?
+
+        def unknown_behind
+          at = @head.max + 1
+          token = @line[at]
+          at if token&.word? && token.text.length > 2 && @words[at] == [] && !FoodField::DATE_WORDS.include?(token.text)
+        end
+
         # What lives in the cold is in no tin: then it is the tinned food of that name.
         def no_tin? = @line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)
 
@@ -80,7 +89,7 @@ module NutShelf
         def single_foods
           left_over.filter_map do |index, stems|
             keys = stems.flat_map { |stem| @lexicon.phrases(stem).select { |phrase| phrase.stems == [stem] }.map(&:food) }
-            [index, keys] if keys.any? && !FoodField::QUALIFIERS.include?(stems.first)
+            [index, keys] if keys.any? && !keys.include?(@phrase.food) && !FoodField::QUALIFIERS.include?(stems.first)
           end
         end
 

@@ -15,7 +15,7 @@ module NutShelf
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
-                        opened open half full vacuum loose cold local spare old new baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
+                        opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
         # Words that speak of dates are never a misspelt food ("best" is no beet).
         DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
@@ -113,6 +113,7 @@ module NutShelf
         end
 
         def hint_score(phrase)
+          return -5 if @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers" && !left_over?
           return hints.include?("leftover") ? -3 : 0 unless phrase.hint
           return 8 if hints.include?(phrase.hint)
 
@@ -151,8 +152,9 @@ module NutShelf
         def place_score(phrase, food)
           case kind_of_place
           when "freezer" then food.aisle == "Frozen" ? 3 : 0
-          when "fridge" then phrase.hint == "fresh" ? 3 : 0
-          else 0
+          when "fridge" then { "fresh" => 3, "longlife" => -3 }.fetch(phrase.hint, 0)
+          when "cupboard", "cool_dark" then phrase.hint == "longlife" ? 3 : 0
+          else phrase.hint == "longlife" ? -3 : 0
           end
         end
 

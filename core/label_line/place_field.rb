@@ -8,6 +8,10 @@ module NutShelf
     module LabelLine
       # Finds where a thing goes: "@cellar", a place's whole name, or a word only that place has.
       class PlaceField
+        # What places are called in the languages the line can be written in, for places whose kind nobody said.
+        CALLED = { "fridge" => %w[kühlschrank frigo réfrigérateur réfrigerateur nevera refrigerador frigorífico],
+                   "freezer" => %w[gefrierschrank gefriertruhe tiefkühler tiefkühltruhe congélateur congelateur congelador],
+                   "cool_dark" => %w[keller cave cellier sótano bodega basement] }.freeze
         KIND_WORDS = { "fridge" => %w[fridge refrigerator], "freezer" => %w[freezer], "cool_dark" => %w[cellar], "cupboard" => %w[cupboard pantry larder] }.freeze
         LEADS = %w[in into to on at the @].freeze
 
@@ -15,7 +19,7 @@ module NutShelf
         # @return [String] the kind its words tell, "cupboard" where they tell none
         def self.kind_of(name)
           words = name.downcase.scan(/\p{L}+/)
-          KIND_WORDS.find { |_, known| known.intersect?(words) }&.first || "cupboard"
+          KIND_WORDS.find { |kind, known| [*known, *CALLED[kind]].intersect?(words) }&.first || "cupboard"
         end
 
         def initialize(line, lexicon)

@@ -51,11 +51,14 @@ module NutShelf
 
         # "2 for 3", "2for3.00": so many for so much.
         def bought_for(index)
-          return unless @line.text(index - 1) == "for" && @line.text(index - 2)&.match?(/\A\d{1,3}\z/) && !@line[index + 1]&.word?
+          sign = SIGNS[@line.text(index - 1)] ? 1 : 0
+          at = index - 1 - sign
+          return unless @line.text(at) == "for" && @line.text(at - 1)&.match?(/\A\d{1,3}\z/) && !@line[index + 1]&.word?
+          return if sign == 1 && !same_currency?(SIGNS[@line.text(index - 1)])
 
           # How many tins stand elsewhere on the line: then this is only what they cost.
-          @line.found[:count_for] = index - 2
-          store(index, [index - 1, index], @line.text(index), {})
+          @line.found[:count_for] = at - 1
+          store(index, (at..index).to_a, @line.text(index), {})
         end
 
         def measured?(index) = Units.unit(@line.text(index + 1), @settings) || Units.noun(@line.text(index + 1))

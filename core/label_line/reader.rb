@@ -19,6 +19,10 @@ module NutShelf
       # Reads one line of plain words into a Draft, in a fixed order: what is marked first (dates behind a
       # word, prices with a sign), then amounts, then what is bare, then the words. It never guesses a date.
       class Reader
+        PERISHABLE = ["Bread", "Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Home leftovers"].freeze
+        # Days within which such food is eaten or was made.
+        NEAR = 90
+
         # A bare day behind us is the day these were made.
         OF_THE_HOUSE = %w[leftover home_made home_canned home_dried].freeze
 
@@ -62,8 +66,22 @@ module NutShelf
           FoodField.new(line, @lexicon).read
           line.found[:state] ||= "thawed" if line.found[:thawed_on]
           fluid_ounces(line)
+          near_date(line, today)
           leftover_of_today(line, today)
           ask_home_made(line)
+        end
+
+        # Of two days a date can be, what keeps for weeks means the near one: no bread is good until 2030.
+        def near_date(line, today)
+          question = line.questions.find { |one| one.field == "date" && one.answers.size > 1 } or return
+          food = @lexicon.foods[line.found[:food]]
+          return unless food && !line.questions.any? { |one| one.field == "food" } && (PERISHABLE.include?(food.aisle) || line.found[:date_kind] == "made")
+
+          near = question.answers.map { |answer| Date.iso8601(answer[:value]) }.select { |day| (day - today).abs <= NEAR && (day >= today || line.found[:date_kind] == "made") }
+          return unless near.size == 1
+
+          line.questions.delete(question)
+          line.found[:date] = near.first
         end
 
         # An ounce of what is poured is a fluid ounce.
