@@ -18,6 +18,10 @@ module NutShelf
         PACKS_OF = %w[pack pk ct count].freeze
         FROM_TO = /\A(\d{1,3})-(\d{1,3})\z/
 
+        # "flour type 405": a number that belongs to a name says neither how many nor how much.
+        NAMED = %w[type typ t nr grade].freeze
+        # What is bought by the measure itself.
+        POURED = %w[pint quart gallon litre liter kilo].freeze
         # "2 days left" counts no packs.
         SPANS = %w[day days week weeks month months year years hour hours minute minutes].freeze
 
@@ -55,9 +59,6 @@ module NutShelf
           @line.found[:price] = { **@line.found[:price], number: @line.found[:price][:number] * (@count / offered) }
           @line.claim(:count, [at])
         end
-
-        # "flour type 405": a number that belongs to a name says neither how many nor how much.
-        NAMED = %w[type typ t nr grade].freeze
 
         def named_numbers
           @line.tokens.each_index do |index|
@@ -127,8 +128,6 @@ module NutShelf
         def article(index)
           [1r, 1] if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) && @line.text(index + 1).length > 2
         end
-
-        POURED = %w[pint quart gallon litre liter kilo].freeze
 
         # "pint of milk", "gallon whole milk": one of it, where no number says otherwise.
         def one_of(index)
@@ -263,7 +262,7 @@ module NutShelf
 
         # Without a number a noun still says what it comes in ("rice 1 kg bag"), except where it is more
         # likely part of a name.
-        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch jug].include?(noun)
+        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch jug sprig bucket].include?(noun)
 
         # "2 400g tins" and "2 bags 1 kg": a bare number before the size, or at the start of the line.
         def count_beside_size
@@ -273,6 +272,7 @@ module NutShelf
           return unless number && number.denominator == 1 && number <= 500
 
           @count = number
+          @bare = true
           @line.claim(:count, used)
         end
 
@@ -285,6 +285,7 @@ module NutShelf
             next unless number&.positive? && number < 10_000 && countable?(index, length)
 
             @count = number
+            @bare = true
             @half = number < 1
             @line.claim(:count, (index...(index + length)).to_a)
             return
@@ -319,6 +320,7 @@ module NutShelf
         def finish
           @line.found[:count] = @count || 1r
           @line.found[:count_said] = !@count.nil?
+          @line.found[:count_bare] = @bare == true && @noun.nil?
           @line.found[:size] = @size
           @line.found[:noun] = @noun
           @line.found[:state] ||= "opened" if @count && @count < 1 && (@noun || @half) && (@noun || "x") != "piece"

@@ -30,6 +30,8 @@ module NutShelf
         YEARS_ON = { "use_by" => 2, "sell_by" => 2 }.freeze
         MOST_YEARS = 26
         YEARS_BACK = 26
+        # Nearly another word ("freezer", "naked"): these count only as they are.
+        EXACT = %w[baked freeze froze freezing].freeze
         FIELDS = { "frozen" => :frozen_on, "opened" => :opened_on, "thawed" => :thawed_on }.freeze
         FILLERS = %w[: on date = by . - of the].freeze
         PRINTED = [{ text: "best before", value: "best_before" }, { text: "use by", value: "use_by" }].freeze
@@ -59,7 +61,7 @@ module NutShelf
           index = 0
           while index < @line.tokens.size
             words, kind = kind_at(index)
-            index += words && named(index, words.size, kind) ? words.size : 1
+            index += words && named(index, words, kind) ? words.size : 1
           end
         end
 
@@ -105,19 +107,19 @@ module NutShelf
 
         def word_matches?(index, word)
           text = @line.text(index) or return false
-          text == word || (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !%w[baked].include?(word))
+          text == word || (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !EXACT.include?(word))
         end
 
         def forms(back, by_day: false) = DateForms.new(@line, today: @today, day_order: @day_order, back: back, by_day: by_day)
 
-        def named(index, size, kind)
-          start = index + size
+        def named(index, words, kind)
+          start = index + words.size
           start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
           found, start = found_at(start, forms(BACK.include?(kind), by_day: NEAR_KINDS.include?(kind)))
           return false unless found
 
           taken = (index...(start + found.length)).to_a
-          found.readings.empty? ? impossible(start, found, taken) : settle(kind, found.readings, taken)
+          found.readings.empty? ? impossible(start, found, taken) : settle(kind, words, found.readings, taken)
           true
         end
 
@@ -137,13 +139,13 @@ module NutShelf
         end
 
         # Sets the field when there is one reading, asks when there are more.
-        def settle(kind, readings, taken)
+        def settle(kind, words, readings, taken)
           field = FIELDS.fetch(kind, :date)
           readings = by_the_day(kind, readings)
           @line.claim(field, taken)
           return pass_over(kind) if field == :date && printed_beside?(kind)
 
-          note_kind(kind)
+          note_kind(kind, words)
           return ask_which(field, readings) if readings.size > 1 || doubtful?(kind, readings.first)
 
           @line.found[field] = readings.first.on
@@ -173,8 +175,9 @@ module NutShelf
         # A day ahead cannot be the day something was opened, frozen or made.
         def ahead?(kind, reading) = BACK.include?(kind) && reading.precision == :day && reading.on > @today
 
-        def note_kind(kind)
+        def note_kind(kind, words)
           @line.found[:state] ||= kind if %w[opened frozen].include?(kind)
+          @line.found[:state] = "home_made" if words.join.match?(/\Ahome-?made\z/)
           return if FIELDS.key?(kind)
           return of_either_kind if kind == "unknown"
 

@@ -12,7 +12,7 @@ module NutShelf
         TINNED = ["Tins and cans", "Jars and sauces", "Long-life dairy and plant drinks", "Pet"].freeze
         IN_THE_COLD = ["Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Frozen", "Bread"].freeze
         # Foods that come in flavours: the flavour is no second food.
-        FLAVOURED = /jam|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
+        FLAVOURED = /jam|chutney|marmalade|curd|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
                      passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie|oil/x
         TOGETHER = %w[and + & plus].freeze
 
@@ -33,7 +33,7 @@ module NutShelf
         # @return [String]
         def question
           return "That reads as two foods. Which one is on this line?" if together?
-          return "#{@food.name} does not come in tins. Which food is it?" if no_tin?
+          return "#{@food.name} does not come in #{@line.hints.include?(:tin) ? 'tins' : 'jars'}. Which food is it?" if no_tin?
 
           "#{@line.between(*said.minmax)}: which food is that?"
         end
@@ -74,8 +74,10 @@ module NutShelf
           at if token&.word? && token.text.length > 2 && @words[at] == [] && !FoodField::DATE_WORDS.include?(token.text)
         end
 
-        # What lives in the cold is in no tin: then it is the tinned food of that name.
-        def no_tin? = @line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)
+        # What lives in the cold is in no tin, and what grows in no jar: then it is the tinned food of that name.
+        def no_tin?
+          (@line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)) || (@line.hints.include?(:jar) && ["Fresh fruit", "Fresh vegetables"].include?(@food.aisle))
+        end
 
         def tinned
           @words.values.flatten.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.select { |key| TINNED.include?(@lexicon.foods.fetch(key).aisle) }

@@ -15,7 +15,8 @@ module NutShelf
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
-                        opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
+                        opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new
+                        baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
         # Words that speak of dates are never a misspelt food ("best" is no beet).
         DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",

@@ -20,6 +20,7 @@ module NutShelf
       # word, prices with a sign), then amounts, then what is bare, then the words. It never guesses a date.
       class Reader
         PERISHABLE = ["Bread", "Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Home leftovers"].freeze
+        BY_PIECE = ["Meat and fish", "Fresh fruit", "Fresh vegetables", "Bread"].freeze
         # Days within which such food is eaten or was made.
         NEAR = 90
 
@@ -67,8 +68,19 @@ module NutShelf
           line.found[:state] ||= "thawed" if line.found[:thawed_on]
           fluid_ounces(line)
           near_date(line, today)
+          each_or_all(line)
           leftover_of_today(line, today)
           ask_home_made(line)
+        end
+
+        # "4 salmon fillets 480 g": what comes by the piece is weighed together as often as pack by pack.
+        def each_or_all(line)
+          count, size = line.found.values_at(:count, :size)
+          food = @lexicon.foods[line.found[:food]]
+          return unless line.found[:count_bare] && count > 1 && size && size.dimension != :count && food && BY_PIECE.include?(food.aisle)
+
+          line.ask(:count, "Is that #{Wording.free(size)} each, or in all?",
+                   [{ text: "#{Wording.free(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{Wording.free(size)}", value: Decimal.print(count) }])
         end
 
         # Of two days a date can be, what keeps for weeks means the near one: no bread is good until 2030.
@@ -98,9 +110,10 @@ module NutShelf
         def leftover_of_today(line, today)
           return unless line.found[:state] == "leftover" && !line.found.key?(:date) && line.questions.none? { |question| question.field == "date" }
 
-          line.found[:date] = today
+          earliest = line.found.values_at(:frozen_on, :opened_on).compact.push(today).min
+          line.found[:date] = earliest
           line.found[:date_kind] = "made"
-          line.notes << "Nothing was said of when it was cooked: today counts."
+          line.notes << "Nothing was said of when it was cooked: #{earliest == today ? 'today' : 'the day it was frozen or opened'} counts."
         end
 
         def ask_home_made(line)

@@ -11,6 +11,9 @@ module NutShelf
                  **%w[canned bottled].flat_map { |how| [["home", how], ["home", "-", how], [how, "at", "home"]] }.to_h { |run| [run, "home_canned"] },
                  %w[home dried] => "home_dried", ["home", "-", "dried"] => "home_dried", %w[dried at home] => "home_dried" }.freeze
 
+        OURS = %w[leftover home_made home_canned home_dried].freeze
+        PASSING = %w[frozen opened].freeze
+
         def initialize(line)
           @line = line
         end
@@ -27,7 +30,8 @@ module NutShelf
             words, state = RUNS.select { |run, _| run.each_with_index.all? { |word, offset| @line.text(index + offset) == word } }.max_by { |run, _| run.size }
             next unless words
 
-            @line.found[:state] ||= state
+            # What a household made stays that, frozen or opened or not.
+            @line.found[:state] = state if @line.found[:state].nil? || (OURS.include?(state) && PASSING.include?(@line.found[:state]))
             @line.claim(:state, (index...(index + words.size)).to_a)
           end
           from_freezer if @line.found[:state] == "thawed" || @line.found[:thawed_on]

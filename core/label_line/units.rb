@@ -18,7 +18,7 @@ module NutShelf
 
         NOUNS = %w[tin can jar bottle carton pack packet pkt package bag box tub tube pouch sachet loaf portion serving bunch head bulb
                    slice stick block bar tray punnet net sack case crate roll pot brick cube container drum canister fillet
-                   tetra keg ball wheel wedge sleeve multipack pk pck jug].freeze
+                   tetra keg ball wheel sprig bucket wedge sleeve multipack pk pck jug].freeze
 
         SHORT_NOUNS = { "pkt" => "packet", "pk" => "pack", "pck" => "pack", "pkts" => "packet", "pks" => "pack",
                         "btl" => "bottle", "btls" => "bottle", "ctn" => "carton", "ctns" => "carton",

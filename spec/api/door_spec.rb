@@ -44,7 +44,8 @@ RSpec.describe "The door", :api do
                "lines" => { lot_id: 1, found: "gone" },
                "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [10, 10, 10] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
                "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {},
-               "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 }, "keeping/food" => { nicknames: ["sweet"] }, "keeping/merge" => { into_food_id: 1 }, "keeping/archive" => {} }
+               "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 },
+               "keeping/food" => { nicknames: ["sweet"] }, "keeping/merge" => { into_food_id: 1 }, "keeping/archive" => {} }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
         sign_in(@me)
