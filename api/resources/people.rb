@@ -31,7 +31,7 @@ module NutShelf
           settings = room.household[:settings].to_h
           { name: room.household[:name], school: room.household[:school], version: room.household[:version], front_days: settings.fetch("front_days", 7), soon_days: settings.fetch("soon_days", 30),
             plan_looks: settings.fetch("plan_looks", true), count_every_days: settings.fetch("count_every_days", 90), ask_from_minor: settings.fetch("ask_from_minor", 150),
-            measures: settings.fetch("measures", "metric"), languages: settings.fetch("languages", []), day_order: room.household[:day_order],
+            measures: settings.fetch("measures", "metric"), degrees: settings.fetch("degrees", "c"), languages: settings.fetch("languages", []), day_order: room.household[:day_order],
             currency: room.household[:currency], currency_fixed: !room.house.packs.no_price? }
         end
       end

@@ -57,7 +57,7 @@ module NutShelf
               refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
               account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
               Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people),
-                                                               settings: input.slice(:measures, :languages) })
+                                                               settings: input.slice(:measures, :languages, :degrees) })
               account
             end
           end
@@ -80,7 +80,7 @@ module NutShelf
 
         def signed(member, account)
           row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
-          { person: { name: account[:name], role: member[:role] }, household: row.slice(:id, :name, :currency, :day_order, :school), today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
+          { person: { name: account[:name], role: member[:role] }, household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c") }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
         end
       end
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../in_celsius"
 
 module NutShelf
   module Desk
@@ -10,8 +11,9 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :name, :kind, :tier, :low_c, :high_c, :parent_id
+      # @param input [Hash] :name, :kind, :tier, :low_c, :high_c, :parent_id; :degrees "f" where they are Fahrenheit
       def perform(input)
+        input = InCelsius.of(input)
         room.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
         raise Invalid.new("The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c", remedy: "Swap the two temperatures.") if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
 

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../after"
+require_relative "../in_celsius"
 
 module NutShelf
   module Desk
@@ -14,8 +15,9 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :place_id, :version the person saw, any of FIELDS
+      # @param input [Hash] :place_id, :version the person saw, any of FIELDS; :degrees "f" where they are Fahrenheit
       def perform(input)
+        input = InCelsius.of(input)
         place = house.records.lock("place", input[:place_id])
         refuse_stale(place, input[:version], place.slice(*FIELDS).transform_values { |value| value.is_a?(Sequel::Postgres::PGArray) ? value.to_a : value&.to_s })
         changes = input.slice(*FIELDS).reject { |name, value| same?(place[name], value) }

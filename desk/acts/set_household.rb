@@ -9,7 +9,7 @@ module NutShelf
     # changes, every stack is dated anew.
     class SetHousehold < Act
       keeper_only
-      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages].freeze
+      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages degrees].freeze
       COLUMNS = %i[name school day_order currency].freeze
 
       private

@@ -25,6 +25,13 @@ RSpec.describe "Places, rules and people" do
     expect(place(id)).to include(reach: "steps", fill_percent: nil, inner_mm: nil)
   end
 
+  it "takes a place's temperatures in Fahrenheit, and refuses what no place of a house is" do
+    done = act(:ChangePlace, ines, { place_id: place_id(ines, "fridge"), low_c: 35, high_c: 41, degrees: "f" })
+    expect(place(done["place_id"])).to include(low_c: 1, high_c: 5)
+    expect { act(:AddPlace, ines, { name: "Kiln", kind: "cupboard", low_c: 100 }) }.to raise_error(NutShelf::Desk::Invalid, /cold or warm/)
+    expect(place(act(:AddPlace, ines, { name: "Shed", kind: "cupboard", low_c: 14, high_c: 104, degrees: "f" })["place_id"])).to include(low_c: -10, high_c: 40)
+  end
+
   it "dates anew what stands in a place that turns out to freeze" do
     id = put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
     done = act(:ChangePlace, ines, { place_id: place_id(ines, "cupboard"), low_c: -6 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Draft } from "../src/api/types";
-import { held, open, putAwayFrom } from "../src/label-line/model";
+import { held, nthAnswer, open, putAwayFrom } from "../src/label-line/model";
 
 function draft(more: Partial<Draft> = {}): Draft {
   return {
@@ -53,5 +53,22 @@ describe("what a line puts away", () => {
   it("keeps words that say more than the food's name, and only those", () => {
     expect(putAwayFrom(draft({ label: "plum jam", food: { id: 8, name: "Fruit jam" } }), {})).toMatchObject({ label: "Plum jam" });
     expect(putAwayFrom(draft({ label: "canned chickpeas" }), {})).not.toHaveProperty("label");
+  });
+});
+
+describe("answers by their number", () => {
+  const where = { field: "place", text: "Where to?", answers: [{ text: "Cellar", value: "4" }, { text: "Loft", value: "5" }] };
+
+  it("answer the first question that still stands", () => {
+    const asking = draft({ questions: [date, where] });
+    expect(nthAnswer(asking, {}, 1)).toEqual({ date: "2027-03-27", answered: ["date"] });
+    expect(nthAnswer(asking, { answered: ["date"] }, 2)).toEqual({ place_id: 5, answered: ["date", "place"] });
+    expect([nthAnswer(asking, {}, 2), nthAnswer(draft(), {}, 1), nthAnswer(asking, {}, Number.NaN)]).toEqual([null, null, null]);
+  });
+
+  it("give what the shop weighed out its weight", () => {
+    const weighed = draft({ amount: null, unit: null, questions: [{ field: "amount", text: "How much is it?", answers: [{ text: "500 g", value: "500" }, { text: "00500 is the price", value: "" }] }] });
+    expect(putAwayFrom(weighed, nthAnswer(weighed, {}, 1) ?? {})).toMatchObject({ amount: "500", unit: "g" });
+    expect(putAwayFrom(weighed, nthAnswer(weighed, {}, 2) ?? {})).not.toHaveProperty("amount");
   });
 });

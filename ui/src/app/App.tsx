@@ -32,6 +32,7 @@ const ScannerPage = lazily(() => import("../views/devices/ScannerPage"), (module
 const ScalePage = lazily(() => import("../views/devices/ScalePage"), (module) => module.default);
 const Join = lazily(() => import("../views/door/Join"), (module) => module.default);
 const ScanCatcher = lazily(() => import("../scan/ScanCatcher"), (module) => module.ScanCatcher);
+const PrintShelf = lazily(() => import("../views/print/PrintShelf"), (module) => module.default);
 const BringIn = lazily(() => import("../views/bring-in/BringIn"), (module) => module.default);
 
 export function App() {
@@ -69,6 +70,7 @@ export function App() {
                     <Route path="/people" element={<PeopleView />} />
                     <Route path="/scanner" element={<ScannerPage />} />
                     <Route path="/scale" element={<ScalePage />} />
+                    <Route path="/print/shelf" element={<PrintShelf />} />
                     <Route path="/s/:id" element={<ToStack />} />
                     <Route path="*" element={<Navigate to="/" replace />} />
                   </Routes>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { Suspense, useState, type ReactNode } from "react";
-import { Link, NavLink, useLocation, useNavigate } from "react-router";
+import { Suspense, useEffect, useState, type ReactNode } from "react";
+import { Link, NavLink, useLocation, useNavigate, useSearchParams } from "react-router";
 import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs } from "./acts";
@@ -9,7 +9,7 @@ import { useKeys } from "./keys";
 import { LettersButton } from "./LettersButton";
 import { ReportBar } from "./ReportBar";
 import { useSession } from "./session";
-import { PHONE, TABS } from "./tabs";
+import { MORE, PHONE, TABS } from "./tabs";
 import { lazily } from "../kit/lazily";
 
 // Drawn when first asked for, so that the first look costs little.
@@ -79,11 +79,34 @@ function useFrameKeys(open: { help: () => void; line: () => void }) {
   });
 }
 
+/** Which of the frame's own sheets is open stands in the address: back closes it, and never opens it again. */
+function useFrameSheet(): [string | null, (sheet: string | null) => void] {
+  const [params, setParams] = useSearchParams();
+  const set = (sheet: string | null) => setParams((now) => {
+    const next = new URLSearchParams(now);
+    if (sheet === null) next.delete("open");
+    else next.set("open", sheet);
+    return next;
+  }, { replace: sheet === null || params.has("open") });
+  return [params.get("open"), set];
+}
+
+/** The title names the view, so that tabs and histories can be told apart. */
+function useTitle(path: string, household: string): void {
+  const view = [...TABS.map((tab) => [tab.path, tab.name]), ...MORE, ["/bring-in", "Bring in a list"]].filter(([at]) => at === path || (at !== "/" && path.startsWith(`${at ?? ""}/`))).at(-1)?.[1];
+  useEffect(() => {
+    document.title = [view, household, "Nut Shelf"].filter(Boolean).join(" · ");
+    // What was pressed may be gone with the old view: the hand goes on from the new one.
+    if (document.activeElement === document.body) document.getElementById("main")?.focus({ preventScroll: true });
+  }, [view, household]);
+}
+
 export function Frame({ children }: { children: ReactNode }) {
   const location = useLocation();
   const { away } = useActs();
   const session = useSession();
-  const [sheet, setSheet] = useState<"lately" | "help" | "more" | "place" | "letters" | null>(null);
+  const [sheet, setSheet] = useFrameSheet();
+  useTitle(location.pathname, session.household?.name ?? "");
   const [lineOpen, setLineOpen] = useState(false);
   const withLine = WITH_LINE.includes(location.pathname) || lineOpen;
   useFrameKeys({

@@ -14,20 +14,32 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((utc(to).getTime() - utc(from).getTime()) / DAY);
 }
 
-const LONG = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
-const NEAR = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
+// The house writes "30 Sep"; some regions' own short form, "Sept", would stand beside it on one sheet.
+const MONTH = new Intl.DateTimeFormat("en-US", { month: "short", timeZone: "UTC" });
+const WEEKDAY = new Intl.DateTimeFormat("en-US", { weekday: "short", timeZone: "UTC" });
+
+function dayAndMonth(date: Date): string {
+  return `${date.getUTCDate()} ${MONTH.format(date)}`;
+}
 
 /** "31 May 2028", and where close "Thu 26 Nov, in 2 days". */
 export function dayWords(day: string, today: string): string {
   const ahead = daysBetween(today, day);
-  if (Math.abs(ahead) > 14) return LONG.format(utc(day));
-  const near = NEAR.format(utc(day)).replace(",", "");
+  if (Math.abs(ahead) > 14) return `${dayAndMonth(utc(day))} ${utc(day).getUTCFullYear()}`;
+  const near = shortDay(day);
   if (ahead === 0) return `${near}, today`;
   return ahead > 0 ? `${near}, in ${plural(ahead, "day")}` : `${near}, ${plural(-ahead, "day")} ago`;
 }
 
 export function shortDay(day: string): string {
-  return NEAR.format(utc(day)).replace(",", "");
+  return `${WEEKDAY.format(utc(day))} ${dayAndMonth(utc(day))}`;
+}
+
+export type Degrees = "c" | "f";
+
+/** Degrees as this household says them; places are kept in Celsius. */
+export function degrees(celsius: number, unit: Degrees): number {
+  return unit === "f" ? Math.round(celsius * 1.8 + 32) : celsius;
 }
 
 export function plural(count: number, noun: string, many = `${noun}s`): string {
@@ -87,8 +99,10 @@ export function stateWords(state: string): string {
 
 const TIERS: Record<string, string> = { working: "at hand", backstock: "backstock", set_apart: "set apart" };
 
-export function placeWords(place: Place): string {
-  const range = place.low_c === null || place.high_c === null ? "" : place.low_c === place.high_c ? `, ${place.low_c} °C` : `, ${place.low_c} to ${place.high_c} °C`;
+export function placeWords(place: Place, unit: Degrees = "c"): string {
+  const [low, high] = [place.low_c, place.high_c].map((one) => (one === null ? null : degrees(one, unit)));
+  const sign = unit === "f" ? "°F" : "°C";
+  const range = low === null || high === null ? "" : low === high ? `, ${low} ${sign}` : `, ${low} to ${high} ${sign}`;
   return `${plural(place.stacks, "stack")}, ${TIERS[place.tier] ?? place.tier}${range}`.replaceAll("-", "−");
 }
 

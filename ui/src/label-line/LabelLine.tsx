@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
-import { useNavigate } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
+import { useWide } from "../views/shelf/useWide";
 import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
-import { held, putAwayFrom, type Corrections } from "./model";
+import { held, nthAnswer, putAwayFrom, type Corrections } from "./model";
 import { isScan, readScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
 import { useKept } from "../app/useKept";
@@ -140,29 +141,44 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
   return { place, setPlace, nudge, putAway, unsay: () => setNudge("") };
 }
 
+/** Many lines at once become a list to go through. */
+function pasteInto(line: ReturnType<typeof useLine>, event: ClipboardEvent<HTMLInputElement>): void {
+  const many = pasted(event.clipboardData.getData("text"));
+  if (many.length < 2) return;
+  event.preventDefault();
+  putAside(...many.map((words) => ({ text: words, next: true })));
+  const first = nextAside();
+  if (first) line.swap(first);
+}
+
 /** One line of plain words becomes a stack. After Enter the hand stays for the next line. */
 export function LabelLine({ onClose }: { onClose?: () => void }) {
   const line = useLine();
   const places = useQuery(placesQuery).data ?? [];
   const preview = usePreview(line.text);
-  const [hand, setHand] = useState(false);
+  const [params, setParams] = useSearchParams();
+  const hand = params.get("open") === "hand";
+  const setHand = (open: boolean) => setParams(open ? { open: "hand" } : {}, { replace: !open });
   const scan = useScanned();
   const { place, setPlace, nudge, putAway, unsay } = usePutAway(line, preview, scan);
   useEffect(recoverReading, []);
   const waiting = useKept(lines);
-  const paste = (event: ClipboardEvent<HTMLInputElement>) => {
-    const many = pasted(event.clipboardData.getData("text"));
-    if (many.length < 2) return;
-    event.preventDefault();
-    putAside(...many.map((words) => ({ text: words, next: true })));
-    const first = nextAside();
-    if (first) line.swap(first);
-  };
+  const wide = useWide();
   const fallback = preview.draft?.place ? {} : { place_id: place };
   const corrections = { ...fallback, ...line.corrections };
 
+  const correct = (more: Corrections) => {
+    line.correct(more);
+    // The hand goes on typing; on a phone that would bring the keyboard up.
+    if (wide) requestAnimationFrame(() => field()?.focus());
+  };
   const press = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") void putAway();
+    const chosen = event.altKey && preview.draft ? nthAnswer(preview.draft, corrections, Number(event.code.replace("Digit", ""))) : null;
+    if (chosen) {
+      event.preventDefault();
+      correct(chosen);
+    }
     if (event.key === "Escape") {
       field()?.blur();
       onClose?.();
@@ -172,7 +188,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
       <kbd className="phone:hidden">n</kbd>
       <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
-        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={paste} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-lead" />
+        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={(event) => pasteInto(line, event)} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-lead" />
       {line.text.trim() === "" ? (
         <span className="flex items-center gap-2 text-soft text-small">
           <span className="phone:hidden">Type a line, Enter puts it away.</span>
@@ -181,7 +197,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
         </span>
       ) : (
         <>
-          <Suspense fallback={null}><Labels preview={preview} corrections={corrections} places={places} correct={line.correct} /></Suspense>
+          <Suspense fallback={null}><Labels preview={preview} corrections={corrections} places={places} correct={correct} /></Suspense>
           <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
         </>
       )}

@@ -4,7 +4,7 @@ import type { Place, Question } from "../api/types";
 import { useSession } from "../app/session";
 import { dayWords } from "../kit/words";
 import { CountLabel, DateLabel, FoodLabel, PriceLabel } from "./Editors";
-import { leftOut, open, type Corrections } from "./model";
+import { answer, leftOut, open, type Corrections } from "./model";
 import type { Preview } from "./usePreview";
 
 const STATE: Record<string, string> = { leftover: "left over", home_made: "home-made", unripe: "not ripe yet" };
@@ -24,27 +24,14 @@ function Choice({ label, sure, options, onPick }: { label: ReactNode; sure: bool
   );
 }
 
-function answer(question: Question, value: string): Corrections {
-  switch (question.field) {
-    case "food": return { food_id: Number(value) };
-    case "place": return { place_id: Number(value) };
-    case "amount": return value === "" ? {} : { amount: value };
-    case "count": return { count: value };
-    case "date_kind": return { date_kind: value };
-    case "opened_on": return { opened_on: value };
-    case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
-    default: return { date: value };
-  }
-}
-
 function Asked({ question, corrections, correct }: { question: Question; corrections: Corrections; correct: (more: Corrections) => void }) {
   const done = [...(corrections.answered ?? []), question.field];
   if (question.answers.length === 0) return <span className="pill" data-sure="no">{question.text}</span>;
   return (
     <span className="inline-flex flex-wrap items-center gap-1.5" role="group" aria-label={question.text}>
       <span className="text-beet font-semibold text-small">{question.text}</span>
-      {question.answers.slice(0, 3).map((option) => (
-        <button key={option.value} type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
+      {question.answers.slice(0, 3).map((option, index) => (
+        <button key={option.value} type="button" className="pill phone:min-h-[44px]" data-sure="no" title={`Alt and ${index + 1}`} onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
       ))}
     </span>
   );
@@ -54,7 +41,7 @@ function Asked({ question, corrections, correct }: { question: Question; correct
 export function Labels({ preview, corrections, places, correct }: { preview: Preview; corrections: Corrections; places: Place[]; correct: (more: Corrections) => void }) {
   const { today } = useSession();
   const draft = preview.draft;
-  if (!draft) return <span role="status" className="text-soft text-small">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : "Reading …"}</span>;
+  if (!draft) return <span role="status" className="text-soft text-small">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : (preview.trouble ?? "Reading …")}</span>;
   const questions = open(draft, corrections);
   const left = leftOut(draft, corrections);
   const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));

@@ -1,4 +1,4 @@
-import type { Draft, PutAway } from "../api/types";
+import type { Draft, PutAway, Question } from "../api/types";
 
 /** What a person answered or corrected on the small labels. */
 export interface Corrections {
@@ -93,4 +93,25 @@ function label(draft: Draft, corrections: Corrections): string | undefined {
 
 function clean<T extends object>(body: T): T {
   return Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined)) as T;
+}
+
+/** What an answer to a question puts right. */
+export function answer(question: Question, value: string): Corrections {
+  switch (question.field) {
+    case "food": return { food_id: Number(value) };
+    case "place": return { place_id: Number(value) };
+    case "amount": return value === "" ? {} : { amount: value };
+    case "count": return { count: value };
+    case "date_kind": return { date_kind: value };
+    case "opened_on": return { opened_on: value };
+    case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
+    default: return { date: value };
+  }
+}
+
+/** The answer of that number to the first question that still stands. */
+export function nthAnswer(draft: Draft, corrections: Corrections, number: number): Corrections | null {
+  const question = open(draft, corrections).find((one) => one.answers.length > 0);
+  const option = question?.answers[number - 1];
+  return question && option ? { ...answer(question, option.value), answered: [...(corrections.answered ?? []), question.field] } : null;
 }

@@ -7,6 +7,8 @@ export interface Preview {
   /** The text the draft was read from; the draft is stale while it differs from what is typed. */
   read: string;
   away: boolean;
+  /** Why it could not be read, in plain words. */
+  trouble?: string;
 }
 
 const PAUSE = 120;
@@ -16,7 +18,7 @@ export async function readLine(text: string): Promise<Preview> {
   try {
     return { draft: await post<Draft>("/api/label-line", { text }), read: text, away: false };
   } catch (error) {
-    if (error instanceof Problem) return { draft: null, read: text, away: error.away };
+    if (error instanceof Problem) return { draft: null, read: text, away: error.away, trouble: `${error.message} ${error.document.remedy ?? ""}` };
     throw error;
   }
 }

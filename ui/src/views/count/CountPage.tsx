@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { countQuery } from "../../api/queries";
 import type { Count, ExpectedStack } from "../../api/types";
+import { waiting } from "../../api/outbox";
 import { useActs } from "../../app/acts";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
@@ -31,7 +32,10 @@ function useEntering(count: Count) {
   const [said, setSaid] = useState<ReadonlySet<number>>(new Set());
   const enter = async (row: ExpectedStack, found: Found) => {
     setSaid((now) => new Set([...now, row.stack.id]));
-    await note(`/api/counts/${count.id}/lines`, { lot_id: row.stack.id, ...found }, `${row.stack.name} counted`);
+    const path = `/api/counts/${count.id}/lines`;
+    const done = await note(path, { lot_id: row.stack.id, ...found }, `${row.stack.name} counted`);
+    // What was refused was not said.
+    if (!done && !waiting().some((letter) => letter.path === path && letter.state === "pending")) setSaid((now) => new Set([...now].filter((one) => one !== row.stack.id)));
   };
   const clear = async (row: ExpectedStack) => {
     if (!row.line) return;
@@ -95,7 +99,7 @@ function AllSaid({ count, onFinish }: { count: Count; onFinish: () => void }) {
     <div className="board p-6 text-center">
       <h2>{count.expected.length === 0 ? "Nothing is expected here" : "A word was said about everything"}</h2>
       <p className="text-soft my-2">{count.expected.length === 0 ? "Clear the place, sort by group, and enter each thing: dates can wait." : "Is there anything that is not on the list? Else finish."}</p>
-      {count.expected.length > 0 && <Button look="main" autoFocus onClick={onFinish}>Finish</Button>}
+      {count.expected.length > 0 && <Button look="main" onClick={onFinish}>Finish</Button>}
     </div>
   );
 }

@@ -74,7 +74,7 @@ function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBa
         {list.map((one) => <Row key={one.line_id} one={one} answers={answers} set={setAnswers} />)}
       </ul>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" autoFocus onClick={() => finish()}>Finish: make the stock so</Button>
+        <Button look="main" onClick={() => finish()}>Finish: make the stock so</Button>
         <Button onClick={onBack}>Back to counting</Button>
       </div>
       <p className="text-soft text-small mt-3">One act: it can be undone as a whole, and the history of each stack says what changed.</p>

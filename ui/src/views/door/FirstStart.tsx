@@ -15,7 +15,7 @@ const LANGUAGES = ["de", "fr", "es"];
 function usual(): HouseHabits {
   const american = navigator.language === "en-US";
   const language = navigator.language.slice(0, 2);
-  return { measures: american ? "us" : "metric", languages: LANGUAGES.includes(language) ? [language] : [], day_order: american ? "mdy" : "dmy", currency: american ? "USD" : zone() === "Europe/London" ? "GBP" : "EUR" };
+  return { measures: american ? "us" : "metric", degrees: american ? "f" : "c", languages: LANGUAGES.includes(language) ? [language] : [], day_order: american ? "mdy" : "dmy", currency: american ? "USD" : zone() === "Europe/London" ? "GBP" : "EUR" };
 }
 
 /** The first visit to an empty house: it makes the household and its keeper. */

@@ -3,6 +3,7 @@ import { Pick } from "../../kit/form";
 
 export interface HouseHabits {
   measures: string;
+  degrees: string;
   languages: string[];
   day_order: string;
   currency: string;
@@ -17,6 +18,7 @@ const MEASURES: [string, string][] = [
   ["us", "United States: a cup is 237 ml, a pint 473 ml, a gallon 3.79 l"],
 ];
 const ORDERS: [string, string][] = [["dmy", "Day first: 3/4 is 3 April"], ["mdy", "Month first: 3/4 is March 4"]];
+const DEGREES: [string, string][] = [["c", "Celsius: the fridge is at 4 °C"], ["f", "Fahrenheit: the fridge is at 39 °F"]];
 const LANGUAGES: [string, string][] = [["de", "German: 2 Dosen Mais MHD 5/28"], ["fr", "French: 2 boîtes de maïs ddm 5/28"], ["es", "Spanish: 2 latas de maíz cad 5/28"]];
 
 /** How this household writes: whose cups and pints, which way round a date, in which languages, in what money. */
@@ -25,6 +27,7 @@ export function Habits({ habits }: { habits: HouseHabits }) {
   return (
     <div className="grid gap-3">
       <Pick name="measures" label="Cups, pints and gallons" options={MEASURES} defaultValue={habits.measures} />
+      <Pick name="degrees" label="How cold and warm" options={DEGREES} defaultValue={habits.degrees} />
       <Pick name="day_order" label="Dates in figures" options={ORDERS} defaultValue={habits.day_order} />
       <fieldset className="grid gap-1">
         <legend className="font-semibold mb-1">Besides English, lines are written in</legend>
@@ -37,7 +40,7 @@ export function Habits({ habits }: { habits: HouseHabits }) {
 }
 
 /** What a form of habits says, as it is sent. */
-export function habitsOf(form: FormData): { measures: string; languages: string[]; day_order: string; currency: string | undefined } {
+export function habitsOf(form: FormData): { measures: string; degrees: string; languages: string[]; day_order: string; currency: string | undefined } {
   const currency = form.get("currency");
-  return { measures: String(form.get("measures")), languages: form.getAll("languages").map(String), day_order: String(form.get("day_order")), currency: currency === null ? undefined : String(currency) };
+  return { measures: String(form.get("measures")), degrees: String(form.get("degrees")), languages: form.getAll("languages").map(String), day_order: String(form.get("day_order")), currency: currency === null ? undefined : String(currency) };
 }

@@ -20,6 +20,7 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     if ((form.get("plan_looks") === "on") !== ways.plan_looks) settings.plan_looks = form.get("plan_looks") === "on";
     const habits = habitsOf(form);
     if (habits.measures !== ways.measures) settings.measures = habits.measures;
+    if (habits.degrees !== ways.degrees) settings.degrees = habits.degrees;
     if (habits.languages.join() !== ways.languages.join()) settings.languages = habits.languages;
     const changed = (["day_order", "currency"] as const).filter((name) => habits[name] !== undefined && habits[name] !== ways[name]).map((name) => [name, habits[name]]);
     const body = { ...Object.fromEntries(changed), ...(form.get("school") === ways.school ? {} : { school: form.get("school") }), ...(Object.keys(settings).length > 0 ? { settings } : {}) };

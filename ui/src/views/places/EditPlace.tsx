@@ -1,7 +1,9 @@
 import { useState } from "react";
 import type { Place } from "../../api/types";
 import { KINDS, TIERS } from "../../app/NewPlace";
+import { Temperature, temperatures } from "../../app/Temperature";
 import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
 import { Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";
 
 const REACH: [string, string][] = [["hand", "within reach of the cook"], ["steps", "a few steps away"], ["away", "another floor, a shed, a garage"]];
@@ -16,20 +18,21 @@ function changes(place: Place, form: FormData): Record<string, unknown> {
   const inner = ["w", "d", "h"].map((name) => number(form, name));
   const parent = number(form, "parent_id");
   const after: Record<string, unknown> = {
-    name: String(form.get("name")).trim(), kind: form.get("kind"), tier: form.get("tier"), reach: form.get("reach"), dark: form.get("dark") === "on", low_c: number(form, "low_c"), high_c: number(form, "high_c"),
+    name: String(form.get("name")).trim(), kind: form.get("kind"), tier: form.get("tier"), reach: form.get("reach"), dark: form.get("dark") === "on",
     fill_percent: number(form, "fill_percent"), count_every_days: number(form, "count_every_days"), note: String(form.get("note")).trim(), parent_id: parent,
   };
   if (inner.every((size) => size !== null)) after.inner_mm = inner;
   const before = place as unknown as Record<string, unknown>;
-  return Object.fromEntries(Object.entries(after).filter(([name, value]) => JSON.stringify(before[name]) !== JSON.stringify(value)));
+  return Object.fromEntries(Object.entries({ ...after }).filter(([name, value]) => JSON.stringify(before[name]) !== JSON.stringify(value)));
 }
 
 export function EditPlace({ place: now, places, onDone }: { place: Place; places: Place[]; onDone: () => void }) {
   const { act, say } = useActs();
+  const unit = useSession().household?.degrees ?? "c";
   // As the person saw it when they opened the form: what others change meanwhile neither closes it nor is overwritten.
   const [place] = useState(now);
   const submit = async (form: FormData) => {
-    const changed = changes(place, form);
+    const changed = { ...changes(place, form), ...temperatures(form, place, unit) };
     if (Object.keys(changed).length === 0) {
       say({ text: "That is what it says already." });
       return true;
@@ -46,8 +49,8 @@ export function EditPlace({ place: now, places, onDone }: { place: Place; places
       <Pick name="reach" label="How far it is" defaultValue={place.reach} options={REACH} />
       <Pick name="parent_id" label="Stands in" defaultValue={String(place.parent_id ?? "")} options={[["", "nothing else"], ...places.filter((one) => one.id !== place.id).map((one): [string, string] => [String(one.id), one.name])]} />
       <div className="grid grid-cols-2 gap-3">
-        <Whole name="low_c" label="Coldest, °C" defaultValue={place.low_c ?? ""} min={-60} max={80} />
-        <Whole name="high_c" label="Warmest, °C" defaultValue={place.high_c ?? ""} min={-60} max={80} />
+        <Temperature name="low_c" celsius={place.low_c} />
+        <Temperature name="high_c" celsius={place.high_c} />
       </div>
       <Tick name="dark" defaultChecked={place.dark} label="It is dark there" />
       <fieldset className="grid grid-cols-3 gap-3"><legend className="font-semibold mb-1">Inside, in mm</legend>

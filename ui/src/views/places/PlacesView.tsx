@@ -26,7 +26,7 @@ export default function PlacesView() {
         <span className="flex flex-wrap gap-2 ml-auto phone:ml-0"><Link className="btn" to="/bring-forward">Bring forward</Link><Link className="btn" to="/jars">Jars and boxes</Link>{keeper && <Button onClick={() => setMaking(true)}>New place</Button>}</span>
       </div>
       <Loaded query={query} what="Looking at the places">{(places) => <Tree places={places} onPick={(place) => setParams({ place: String(place) })} />}</Loaded>
-      <Suspense fallback={null}>{id && <PlaceSheet id={Number(id)} places={query.data ?? []} onClose={() => setParams({})} />}</Suspense>
+      <Suspense fallback={null}>{id && <PlaceSheet id={Number(id)} places={query.data ?? []} onClose={() => setParams({}, { replace: true })} />}</Suspense>
       {making && <NewPlace onClose={() => setMaking(false)} />}
     </>
   );
@@ -38,6 +38,7 @@ function Tree({ places, onPick }: { places: Place[]; onPick: (id: number) => voi
 }
 
 function Node({ place, places, onPick }: { place: Place; places: Place[]; onPick: (id: number) => void }) {
+  const unit = useSession().household?.degrees ?? "c";
   const { today } = useSession();
   const inner = places.filter((other) => other.parent_id === place.id);
   return (
@@ -46,7 +47,7 @@ function Node({ place, places, onPick }: { place: Place; places: Place[]; onPick
         {place.photo && <img src={`/api/places/${place.id}/photo`} alt="" className="w-[76px] h-[58px] object-cover rounded-md shrink-0" loading="lazy" />}
         <span className="grow min-w-0">
           <span className="font-head text-lead font-semibold underline decoration-dotted underline-offset-4 decoration-edge">{place.name}</span>
-          <span className="block text-soft text-small">{placeWords(place)}</span>
+          <span className="block text-soft text-small">{placeWords(place, unit)}</span>
           <span className="block text-soft text-small">{place.counted_on ? `counted ${dayWords(place.counted_on, today)}` : "never counted"}{place.fill_percent !== null ? `; ${place.fill_percent} % full` : ""}{place.dark ? "; dark" : ""}</span>
         </span>
       </button>

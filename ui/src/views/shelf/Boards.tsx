@@ -1,5 +1,6 @@
 import { useMemo, useState, type KeyboardEvent } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
+import { useSession } from "../../app/session";
 import { placeWords } from "../../kit/words";
 import { bins, COLUMNS, names, piles } from "./bins";
 import { useStable } from "../../kit/useStable";
@@ -17,6 +18,7 @@ interface Props {
 
 /** One board for each place, columns by time left. */
 export function Boards({ stacks, places, tied, onPick }: Props) {
+  const unit = useSession().household?.degrees ?? "c";
   const [spread, setSpread] = useState<ReadonlySet<string>>(new Set());
   const byPlace = places.map((place) => ({ place, cells: bins(stacks.filter((stack) => stack.place_id === place.id)) })).filter(({ cells }) => cells.some((cell) => cell.length > 0));
   const nameOf = useMemo(() => names(stacks), [stacks]);
@@ -32,7 +34,7 @@ export function Boards({ stacks, places, tied, onPick }: Props) {
       </div>
       {byPlace.map(({ place, cells }) => (
         <section key={place.id} aria-label={place.name} className="board py-2 px-3">
-          <h2 className="text-lead leading-[1.1] mb-[6px]">{place.name} <span className="text-soft text-small font-body font-normal">{placeWords(place)}</span></h2>
+          <h2 className="text-lead leading-[1.1] mb-[6px]">{place.name} <span className="text-soft text-small font-body font-normal">{placeWords(place, unit)}</span></h2>
           <div className={GRID}>
             {cells.map((cell, index) => <Cell key={COLUMNS[index]?.name} cell={cell} index={index} place={place} tied={tied} spread={spread} nameOf={nameOf} onSpread={open} onPick={pick} />)}
           </div>

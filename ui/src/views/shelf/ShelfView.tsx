@@ -55,7 +55,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
       {shelf.stacks.length === 0 ? <FirstSteps /> : stacks.length === 0 ? (
         <Empty title="Nothing on the shelf fits that">Take a filter off, or look for another word. <Button className="mt-3" onClick={() => setParams({})}>Show everything</Button></Empty>
       ) : table ? <ShelfTable stacks={stacks} places={places} onPick={open} /> : wide ? <Boards stacks={stacks} places={places} tied={tied} onPick={open} /> : <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />}
-      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} panel={params.get("do")} onClose={() => setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")))} onPick={open} />
+      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} panel={params.get("do")} onClose={() => setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")), { replace: true })} onPick={open} />
     </>
   );
 }
@@ -81,7 +81,7 @@ function useChipKeys(nameOf: (id: number) => string, keep: (id: number) => void,
     m: on((id) => ask(id, "move")),
     x: on((id) => ask(id, "throw")),
     k: on(keep),
-  }, active);
+  }, { active });
 }
 
 function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTable: () => void }) {
@@ -95,7 +95,7 @@ function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTa
       <span className="text-soft"><b className="text-beet">{totals.front}</b> to eat this week</span>
       <span className="text-soft"><b className="text-ink">{totals.look}</b> to look at first</span>
       <span className="text-soft"><b className="text-ink">{totals.stop}</b> not to eat</span>
-      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">left is the front: use first <Button onClick={onTable} aria-pressed={table}>{table ? "As boards" : "As a table"}</Button></span>
+      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">left is the front: use first <Button onClick={onTable} aria-pressed={table}>{table ? "As boards" : "As a table"}</Button> <Link className="btn" to="/print/shelf">Print</Link></span>
     </div>
   );
 }

@@ -116,7 +116,7 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   };
   const there = Number(stack.on_hand) > 0;
   const one = () => void (there && go("take", {}));
-  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw"), k: () => void travel(`/keeping?food=${stack.food_id}`) });
+  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw"), k: () => void travel(`/keeping?food=${stack.food_id}`) }, { within: "sheet" });
   const button = (key: string) => {
     const found = possible.find((candidate) => candidate.key === key);
     return found && <Button key={key} look={found.look === "grave" ? "grave" : "quiet"} aria-expanded={doing?.key === key} onClick={() => toggle(key)}>{found.name}</Button>;

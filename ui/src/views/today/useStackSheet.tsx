@@ -16,7 +16,7 @@ export function useStackSheet(): { open: (id: number, panel?: string) => void; s
   const open = (next: number, panel?: string) => setParams({ stack: String(next), ...(panel ? { do: panel } : {}) });
   const sheet = id === null ? null : (
     <Suspense fallback={null}>
-      <StackSheet id={Number(id)} panel={params.get("do")} places={places} tied={tied} onClose={() => setParams({})} onPick={open} />
+      <StackSheet id={Number(id)} panel={params.get("do")} places={places} tied={tied} onClose={() => setParams({}, { replace: true })} onPick={open} />
     </Suspense>
   );
   return { open, sheet };

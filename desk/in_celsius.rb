@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "../core/quantity/degrees"
+require_relative "errors"
+
+module NutShelf
+  module Desk
+    # What was said of a place's temperatures, in the degrees they are kept in.
+    module InCelsius
+      RANGE = (-60..80)
+
+      module_function
+
+      # @param input [Hash] with :low_c and :high_c in the unit :degrees names
+      # @return [Hash] the same in Celsius, without :degrees
+      # @raise [Invalid] for what no place of a house is
+      def of(input)
+        unit = input.fetch(:degrees, "c")
+        read = { low_c: Core::Degrees.coldest(input[:low_c], unit), high_c: Core::Degrees.warmest(input[:high_c], unit) }.slice(*input.keys)
+        name, = read.find { |_, value| value && !RANGE.cover?(value) }
+        raise Invalid.new("No place of a house is that cold or warm.", code: "invalid", pointer: "/#{name}", remedy: "Check the number, and whether it is in Celsius or Fahrenheit.") if name
+
+        input.except(:degrees).merge(read)
+      end
+    end
+  end
+end
