@@ -80,7 +80,8 @@ module NutShelf
 
         def signed(member, account)
           row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
-          { person: { name: account[:name], role: member[:role] }, household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c") }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
+          { person: { name: account[:name], role: member[:role] },
+            household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c") }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
         end
       end
     end

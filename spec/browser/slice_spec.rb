@@ -62,11 +62,11 @@ RSpec.describe "The interface", :browser do
 
   it "makes a food that nobody knew, from where it is missing" do
     enter(who)
-    fill_in "Label line: what do you put away?", with: "400 g gooseberries fridge"
+    fill_in "Label line: what do you put away?", with: "400 g medlars fridge"
     click_button "which food?"
     click_button "None of these: a new food"
     within("[role=dialog]", text: "A new food") do
-      expect(page).to have_field("Its name", with: "Gooseberries")
+      expect(page).to have_field("Its name", with: "Medlars")
       expect(page).to have_button("Keep it as a food of ours", disabled: true)
       fill_in "It keeps like", with: "strawb"
       click_button "Strawberries", exact: false, match: :first
@@ -75,14 +75,14 @@ RSpec.describe "The interface", :browser do
       expect_accessible("a new food")
       click_button "Keep it as a food of ours"
     end
-    expect(page).to have_css(".pill", text: "Gooseberries")
+    expect(page).to have_css(".pill", text: "Medlars")
     find("[data-label-line]").send_keys(:enter)
     Timeout.timeout(20) { Thread.pass until stacks.size == 1 }
-    food = inside(who) { |house| house.foods.all.find { |row| row[:key] == "own-gooseberries" } }
+    food = inside(who) { |house| house.foods.all.find { |row| row[:key] == "own-medlars" } }
     expect(stacks.first[:food_id]).to eq(food[:id])
     expect(food[:allergens].to_a).to eq(["sulphite"])
     expect(stacks.first[:usable_until]).not_to be_nil
-    line("200 g gooseberries fridge")
+    line("200 g medlars fridge")
     Timeout.timeout(20) { Thread.pass until stacks.size == 2 }
   end
 

@@ -16,7 +16,7 @@ RSpec.describe NutShelf::Core::Degrees do
       exact = Rational((said - 32) * 5, 9)
       low = described_class.coldest(said, "f")
       high = described_class.warmest(said, "f")
-      raise said.to_s unless low <= exact && exact <= high && (high - low) <= 1
+      raise said.to_s unless exact.between?(low, high) && (high - low) <= 1
     end
   end
 end

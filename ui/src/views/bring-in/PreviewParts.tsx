@@ -78,7 +78,7 @@ export function Problems({ preview, onSkip }: Lines) {
   if (preview.problem_count === 0) return null;
   return (
     <Board tone="beet" title={plural(preview.problem_count, "problem")} note="By line of the file, column and reason.">
-      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason} <button type="button" className="text-rim underline phone:min-h-[44px]" aria-label={`Leave line ${problem.line} out`} onClick={() => onSkip(problem.line)}>leave it out</button></li>)}</ul>
+      <ul className="mt-2 max-h-[260px] overflow-y-auto" tabIndex={0} aria-label="Problems">{shown.map((problem, index) => <li key={index} className="border-t border-zinc2 py-1">line <b>{problem.line}</b>, {problem.column || "line"}: {problem.reason} <button type="button" className="text-rim underline min-h-[24px] phone:min-h-[44px]" aria-label={`leave it out: line ${problem.line}`} onClick={() => onSkip(problem.line)}>leave it out</button></li>)}</ul>
       {more}
     </Board>
   );
@@ -91,8 +91,8 @@ export function Rows({ preview, onSkip }: Lines) {
     <Board title="How the lines are read">
       <div className="max-h-[380px] overflow-auto mt-2" tabIndex={0} role="group" aria-label="Lines as read">
         <table className="w-full text-left text-small">
-          <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th>Price</th><th /></tr></thead>
-          <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td><td><button type="button" className="px-2 text-rim" aria-label={`Leave line ${row.line} out`} onClick={() => onSkip(row.line)}>✕</button></td></tr>)}</tbody>
+          <thead><tr className="text-soft"><th className="pr-3">Line</th><th className="pr-3">Food</th><th className="pr-3">Amount</th><th className="pr-3">Place</th><th className="pr-3">Date</th><th className="pr-3">Price</th><th>Not wanted</th></tr></thead>
+          <tbody>{shown.map((row) => <tr key={row.line} className="border-t border-zinc2"><td className="pr-3">{row.line}</td><td className="pr-3">{row.food}</td><td className="pr-3">{row.amount}</td><td className="pr-3">{row.place}</td><td className="pr-3">{row.date}</td><td>{row.price_minor === null ? "" : money(row.price_minor)}</td><td><button type="button" className="px-2 min-w-[28px] min-h-[26px] phone:min-w-[44px] phone:min-h-[44px] text-rim" aria-label={`Leave line ${row.line} out`} onClick={() => onSkip(row.line)}>✕</button></td></tr>)}</tbody>
         </table>
       </div>
       {more}
