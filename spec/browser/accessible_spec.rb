@@ -40,7 +40,7 @@ RSpec.describe "Every view", :browser do
       size(pair)
       views.each do |path, sign|
         visit path
-        expect(page).to have_css(sign)
+        expect(page).to have_css(sign).and have_css("main h1")
         expect(page).to have_no_css("[role=status]", text: "…")
         %w[light dark].each do |theme|
           page.execute_script("document.documentElement.dataset.theme = '#{theme}'")

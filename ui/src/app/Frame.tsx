@@ -3,11 +3,10 @@ import { Suspense, useEffect, useState, type ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate, useSearchParams } from "react-router";
 import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
-import { useActs } from "./acts";
+import { useActs, useReport } from "./acts";
 import { Boundary } from "../kit/Boundary";
 import { useKeys } from "./keys";
 import { LettersButton } from "./LettersButton";
-import { ReportBar } from "./ReportBar";
 import { useSession } from "./session";
 import { MORE, PHONE, TABS } from "./tabs";
 import { lazily } from "../kit/lazily";
@@ -17,6 +16,7 @@ const KeysHelp = lazily(() => import("./KeysHelp"), (module) => module.KeysHelp)
 const Lately = lazily(() => import("./Lately"), (module) => module.Lately, true);
 const NewPlace = lazily(() => import("./NewPlace"), (module) => module.NewPlace);
 const Letters = lazily(() => import("./Letters"), (module) => module.Letters, true);
+const ReportBar = lazily(() => import("./ReportBar"), (module) => module.ReportBar);
 const MoreMenu = lazily(() => import("./MoreMenu"), (module) => module.MoreMenu);
 
 const WITH_LINE = ["/", "/shelf", "/shop"];
@@ -79,6 +79,14 @@ function useFrameKeys(open: { help: () => void; line: () => void }) {
   });
 }
 
+/** Fetched with the first thing there is to say. */
+function Reported({ raised }: { raised: boolean }) {
+  const said = useReport() !== null;
+  const [ever, setEver] = useState(said);
+  if (said && !ever) setEver(true);
+  return ever ? <ReportBar raised={raised} /> : null;
+}
+
 /** Which of the frame's own sheets is open stands in the address: back closes it, and never opens it again. */
 function useFrameSheet(): [string | null, (sheet: string | null) => void] {
   const [params, setParams] = useSearchParams();
@@ -123,7 +131,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The house is not answering. What you do is kept and is sent as soon as it is back.</p>}
       <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}><Boundary at={location.pathname}>{children}</Boundary></main>
       {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
-      <ReportBar raised={withLine} />
+      <Suspense fallback={null}><Reported raised={withLine} /></Suspense>
       <BottomBar onMore={() => setSheet("more")} />
       <Boundary at={sheet ?? ""}><Suspense fallback={null}>
         {(sheet === "lately" || sheet === "more") && <Lately open more={sheet === "more"} onPlace={() => setSheet("place")} onClose={() => setSheet(null)} />}

@@ -1,4 +1,3 @@
-import { RadioGroup, ToggleGroup } from "radix-ui";
 import { createContext, use, useEffect, useRef, useState, type FormEvent, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from "react";
 import { Button } from "./kit";
 import { keepFields, restoreFields, forgetFields } from "./drafts";
@@ -145,29 +144,6 @@ export function Pick({ label, note, fault, beside, wide, options, none, classNam
         {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
       </select>
     </Field>
-  );
-}
-
-/** One of a few, all in sight. */
-export function Choice({ label, name, options, value, onPick }: { label: string; name?: string; options: readonly Option[]; value: string; onPick: (value: string) => void }) {
-  return (
-    <RadioGroup.Root aria-label={label} name={name} value={value} onValueChange={onPick} className="grid gap-1">
-      {options.map(([key, words]) => (
-        <label key={key} className="flex gap-2 items-center min-h-[30px] phone:min-h-[44px]">
-          <RadioGroup.Item value={key} className="size-5 shrink-0 rounded-full border-2 border-edge grid place-items-center"><RadioGroup.Indicator className="size-2.5 rounded-full bg-rim" /></RadioGroup.Item>
-          {words}
-        </label>
-      ))}
-    </RadioGroup.Root>
-  );
-}
-
-/** One of a few, as buttons in a row that stay pressed. */
-export function Toggles({ label, options, value, onPick, className = "flex flex-wrap gap-1" }: { label: string; options: readonly Option[]; value: string; onPick: (value: string) => void; className?: string }) {
-  return (
-    <ToggleGroup.Root type="single" aria-label={label} value={value} onValueChange={onPick} className={className}>
-      {options.map(([key, words]) => <ToggleGroup.Item key={key} value={key} className="btn" data-look={key === value ? "main" : "quiet"}>{words}</ToggleGroup.Item>)}
-    </ToggleGroup.Root>
   );
 }
 

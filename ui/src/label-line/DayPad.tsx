@@ -1,4 +1,5 @@
-import { Day, Toggles, type Option } from "../kit/form";
+import { Day, type Option } from "../kit/form";
+import { Toggles } from "../kit/choices";
 import { addDays, shortDay } from "../kit/words";
 
 const NEAR = 12;

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { Toggles, type Option } from "../kit/form";
+import { type Option } from "../kit/form";
+import { Toggles } from "../kit/choices";
 
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 const YEARS = 6;

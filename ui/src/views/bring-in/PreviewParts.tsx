@@ -19,7 +19,7 @@ export function Columns({ preview, chosen, onColumns }: { preview: ImportPreview
     <div className="flex flex-wrap gap-3 mt-3">
       {preview.columns.map((column) => (
         <label key={column.index} className="grid gap-1">
-          <span className="text-small font-semibold">{column.heading || `column ${column.index + 1}`}{column.unit ? `, in ${column.unit}` : ""}</span>
+          <span className="text-small font-semibold">{column.heading || `column ${column.index + 1}`}</span>
           <select className="field !w-auto" value={column.field ?? ""} onChange={(event) => onColumns({ ...chosen, [column.index]: event.target.value })}>
             <option value="">leave out</option>
             {preview.fields.map((field) => <option key={field} value={field}>{WORDS[field] ?? field}</option>)}

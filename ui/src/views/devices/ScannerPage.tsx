@@ -32,10 +32,10 @@ export default function ScannerPage() {
       <p role="status" className="text-soft min-h-[20px]">{sent && `Sent ${sent}`}</p>
       <Board title="Packs that were learnt" note="Bar codes of packs">
         {codes.length === 0 && <p className="text-soft mt-2">None yet: send a number, and the first window asks what it is.</p>}
-        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{codes.map((one) => <li key={one.code}><Button className="w-full !justify-start" onClick={() => send(one.code.replace(/^0(?=\d{13}$)/, ""))}>{one.pack} {shortName(one.food)} <span className="text-soft font-normal">{one.code.replace(/^0+/, "")}</span></Button></li>)}</ul>
+        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{codes.map((one) => <li key={one.code}><Button className="card w-full" onClick={() => send(one.code.replace(/^0(?=\d{13}$)/, ""))}>{one.pack} {shortName(one.food)} <span className="text-soft font-normal">{one.code.replace(/^0+/, "")}</span></Button></li>)}</ul>
       </Board>
       <Board title="Labels on stacks" note="Square codes of the front of the shelf">
-        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{stacks.map((stack) => <li key={stack.id}><Button className="w-full !justify-start" onClick={() => send(`/s/${stack.id}`)}>{stack.name}</Button></li>)}</ul>
+        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{stacks.map((stack) => <li key={stack.id}><Button className="card w-full" onClick={() => send(`/s/${stack.id}`)}>{stack.name}</Button></li>)}</ul>
       </Board>
     </div>
   );

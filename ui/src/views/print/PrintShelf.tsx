@@ -34,7 +34,7 @@ function Paper({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
 function PlaceTable({ place, here }: { place: Place; here: Stack[] }) {
   const { household, today } = useSession();
   return (
-    <table className="w-full text-small mt-4 border-collapse">
+    <div className="overflow-x-auto"><table className="w-full text-small mt-4 border-collapse">
       <caption className="text-left font-head font-semibold text-lead">{place.name} <span className="text-soft text-small font-body font-normal">{placeWords(place, household?.degrees)}</span></caption>
       <thead><tr className="text-left border-b border-edge"><th className="w-[14px]" /><th>What</th><th>How much</th><th>Until</th><th>Still has</th><th>Eaten, or how many are there</th></tr></thead>
       <tbody>
@@ -49,6 +49,6 @@ function PlaceTable({ place, here }: { place: Place; here: Stack[] }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </table></div>
   );
 }

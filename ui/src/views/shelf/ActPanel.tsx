@@ -5,7 +5,8 @@ import type { Place, StackDetail } from "../../api/types";
 import { Button } from "../../kit/kit";
 import type { Doing, Input } from "./doings";
 import { Effect } from "./Effect";
-import { Amount, Day, Form, Pick, Text, Toggles, Whole } from "../../kit/form";
+import { Amount, Day, Form, Pick, Text, Whole } from "../../kit/form";
+import { Toggles } from "../../kit/choices";
 
 interface Props {
   doing: Doing;
