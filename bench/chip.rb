@@ -15,6 +15,8 @@ class SlowShelf
   include RSpec::Matchers
 
   STACKS = 2000
+  CUT = "(() => { const c = [...document.querySelectorAll('.chip')]; const over = (e) => e && (e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1);
+         return c.filter((x) => over(x.querySelector('.chip-name')) || over(x.querySelector('.chip-amount'))).length / c.length })()".gsub(/\s+/, " ")
   # A phone at the edge of a village: 400 kbit/s, 400 ms there and back.
   LINE = { offline: false, latency: 400, downloadThroughput: 50_000, uploadThroughput: 50_000 }.freeze
 
@@ -51,9 +53,6 @@ class SlowShelf
 
   private
 
-  CUT = "(() => { const c = [...document.querySelectorAll('.chip')]; const over = (e) => e && (e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1);
-         return c.filter((x) => over(x.querySelector('.chip-name')) || over(x.querySelector('.chip-amount'))).length / c.length })()".gsub(/\s+/, " ")
-
   def fill
     foods = inside(@who) { |house| house.foods.all.reject { |row| row[:dimension] == "count" || row[:aisle] == "Home leftovers" }.map { |row| row[:name].to_s } }
     rows = Array.new(STACKS) { |index| [foods[index % foods.size], (index % 6) + 2, "400 g", %w[cupboard fridge freezer][index % 3], (HouseSupport::TODAY + 20 + (index * 3 % 900)).iso8601] }
@@ -70,7 +69,8 @@ class SlowShelf
   # Which chips change, and what goes over the line from now on.
   def watch
     page.driver.browser.network.clear(:traffic)
-    page.execute_script("window.drawn = new Set(); new MutationObserver((list) => list.forEach((m) => { const c = (m.target.nodeType === 1 ? m.target : m.target.parentElement)?.closest('.chip'); if (c) window.drawn.add(c.dataset.chip) }))
+    page.execute_script("window.drawn = new Set(); const chipOf = (node) => (node.nodeType === 1 ? node : node.parentElement)?.closest('.chip');
+                         new MutationObserver((list) => list.forEach((m) => { const c = chipOf(m.target); if (c) window.drawn.add(c.dataset.chip) }))
                          .observe(document.querySelector('main'), { subtree: true, childList: true, characterData: true, attributes: true, attributeFilter: ['data-state', 'title'] })".gsub(/\s+/, " "))
   end
 

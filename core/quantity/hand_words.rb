@@ -2,6 +2,7 @@
 
 require_relative "conversion"
 require_relative "wording"
+require_relative "../reference/marks"
 
 module NutShelf
   module Core
@@ -16,6 +17,16 @@ module NutShelf
       def of(grams, food, pack: nil)
         whole = pack&.positive? && grams >= pack && (grams / pack).denominator == 1
         Wording.stack(rounded(counted(grams, food)), pack: whole ? counted(pack, food) : nil)
+      end
+
+      # @param amount [Rational] of a stack, in its own units
+      # @param pack [Rational, nil] one pack of it
+      # @param mark [String] what its packs are drawn as
+      # @return [String, nil] "2 tins", where that is a whole number of packs hands count; nil else
+      def packs(amount, pack, mark)
+        return unless pack&.positive? && Marks::PACKS.include?(mark) && (amount / pack).denominator == 1
+
+        Wording.counted(amount / pack, mark)
       end
 
       # @return [Quantity] in the food's own dimension, in grams where nothing says how heavy it is for its size

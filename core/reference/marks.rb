@@ -7,6 +7,8 @@ module NutShelf
     class Marks
       # Where nothing says anything.
       USUAL = "box"
+      # Packs a hand counts: "2 tins".
+      PACKS = %w[tin jar bottle carton bag sack box tub tube sachet loaf tray].freeze
       # What comes in glass is a jar, unless such food is poured.
       POURED = "bottle"
 

@@ -2,6 +2,7 @@
 
 require_relative "support"
 require_relative "../../boot/marks"
+require_relative "../../core/quantity/hand_words"
 
 # A drawn mark for each kind of pack and of loose food.
 RSpec.describe NutShelf::Core::Marks do
@@ -48,5 +49,10 @@ RSpec.describe NutShelf::Core::Marks do
     expect(marks.of(keys: %w[own-7 eggs], aisle: "Dairy and eggs")).to eq("egg")
     expect(marks.of(keys: ["own-7", nil], aisle: "Bread")).to eq("loaf")
     expect(marks.of(keys: [], aisle: "Elsewhere")).to eq("box")
+  end
+
+  it "lets hands count whole packs of what has a pack to count" do
+    words = ->(*facts) { NutShelf::Core::HandWords.packs(*facts) }
+    expect([words.(1200r, 400r, "tin"), words.(400r, 400r, "jar"), words.(600r, 400r, "tin"), words.(6r, 1r, "egg"), words.(6r, nil, "tin")]).to eq(["3 tins", "1 jar", nil, nil, nil])
   end
 end

@@ -79,7 +79,7 @@ function Line({ line, used, onUsed }: { line: MealDetail["lines"][number]; used:
       <div><b>{line.wanted} {line.food}</b> <span className="text-soft">{[line.note, line.optional ? "if you like" : "", line.substitute ? `instead of ${line.substitute}` : "", line.free ? "is there" : "", line.unknown ? "how much that weighs is not known: take what you need" : ""].filter(Boolean).join(", ")}</span></div>
       {line.picks.map((pick) => (
         <label key={pick.lot_id} className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-small">
-          <span>from {pick.place}: {pick.name}{pick.days_left !== null ? ` (${inDays(pick.days_left)})` : ""}{pick.opens ? ", opens a pack" : ""}{pick.look ? ", look at it first" : ""}{pick.guessed ? ", size guessed" : ""}</span>
+          <span>from {pick.place}: {pick.packs && <b>{pick.packs} </b>}{pick.name}{pick.days_left !== null ? ` (${inDays(pick.days_left)})` : ""}{pick.opens ? ", opens a pack" : ""}{pick.look ? ", look at it first" : ""}{pick.guessed ? ", size guessed" : ""}</span>
           <input className="field text-right" inputMode="decimal" aria-label={`Used of ${pick.name} from ${pick.place}, in ${pick.unit}`} value={used(pick.lot_id)} onChange={(event) => onUsed(pick.lot_id, event.target.value)} />
           <span className="text-soft">{pick.unit}</span>
         </label>

@@ -9,6 +9,7 @@ import { Calendar } from "./Calendar";
 import { Members } from "./Members";
 import { PersonSheet } from "./PersonSheet";
 import { Ways } from "./Ways";
+import { plural } from "../../kit/words";
 
 /** Who eats here, who may sign in, the household's ways, its backup and its calendar. */
 export default function PeopleView() {
@@ -52,6 +53,6 @@ function Page({ page }: { page: PeoplePage }) {
 }
 
 function eaterWords(person: Person): string {
-  const parts = [person.eats ? `${person.portion_factor} of a portion` : "does not eat at the table", person.strict ? "by the date only" : "", person.excludes.length > 0 ? `never ${person.excludes.join(", ")}` : "", person.note];
+  const parts = [person.eats ? `eats ${plural(Number(person.portion_factor), "portion")}` : "does not eat at the table", person.strict ? "by the date only" : "", person.excludes.length > 0 ? `never ${person.excludes.join(", ")}` : "", person.note];
   return parts.filter(Boolean).join("; ");
 }
