@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { packWords, sizeOf } from "../src/label-line/packs";
-import { addDays, daysBetween, dayTab, dayWords, every, inDays, moneyWords, plural, shortAmount, shortName, span, stackWords } from "../src/kit/words";
+import { addDays, dayTab, dayWords, daysBetween, degrees, every, inDays, moneyWords, packsOf, plural, shortAmount, shortName, span, stackWords } from "../src/kit/words";
+import { localeOf, speakAs } from "../src/words/region";
 import { stack } from "./stack";
 
 describe("days", () => {
@@ -52,5 +53,26 @@ describe("names, amounts, money", () => {
 
   it("says packs", () => {
     expect([packWords("400g"), packWords("6")]).toEqual(["400 g", "6 pieces"]);
+  });
+});
+
+describe("sums and counts of a region", () => {
+  it("are written as the household does", () => {
+    speakAs(localeOf({ day_order: "mdy", currency: "USD" }));
+    expect(moneyWords(123456, "USD")).toBe("$1,234.56");
+    speakAs(localeOf({ day_order: "dmy", currency: "GBP" }));
+    expect(moneyWords(50, "GBP")).toBe("£0.50");
+    speakAs(localeOf(null));
+    expect(moneyWords(123456, "EUR")).toBe("€1,234.56");
+  });
+
+  it("follow the language in one and many, and packs their own plural", () => {
+    expect([plural(1, "day"), plural(0, "day"), plural(2000, "stack"), plural(2, "thing waits", "things wait")]).toEqual(["1 day", "0 days", "2,000 stacks", "2 things wait"]);
+    expect([packsOf(2, "box"), packsOf(1, "loaf"), packsOf(3, "loaf"), packsOf(2, "tin")]).toEqual(["2 boxes", "1 loaf", "3 loaves", "2 tins"]);
+  });
+
+  it("spell months one way, and say degrees in the household's unit", () => {
+    expect(dayWords("2027-09-30", "2026-11-24")).toBe("30 Sep 2027");
+    expect([degrees(4, "f"), degrees(-18, "f"), degrees(4, "c")]).toEqual([39, 0, 4]);
   });
 });

@@ -8,6 +8,7 @@ import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";
 import { TodayView } from "../views/today/TodayView";
 import { ActsProvider } from "./acts";
+import { localeOf, speakAs } from "../words/region";
 import { Frame } from "./Frame";
 import { SessionContext } from "./session";
 import { lazily } from "../kit/lazily";
@@ -47,6 +48,7 @@ export function App() {
         if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
         belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
         dayIs(session.today, session.zone);
+        speakAs(localeOf(session.household));
         return (
           <SessionContext value={session} key={session.household?.id}>
             <ActsProvider>

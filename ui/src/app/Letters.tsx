@@ -10,6 +10,7 @@ import { useActs } from "./acts";
 import { bothSides, insisting, viewOf } from "./letterWords";
 import { useSession } from "./session";
 import { useKept } from "./useKept";
+import { letters as say } from "../words/letters";
 
 type Dropped = { words: string; back: () => void };
 
@@ -33,13 +34,13 @@ export function Letters({ onClose }: { onClose: () => void }) {
     setDropped(null);
   };
   return (
-    <Sheet open onClose={onClose} title="What waits">
-      <p className="text-soft mt-2">Kept on this device, for you alone, until the household has it.</p>
-      <Group title="Refused" empty={refused.length === 0}>{refused.map((letter) => <Refused key={letter.key} letter={letter} onDrop={drop} onClose={onClose} />)}</Group>
-      <Group title="Needs an answer" empty={aside.length === 0}>{aside.map((line, index) => <Line key={`${index}-${line.text}`} line={line} index={index} onDrop={dropLine} onClose={onClose} />)}</Group>
-      <Group title="On its way" empty={pending.length === 0}>{pending.map((letter) => <Pending key={letter.key} letter={letter} onDrop={drop} />)}</Group>
-      {all.length + aside.length === 0 && <p className="mt-4">Nothing waits. Everything you did has arrived.</p>}
-      {dropped && <p role="status" className="mt-4">Dropped: {dropped.words}. <Button onClick={bringBack}>Bring it back</Button></p>}
+    <Sheet open onClose={onClose} title={say.title}>
+      <p className="text-soft mt-2">{say.note}</p>
+      <Group title={say.refused} empty={refused.length === 0}>{refused.map((letter) => <Refused key={letter.key} letter={letter} onDrop={drop} onClose={onClose} />)}</Group>
+      <Group title={say.asks} empty={aside.length === 0}>{aside.map((line, index) => <Line key={`${index}-${line.text}`} line={line} index={index} onDrop={dropLine} onClose={onClose} />)}</Group>
+      <Group title={say.pending} empty={pending.length === 0}>{pending.map((letter) => <Pending key={letter.key} letter={letter} onDrop={drop} />)}</Group>
+      {all.length + aside.length === 0 && <p className="mt-4">{say.none}</p>}
+      {dropped && <p role="status" className="mt-4">{say.dropped(dropped.words)} <Button onClick={bringBack}>{say.bringBack}</Button></p>}
     </Sheet>
   );
 }
@@ -58,7 +59,7 @@ const row = "py-2 border-b border-zinc2 grid gap-1";
 
 function When({ letter }: { letter: outbox.Letter }) {
   const { today } = useSession();
-  return <span className="text-soft text-small">done {dayWords(letter.on, today)}</span>;
+  return <span className="text-soft text-small">{say.done(dayWords(letter.on, today))}</span>;
 }
 
 function Pending({ letter, onDrop }: { letter: outbox.Letter; onDrop: (letter: outbox.Letter) => void }) {
@@ -68,8 +69,8 @@ function Pending({ letter, onDrop }: { letter: outbox.Letter; onDrop: (letter: o
       <b className="break-words">{letter.words}</b>
       <When letter={letter} />
       <div className="flex gap-2">
-        <Button onClick={() => again(letter)}>Send now</Button>
-        <Button look="plain" aria-label={`Drop ${letter.words}`} onClick={() => onDrop(letter)}>Drop</Button>
+        <Button onClick={() => again(letter)}>{say.sendNow}</Button>
+        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>{say.drop}</Button>
       </div>
     </li>
   );
@@ -91,14 +92,14 @@ function Refused({ letter, onDrop, onClose }: { letter: outbox.Letter; onDrop: (
       <span className="text-beet">{letter.problem?.title}</span>
       {letter.problem?.remedy && <span className="text-soft">{letter.problem.remedy}</span>}
       {sides.length > 0 && (
-        <table className="text-small w-full"><thead><tr className="text-left"><th /><th>yours</th><th>it says now</th></tr></thead>
+        <table className="text-small w-full"><thead><tr className="text-left"><th /><th>{say.yours}</th><th>{say.saysNow}</th></tr></thead>
           <tbody>{sides.map((side) => <tr key={side.name}><th className="text-left font-normal">{side.name}</th><td className="break-words">{side.mine}</td><td className="break-words">{side.theirs}</td></tr>)}</tbody>
         </table>
       )}
       <div className="flex flex-wrap gap-2">
-        {view && <Button look="main" onClick={look}>Look at it</Button>}
-        <Button onClick={() => again(insisting(letter))}>{sides.length > 0 ? "Mine shall stand" : "Send again"}</Button>
-        <Button look="plain" aria-label={`Drop ${letter.words}`} onClick={() => onDrop(letter)}>Drop</Button>
+        {view && <Button look="main" onClick={look}>{say.look}</Button>}
+        <Button onClick={() => again(insisting(letter))}>{sides.length > 0 ? say.mineStands : say.sendAgain}</Button>
+        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>{say.drop}</Button>
       </div>
     </li>
   );
@@ -121,8 +122,8 @@ function Line({ line, index, onDrop, onClose }: LineProps) {
     <li className={row}>
       <b className="break-words">{line.text}</b>
       <div className="flex gap-2">
-        <Button look="main" onClick={edit}>Into the label line</Button>
-        <Button look="plain" aria-label={`Drop ${line.text}`} onClick={() => onDrop(index)}>Drop</Button>
+        <Button look="main" onClick={edit}>{say.edit}</Button>
+        <Button look="plain" aria-label={say.dropThis(line.text)} onClick={() => onDrop(index)}>{say.drop}</Button>
       </div>
     </li>
   );

@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
 import * as outbox from "../api/outbox";
-import { plural } from "../kit/words";
 import { lines } from "../label-line/aside";
 import { useKept } from "./useKept";
+import { letters as say } from "../words/letters";
 
 /** A letter that arrives at once is nobody's concern. */
 const SOON = 1500;
@@ -22,8 +22,8 @@ export function LettersButton({ onOpen }: { onOpen: () => void }) {
   const refused = letters.some((letter) => letter.state === "refused");
   if (count === 0) return null;
   return (
-    <button type="button" onClick={onOpen} className={`px-3 min-h-[34px] rounded-lg font-bold text-[#14212e] ${refused ? "bg-[#f6b8cf]" : "bg-[#e3ab1f]"}`} aria-label={`${plural(count, "thing waits", "things wait")}: look`}>
-      {count} wait{count === 1 ? "s" : ""}
+    <button type="button" onClick={onOpen} className={`px-3 min-h-[34px] rounded-lg font-bold text-[#14212e] ${refused ? "bg-[#f6b8cf]" : "bg-[#e3ab1f]"}`} aria-label={say.badge(count)}>
+      {say.waits(count)}
     </button>
   );
 }

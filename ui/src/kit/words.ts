@@ -1,4 +1,7 @@
 import type { Place, Stack } from "../api/types";
+import { plural } from "../words/region";
+
+export { moneyWords, plural } from "../words/region";
 
 const DAY = 86_400_000;
 
@@ -17,6 +20,11 @@ export function daysBetween(from: string, to: string): number {
 // The house writes "30 Sep"; some regions' own short form, "Sept", would stand beside it on one sheet.
 const MONTH = new Intl.DateTimeFormat("en-US", { month: "short", timeZone: "UTC" });
 const WEEKDAY = new Intl.DateTimeFormat("en-US", { weekday: "short", timeZone: "UTC" });
+
+/** @param index 0 for January */
+export function monthName(index: number): string {
+  return MONTH.format(new Date(Date.UTC(2000, index, 1)));
+}
 
 function dayAndMonth(date: Date): string {
   return `${date.getUTCDate()} ${MONTH.format(date)}`;
@@ -39,11 +47,7 @@ export type Degrees = "c" | "f";
 
 /** Degrees as this household says them; places are kept in Celsius. */
 export function degrees(celsius: number, unit: Degrees): number {
-  return unit === "f" ? Math.round(celsius * 1.8 + 32) : celsius;
-}
-
-export function plural(count: number, noun: string, many = `${noun}s`): string {
-  return `${count} ${count === 1 ? noun : many}`;
+  return unit === "f" ? Math.round(celsius * 1.8 + 32) || 0 : celsius;
 }
 
 /** "1 jar", "3 boxes", "2 loaves": packs as hands count them. */
@@ -104,10 +108,6 @@ export function placeWords(place: Place, unit: Degrees = "c"): string {
   const sign = unit === "f" ? "°F" : "°C";
   const range = low === null || high === null ? "" : low === high ? `, ${low} ${sign}` : `, ${low} to ${high} ${sign}`;
   return `${plural(place.stacks, "stack")}, ${TIERS[place.tier] ?? place.tier}${range}`.replaceAll("-", "−");
-}
-
-export function moneyWords(minor: number, currency: string): string {
-  return new Intl.NumberFormat("en-IE", { style: "currency", currency }).format(minor / 100);
 }
 
 /** What a chip tells the eye by edge, hatch and corner, for those who hear it. */

@@ -1,6 +1,7 @@
 import { Day, type Option } from "../kit/form";
 import { Toggles } from "../kit/choices";
 import { addDays, shortDay } from "../kit/words";
+import { oneHand as say } from "../words/oneHand";
 
 const NEAR = 12;
 
@@ -12,8 +13,8 @@ export function DayPad({ today, value, onPick }: { today: string; value: string;
   });
   return (
     <div className="grid gap-2">
-      <Toggles label="The day" className="grid grid-cols-3 gap-1" options={days} value={value} onPick={onPick} />
-      <Day label="Another day" min={today} value={value} onChange={(event) => onPick(event.target.value)} />
+      <Toggles label={say.day} className="grid grid-cols-3 gap-1" options={days} value={value} onPick={onPick} />
+      <Day label={say.anotherDay} min={today} value={value} onChange={(event) => onPick(event.target.value)} />
     </div>
   );
 }

@@ -1,8 +1,10 @@
 import { useState } from "react";
 import { type Option } from "../kit/form";
 import { Toggles } from "../kit/choices";
+import { monthName } from "../kit/words";
+import { oneHand as say } from "../words/oneHand";
 
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+const MONTHS = Array.from({ length: 12 }, (_, index) => monthName(index));
 const YEARS = 6;
 
 /** A date in one or two touches: the month, after the year where it is another one. A printed month means its last day. */
@@ -13,8 +15,8 @@ export function MonthPad({ today, likely, value, onPick }: { today: string; like
   const months = MONTHS.map((name, index): Option => [new Date(Date.UTC(year, index + 1, 0)).toISOString().slice(0, 10), name]);
   return (
     <div className="grid gap-2">
-      <Toggles label="Year" className="grid grid-cols-6 gap-1 tight" options={years} value={String(year)} onPick={(next) => next && setYear(Number(next))} />
-      <Toggles label="Month" className="grid grid-cols-4 gap-1" options={months} value={value} onPick={onPick} />
+      <Toggles label={say.year} className="grid grid-cols-6 gap-1 tight" options={years} value={String(year)} onPick={(next) => next && setYear(Number(next))} />
+      <Toggles label={say.month} className="grid grid-cols-4 gap-1" options={months} value={value} onPick={onPick} />
     </div>
   );
 }

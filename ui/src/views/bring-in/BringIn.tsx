@@ -8,6 +8,7 @@ import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { Heading, Homes, Known, Unread, usualPlaces } from "./ListParts";
 import { Columns, Problems, Rows, Unknown } from "./PreviewParts";
+import { list as say } from "../../words/list";
 import { UnknownPlaces } from "./UnknownPlaces";
 
 async function base64(file: File): Promise<string> {
@@ -64,7 +65,7 @@ export default function BringIn() {
           <Known preview={preview} />
           <Problems preview={preview} onSkip={skip} />
           <Rows preview={preview} onSkip={skip} />
-          {(file.skip ?? []).length > 0 && <p className="text-soft">Left out: line {(file.skip ?? []).join(", ")}. <Button look="plain" onClick={() => read({ ...file, skip: [] })}>Take them in after all</Button></p>}
+          {(file.skip ?? []).length > 0 && <p className="text-soft">{say.leftOut((file.skip ?? []).join(", "))} <Button look="plain" onClick={() => read({ ...file, skip: [] })}>{say.takeIn}</Button></p>}
           <Button look="main" className="justify-self-start" disabled={!preview.ready} onClick={bring}>{preview.ready ? `Bring in all ${preview.total}` : "Mend the problems first"}</Button>
         </div>
       )}

@@ -1,11 +1,11 @@
 import type { ImportFile, ImportPreview, Place } from "../../api/types";
 import { Pick } from "../../kit/form";
 import { Board } from "../../kit/kit";
-import { plural } from "../../kit/words";
+import { list as say } from "../../words/list";
 
 type Homes = NonNullable<ImportFile["default_places"]>;
 
-const KINDS: [keyof Homes, string][] = [["cupboard", "what keeps in a cupboard"], ["fridge", "what needs the fridge"], ["freezer", "what is frozen"]];
+const KINDS: [keyof Homes, string][] = [["cupboard", say.kinds.cupboard], ["fridge", say.kinds.fridge], ["freezer", say.kinds.freezer]];
 
 /** The first place of each kind, where the household has one. */
 export function usualPlaces(places: Place[]): Homes {
@@ -18,17 +18,17 @@ export function usualPlaces(places: Place[]): Homes {
 
 /** Which line holds the headings; the first few are there to choose from. */
 export function Heading({ preview, onHeading }: { preview: ImportPreview; onHeading: (line: number) => void }) {
-  const options = preview.first_lines.map(({ line, cells }) => [String(line), `line ${line}: ${cells.filter(Boolean).join(", ").slice(0, 70)}`] as const);
-  return <Pick label="The headings are in" wide="max-w-[640px] mt-3" value={String(preview.heading)} options={[["0", "no line: it begins with stock"], ...options]} onChange={(event) => onHeading(Number(event.target.value))} />;
+  const options = preview.first_lines.map(({ line, cells }) => [String(line), say.line(line, cells.filter(Boolean).join(", ").slice(0, 70))] as const);
+  return <Pick label={say.headingsIn} wide="max-w-[640px] mt-3" value={String(preview.heading)} options={[["0", say.noHeadings], ...options]} onChange={(event) => onHeading(Number(event.target.value))} />;
 }
 
 /** Where lines without a place go, by what such food needs. */
 export function Homes({ file, places, onHomes }: { file: ImportFile; places: Place[]; onHomes: (homes: Homes) => void }) {
   return (
-    <fieldset className="mt-3"><legend className="font-semibold">Lines without a place</legend>
+    <fieldset className="mt-3"><legend className="font-semibold">{say.homes}</legend>
       <div className="grid gap-3 wide:grid-cols-3 mt-1">
         {KINDS.map(([kind, words]) => (
-          <Pick key={kind} label={`${words} goes to`} value={file.default_places?.[kind] ?? ""} none="ask for each" options={places.map((place) => [String(place.id), place.name] as const)}
+          <Pick key={kind} label={say.goesTo(words)} value={file.default_places?.[kind] ?? ""} none={say.askEach} options={places.map((place) => [String(place.id), place.name] as const)}
             onChange={(event) => onHomes({ ...file.default_places, [kind]: event.target.value === "" ? undefined : Number(event.target.value) })} />
         ))}
       </div>
@@ -39,16 +39,16 @@ export function Homes({ file, places, onHomes }: { file: ImportFile; places: Pla
 /** Nothing is left behind in silence. */
 export function Unread({ preview }: { preview: ImportPreview }) {
   if (preview.unread.length === 0) return null;
-  return <p role="status" className="mt-3 border-l-4 border-mustard pl-3">Not read: {preview.unread.map((column) => `${column.heading} (${plural(column.cells, "line")})`).join(", ")}. Say what they mean above, or leave them.</p>;
+  return <p role="status" className="mt-3 border-l-4 border-mustard pl-3">{say.unread(preview.unread.map((column) => say.column(column.heading, column.cells)).join(", "))}</p>;
 }
 
 /** What to know before saying yes: the same list again, the same line twice. */
 export function Known({ preview }: { preview: ImportPreview }) {
   if (!preview.before && preview.notes.length === 0) return null;
   return (
-    <Board tone="mustard" title="Twice?">
+    <Board tone="mustard" title={say.twice}>
       {preview.before && <p className="mt-2 font-semibold">{preview.before}</p>}
-      <ul className="mt-2 max-h-[180px] overflow-y-auto" tabIndex={0} aria-label="Lines that stand twice">{preview.notes.slice(0, 200).map((note) => <li key={note.line}>line <b>{note.line}</b>: {note.text}</li>)}</ul>
+      <ul className="mt-2 max-h-[180px] overflow-y-auto" tabIndex={0} aria-label={say.linesTwice}>{preview.notes.slice(0, 200).map((note) => <li key={note.line}>line <b>{note.line}</b>: {note.text}</li>)}</ul>
     </Board>
   );
 }

@@ -4,6 +4,7 @@ import { foodsQuery } from "../../api/queries";
 import type { Food } from "../../api/types";
 import { Text } from "../../kit/form";
 import { Button } from "../../kit/kit";
+import { food as say } from "../../words/food";
 import { Mark } from "../../kit/Mark";
 
 /** Finds one food by a few letters. */
@@ -13,9 +14,9 @@ export function FindFood({ label, onPick, focus = false }: { label: string; onPi
   const found = useQuery({ ...foodsQuery(find), enabled: asked }).data ?? [];
   return (
     <div className="grid gap-1">
-      <Text label={label} value={find} placeholder="find a food" autoFocus={focus} onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} />
-      <ul aria-label="Foods found" className="grid gap-1">{found.slice(0, 6).map((food) => <li key={food.id}><Button className="card w-full" onClick={() => onPick(food)}><Mark kind={food.mark} />{food.name}</Button></li>)}</ul>
-      {asked && found.length === 0 && <p className="text-soft text-small">No food is called so.</p>}
+      <Text label={label} value={find} placeholder={say.find} autoFocus={focus} onChange={(event) => setFind(event.target.value)} onKeyDown={(event) => event.key === "Enter" && event.preventDefault()} />
+      <ul aria-label={say.found} className="grid gap-1">{found.slice(0, 6).map((food) => <li key={food.id}><Button className="card w-full" onClick={() => onPick(food)}><Mark kind={food.mark} />{food.name}</Button></li>)}</ul>
+      {asked && found.length === 0 && <p className="text-soft text-small">{say.unknown}</p>}
     </div>
   );
 }

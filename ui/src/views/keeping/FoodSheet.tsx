@@ -7,6 +7,7 @@ import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { packWords, sizeOf } from "../../label-line/packs";
 import { ALLERGENS } from "../people/allergens";
+import { food as say } from "../../words/food";
 import { FindFood } from "./FindFood";
 
 const UNITS: Record<string, "g" | "ml" | "piece"> = { mass: "g", volume: "ml", count: "piece" };
@@ -29,13 +30,13 @@ function changes(page: KeepingPage, form: FormData, like: Food | null): Record<s
 
 /** Puts a food right: names, what it is like, what it holds, its packs; or lets it go into another, or out of sight. */
 export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
-  const { act, say } = useActs();
+  const { act, say: report } = useActs();
   const { known } = page;
   const [like, setLike] = useState<Food | null>(null);
   const save = async (form: FormData) => {
     const body = changes(page, form, like);
     if (Object.keys(body).length === 0) {
-      say({ text: "That is what it says already." });
+      report({ text: say.nothing });
       return true;
     }
     const done = await act(`/api/keeping/${page.food_id}/food`, { version: Number(form.get("version")), ...body }, `Change ${known.name}`);
@@ -46,17 +47,17 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
   return (
     <Sheet open onClose={onClose} title={known.name}>
       <Form keep={`food.${page.food_id}`} version={known.version} className="grid gap-3 mt-3" onSave={save}>
-        {known.own ? <Text label="Its name" name="name" required maxLength={120} defaultValue={known.name} /> : <p className="text-soft text-small">This food came with the tables: its name and how it keeps stay. Your own words for it can be added.</p>}
-        <Text label="What else you call it, with commas" name="nicknames" maxLength={600} defaultValue={known.nicknames.join(", ")} />
-        {known.own && (like ? <p>Kept like <b>{like.name}</b> <Button look="plain" onClick={() => setLike(null)}>As before</Button></p> : <FindFood label="It keeps like another food than before" onPick={setLike} />)}
-        <fieldset><legend className="font-semibold">What it holds</legend>
+        {known.own ? <Text label={say.name} name="name" required maxLength={120} defaultValue={known.name} /> : <p className="text-soft text-small">{say.shipped}</p>}
+        <Text label={say.nicknames} name="nicknames" maxLength={600} defaultValue={known.nicknames.join(", ")} />
+        {known.own && (like ? <p>{say.keptLike} <b>{like.name}</b> <Button look="plain" onClick={() => setLike(null)}>{say.asBefore}</Button></p> : <FindFood label={say.likeAnother} onPick={setLike} />)}
+        <fieldset><legend className="font-semibold">{say.holds}</legend>
           <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((one) => <Tick key={one} name="allergens" value={one} label={one.replace("-", " ")} defaultChecked={known.allergens.includes(one)} />)}</div>
         </fieldset>
         <div>
-          <p className="text-soft text-small">Packs known: {known.packs.filter((pack) => sizeOf(pack)).map(packWords).join(", ") || "none yet"}</p>
-          <Amount label="Another pack" unit={unit === "piece" ? "pieces" : unit} name="pack" />
+          <p className="text-soft text-small">{say.packs(known.packs.filter((pack) => sizeOf(pack)).map(packWords).join(", "))}</p>
+          <Amount label={say.anotherPack} unit={unit === "piece" ? "pieces" : unit} name="pack" />
         </div>
-        <Submit>Keep it so</Submit>
+        <Submit>{say.keep}</Submit>
       </Form>
       <Ending page={page} onClose={onClose} />
     </Sheet>
@@ -79,11 +80,11 @@ function Ending({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
     void go("/keeping");
   };
   return (
-    <section className="mt-5 border-t border-zinc2 pt-3 grid gap-2" aria-label="Not needed any more">
+    <section className="mt-5 border-t border-zinc2 pt-3 grid gap-2" aria-label={say.over}>
       {page.known.own && (into ? (
-        <p>All stacks of {page.food} become <b>{into.name}</b> and are dated as that. <Button look="grave" onClick={() => merge(into)}>Let it go into {into.name}</Button> <Button look="plain" onClick={() => setInto(null)}>Not that</Button></p>
-      ) : <FindFood label="It is the same as another food" onPick={setInto} />)}
-      <Button className="justify-self-start" onClick={archive}>Put it out of sight</Button>
+        <p>{say.becomes(page.food)} <b>{into.name}</b> {say.dated} <Button look="grave" onClick={() => merge(into)}>{say.merge(into.name)}</Button> <Button look="plain" onClick={() => setInto(null)}>{say.notThat}</Button></p>
+      ) : <FindFood label={say.same} onPick={setInto} />)}
+      <Button className="justify-self-start" onClick={archive}>{say.away}</Button>
     </section>
   );
 }
