@@ -174,7 +174,9 @@ module NutShelf
           outer, length = number_before([index, used.min].min)
           @noun_seen = noun
           @line.claim(:count, used + (outer ? length : []))
-          if @size then @count = (@count || 1r) * (outer || 1) * inner
+          if @size
+            @count = (@count || 1r) * (outer || 1) * inner
+            @bare = outer.nil?
           else
             @size = Quantity.of(inner, "piece")
             @count = (@count || 1r) * (outer || 1)
@@ -267,7 +269,7 @@ module NutShelf
         def finish
           @line.found[:count] = @count || 1r
           @line.found[:count_said] = !@count.nil?
-          @line.found[:count_bare] = @bare == true && @noun.nil?
+          @line.found[:count_bare] = @bare == true && [nil, "pack"].include?(@noun)
           @line.found[:size] = @size
           @line.found[:noun] = @noun
           @line.found[:state] ||= "opened" if @count && @count < 1 && (@noun || @half) && (@noun || "x") != "piece"

@@ -87,13 +87,19 @@ module NutShelf
         def near_date(line, today)
           question = line.questions.find { |one| one.field == "date" && one.answers.size > 1 } or return
           food = @lexicon.foods[line.found[:food]]
-          return unless food && !line.questions.any? { |one| one.field == "food" } && (PERISHABLE.include?(food.aisle) || line.found[:date_kind] == "made")
+          return if food.nil? || line.questions.any? { |one| one.field == "food" } || in_the_freezer?(line)
+          return unless PERISHABLE.include?(food.aisle) || line.found[:date_kind] == "made"
 
           near = question.answers.map { |answer| Date.iso8601(answer[:value]) }.select { |day| (day - today).abs <= NEAR && (day >= today || line.found[:date_kind] == "made") }
           return unless near.size == 1
 
           line.questions.delete(question)
           line.found[:date] = near.first
+        end
+
+        # What is frozen keeps for as long as tins do.
+        def in_the_freezer?(line)
+          line.found[:state] == "frozen" || line.found.key?(:frozen_on) || @lexicon.places.any? { |place| place.name == line.found[:place] && place.kind == "freezer" }
         end
 
         # An ounce of what is poured is a fluid ounce.
