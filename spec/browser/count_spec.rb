@@ -37,17 +37,19 @@ RSpec.describe "Counting a house", :browser do
     expect(page).to have_content("No place is due.")
   end
 
-  # Types a number and Enter, or Enter alone; the differences are looked at and finished by Enter too.
+  # Types a number and Enter, or Enter alone; one Enter too many finishes nothing, the differences are looked at first.
   def count_by_keys(place, differ)
     open_count(place)
     rows = inside(who) { |house| house.lots.standing_in([house.places.all.find { |row| row[:name].to_s == place }[:id]]).all.map { |row| row[:id] } }
     rows.each_index { |index| keys(*differ.fetch(index, "").chars, :enter) }
     expect(page).to have_content("20 of 20 said").and have_content("A word was said about everything")
     keys(:enter)
+    expect(page).to have_content("A word was said about everything")
+    keys(:tab, :enter)
     expect(page).to have_css("h1", text: "#{place}: #{differ.size} difference")
     expect(page).to have_css("[aria-label^='What became of']", count: differ.values.count { |text| text.to_i < 3 })
-    expect(page).to have_css("button:focus", text: "Finish: make the stock so")
-    keys(:enter)
+    expect(page).to have_no_css("button:focus", text: "Finish: make the stock so")
+    click_button "Finish: make the stock so"
     expect(page).to have_content("Counted #{place}: 20 stacks, #{differ.size} different")
     differ.keys.map { |index| rows[index] }
   end

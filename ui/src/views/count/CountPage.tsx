@@ -94,9 +94,14 @@ function Head({ count, said, onFinish }: { count: Count; said: ReadonlySet<numbe
   );
 }
 
+/** The hand goes on from here by keyboard, and no Enter too many finishes anything. */
+function onward(element: HTMLElement | null): void {
+  element?.focus({ preventScroll: true });
+}
+
 function AllSaid({ count, onFinish }: { count: Count; onFinish: () => void }) {
   return (
-    <div className="board p-6 text-center">
+    <div className="board p-6 text-center outline-none" tabIndex={-1} ref={onward}>
       <h2>{count.expected.length === 0 ? "Nothing is expected here" : "A word was said about everything"}</h2>
       <p className="text-soft my-2">{count.expected.length === 0 ? "Clear the place, sort by group, and enter each thing: dates can wait." : "Is there anything that is not on the list? Else finish."}</p>
       {count.expected.length > 0 && <Button look="main" onClick={onFinish}>Finish</Button>}
