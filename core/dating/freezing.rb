@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "breaking"
+require_relative "chronicle"
 require_relative "words"
 
 module NutShelf
@@ -10,6 +11,8 @@ module NutShelf
     module Freezing
       # States that the freezer has figures of their own for.
       OWN_FROZEN = %w[left_over cooked home_dried].freeze
+      # What says that it was not in the cold before, or is not after.
+      OF_THE_COLD = %i[frozen thawed].freeze
       # What the same food is in the fridge, fresh: how it counts once thawed.
       AS_FRESH = { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.freeze
 
@@ -22,7 +25,10 @@ module NutShelf
         say("It keeps as if it had not been frozen: until #{Words.day(@clock.until_on)}.") if @clock && @phase == :fresh && !freezing_noted?
       end
 
-      def freezing_noted? = @story.events.any? { |event| event.kind == :frozen }
+      # Only the first change of cold is the day it went in: a freezing after it left the freezer is another one.
+      def freezing_noted? = Chronicle.of(@story).find { |event| of_the_cold?(event) }&.kind == :frozen
+
+      def of_the_cold?(event) = OF_THE_COLD.include?(event.kind) || (event.kind == :moved && !event.place.freezer?)
 
       # What stands in the freezer from the first was in the fridge before it froze.
       def from_the_fridge

@@ -100,6 +100,13 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
       expect(told("beef-mince", "fridge", moved("2026-11-24", "freezer"), situation: "thawed").last).to eq("Frozen again on 24 Nov 2026 after thawing: only cooked food may go back.")
     end
 
+    it "again, noted long after it left the freezer, is not the day it first went in" do
+      back = [event(:thawed, "2026-10-07"), moved("2026-10-27", "freezer"), event(:frozen, "2026-11-20")]
+      told_again = date(story("eggs", "freezer", situation: "frozen_at_home", acquired_on: "2026-10-05", events: back))
+      expect(told_again).to have_attributes(stopped: true)
+      expect(told_again.steps).to include("Frozen again on 27 Oct 2026 after thawing: only cooked food may go back.")
+    end
+
     it "opened in the freezer it is only thawed, opened after it came out it is opened too" do
       out = [moved("2026-11-24", "cupboard"), event(:opened, "2026-11-24")]
       after, before = [out, out.reverse].map { |events| told("white-bread", "freezer", *events, acquired_on: "2026-11-01").drop(1) }

@@ -119,7 +119,7 @@ class CapsLaw
   end
 
   def came_from_the_cold
-    noted = @story.events.any? { |event| event.kind == :frozen }
+    noted = noted?
     return came_thawed if @state == "thawed"
     return (@frozen = true) && (@place == "freezer" || thaw(start)) if @state == "bought_frozen"
     return unless @place == "freezer" || @state == "frozen_at_home"
@@ -129,13 +129,19 @@ class CapsLaw
     @place = "freezer" unless noted
   end
 
+  # The day it went in, when that is told before it ever left.
+  def noted?
+    left = ordered.index { |event| event.kind == :thawed || (event.kind == :moved && event.place.kind != "freezer") }
+    ordered.first(left || ordered.size).any? { |event| event.kind == :frozen }
+  end
+
   def dated? = !(@story.made_on || @story.acquired_on).nil?
 
   def came_thawed
     place = @place
     @place = "fridge" if place == "freezer"
     thaw(start)
-    to("freezer", dated? ? start : nil) if place == "freezer" && @story.events.none? { |event| event.kind == :frozen }
+    to("freezer", dated? ? start : nil) if place == "freezer" && !noted?
   end
 
   def day(event)
