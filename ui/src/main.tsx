@@ -2,7 +2,6 @@ import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-qu
 import { setNonce } from "get-nonce";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
 import { App } from "./app/App";
 import { Boundary } from "./kit/Boundary";
@@ -31,9 +30,7 @@ const client = new QueryClient({
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter>
-        <Boundary at=""><App /></Boundary>
-      </BrowserRouter>
+      <Boundary at=""><App /></Boundary>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense } from "react";
-import { Navigate, Route, Routes, useLocation, useParams } from "react-router";
+import { Redirect, Route, Switch, useParams } from "wouter";
+import { usePath } from "./address";
 import { dayIs } from "../api/envelope";
 import { belongsTo } from "../api/kept";
 import { sessionQuery } from "../api/queries";
@@ -38,7 +39,7 @@ const BringIn = lazily(() => import("../views/bring-in/BringIn"), (module) => mo
 
 export function App() {
   const query = useQuery({ ...sessionQuery, refetchOnWindowFocus: true });
-  const joining = useLocation().pathname === "/join";
+  const joining = usePath() === "/join";
   return (
     <Loaded query={query} what="Opening the door">
       {(session) => {
@@ -54,28 +55,28 @@ export function App() {
             <ActsProvider>
               <Frame>
                 <Suspense fallback={<Waiting what="Fetching" />}>
-                  <Routes>
-                    <Route path="/" element={<TodayView />} />
-                    <Route path="/shelf" element={<ShelfView />} />
-                    <Route path="/meals" element={<MealsView />} />
-                    <Route path="/meals/:id" element={<CookPage />} />
-                    <Route path="/shop" element={<ShopView />} />
-                    <Route path="/bring-in" element={<BringIn />} />
-                    <Route path="/count" element={<CountView />} />
-                    <Route path="/count/:id" element={<CountPage />} />
-                    <Route path="/keeping" element={<KeepingView />} />
-                    <Route path="/places" element={<PlacesView />} />
-                    <Route path="/bring-forward" element={<BringForward />} />
-                    <Route path="/jars" element={<JarsView />} />
-                    <Route path="/recall" element={<RecallView />} />
-                    <Route path="/labels" element={<LabelsView />} />
-                    <Route path="/people" element={<PeopleView />} />
-                    <Route path="/scanner" element={<ScannerPage />} />
-                    <Route path="/scale" element={<ScalePage />} />
-                    <Route path="/print/shelf" element={<PrintShelf />} />
-                    <Route path="/s/:id" element={<ToStack />} />
-                    <Route path="*" element={<Navigate to="/" replace />} />
-                  </Routes>
+                  <Switch>
+                    <Route path="/"><TodayView /></Route>
+                    <Route path="/shelf"><ShelfView /></Route>
+                    <Route path="/meals"><MealsView /></Route>
+                    <Route path="/meals/:id"><CookPage /></Route>
+                    <Route path="/shop"><ShopView /></Route>
+                    <Route path="/bring-in"><BringIn /></Route>
+                    <Route path="/count"><CountView /></Route>
+                    <Route path="/count/:id"><CountPage /></Route>
+                    <Route path="/keeping"><KeepingView /></Route>
+                    <Route path="/places"><PlacesView /></Route>
+                    <Route path="/bring-forward"><BringForward /></Route>
+                    <Route path="/jars"><JarsView /></Route>
+                    <Route path="/recall"><RecallView /></Route>
+                    <Route path="/labels"><LabelsView /></Route>
+                    <Route path="/people"><PeopleView /></Route>
+                    <Route path="/scanner"><ScannerPage /></Route>
+                    <Route path="/scale"><ScalePage /></Route>
+                    <Route path="/print/shelf"><PrintShelf /></Route>
+                    <Route path="/s/:id"><ToStack /></Route>
+                    <Route><Redirect to="/" replace /></Route>
+                  </Switch>
                 </Suspense>
                 <Suspense fallback={null}><Catcher /></Suspense>
               </Frame>
@@ -89,10 +90,10 @@ export function App() {
 
 /** Where the square code on a label leads. */
 function ToStack() {
-  return <Navigate to={`/shelf?stack=${useParams().id}`} replace />;
+  return <Redirect to={`/shelf?stack=${useParams().id}`} replace />;
 }
 
 /** Scans are caught everywhere but on the page that sends them. */
 function Catcher() {
-  return useLocation().pathname === "/scanner" ? null : <ScanCatcher />;
+  return usePath() === "/scanner" ? null : <ScanCatcher />;
 }

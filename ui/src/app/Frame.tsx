@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useEffect, useState, type ReactNode } from "react";
-import { Link, NavLink, useLocation, useNavigate, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "wouter";
+import { TabLink, useGo, usePath } from "./address";
 import { actsQuery, todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs, useReport } from "./acts";
@@ -31,10 +32,10 @@ function Strip({ onLately, onPlace, onLetters }: { onLately: () => void; onPlace
       </Link>
       <nav aria-label="Views" className="flex items-stretch phone:hidden">
         {TABS.map((tab) => (
-          <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[40px]" : ""} ${isActive ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
+          <TabLink key={tab.path} to={tab.path} className={(here) => `relative px-[14px] flex items-center ${tab.path === "/" && needs > 0 ? "!pr-[40px]" : ""} ${here ? "bg-zinc text-ink font-bold rounded-t-[10px] mt-2" : "text-[#dbe5f7] hover:text-white"}`}>
             {tab.name}
             {tab.path === "/" && needs > 0 && <b className="absolute right-[7px] bg-[#e3ab1f] text-[#14212e] text-tiny rounded-lg px-[5px] leading-[15px]" aria-label={`${needs} things need you`}>{needs}</b>}
-          </NavLink>
+          </TabLink>
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-1">
@@ -47,19 +48,19 @@ function Strip({ onLately, onPlace, onLetters }: { onLately: () => void; onPlace
 }
 
 function BottomBar({ onMore }: { onMore: () => void }) {
-  const location = useLocation();
+  const path = usePath();
   return (
     <nav aria-label="Views" className="no-print wide:hidden fixed bottom-0 inset-x-0 z-20 bg-strip text-white grid grid-cols-4 h-[54px]">
       {TABS.filter((tab) => PHONE.includes(tab.path)).map((tab) => (
-        <NavLink key={tab.path} to={tab.path} end={tab.path === "/"} className={({ isActive }) => `flex items-center justify-center border-t-[4px] ${isActive ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>{tab.name}</NavLink>
+        <TabLink key={tab.path} to={tab.path} className={(here) => `flex items-center justify-center border-t-[4px] ${here ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>{tab.name}</TabLink>
       ))}
-      <button type="button" onClick={onMore} className={`border-t-[4px] ${!PHONE.includes(location.pathname) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>More</button>
+      <button type="button" onClick={onMore} className={`border-t-[4px] ${!PHONE.includes(path) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`}>More</button>
     </nav>
   );
 }
 
 function useFrameKeys(open: { help: () => void; line: () => void }) {
-  const go = useNavigate();
+  const go = useGo();
   const { undo } = useActs();
   const acts = useQuery(actsQuery);
   const tabs = Object.fromEntries(TABS.map((tab) => [tab.key, () => void go(tab.path)]));
@@ -110,13 +111,13 @@ function useTitle(path: string, household: string): void {
 }
 
 export function Frame({ children }: { children: ReactNode }) {
-  const location = useLocation();
+  const path = usePath();
   const { away } = useActs();
   const session = useSession();
   const [sheet, setSheet] = useFrameSheet();
-  useTitle(location.pathname, session.household?.name ?? "");
+  useTitle(path, session.household?.name ?? "");
   const [lineOpen, setLineOpen] = useState(false);
-  const withLine = WITH_LINE.includes(location.pathname) || lineOpen;
+  const withLine = WITH_LINE.includes(path) || lineOpen;
   useFrameKeys({
     help: () => setSheet("help"),
     line: () => {
@@ -129,8 +130,8 @@ export function Frame({ children }: { children: ReactNode }) {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-board focus:p-2">To the content</a>
       <Strip onLately={() => setSheet("lately")} onPlace={() => setSheet("place")} onLetters={() => setSheet("letters")} />
       {away && <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">The house is not answering. What you do is kept and is sent as soon as it is back.</p>}
-      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}><Boundary at={location.pathname}>{children}</Boundary></main>
-      {withLine && <LabelLine onClose={WITH_LINE.includes(location.pathname) ? undefined : () => setLineOpen(false)} />}
+      <main id="main" tabIndex={-1} aria-label={session.household?.name} className={`grow px-6 pt-3 phone:px-3 outline-none ${withLine ? "pb-[84px] phone:pb-[140px]" : "pb-6 phone:pb-[80px]"}`}><Boundary at={path}>{children}</Boundary></main>
+      {withLine && <LabelLine onClose={WITH_LINE.includes(path) ? undefined : () => setLineOpen(false)} />}
       <Suspense fallback={null}><Reported raised={withLine} /></Suspense>
       <BottomBar onMore={() => setSheet("more")} />
       <Boundary at={sheet ?? ""}><Suspense fallback={null}>

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
+import { Link } from "wouter";
 import { actsQuery } from "../api/queries";
 import type { ActRow } from "../api/types";
 import { Button } from "../kit/kit";

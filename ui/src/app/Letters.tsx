@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "./address";
 import * as outbox from "../api/outbox";
 import { Button } from "../kit/kit";
 import { Sheet } from "../kit/Sheet";
@@ -78,7 +78,7 @@ function Pending({ letter, onDrop }: { letter: outbox.Letter; onDrop: (letter: o
 
 function Refused({ letter, onDrop, onClose }: { letter: outbox.Letter; onDrop: (letter: outbox.Letter) => void; onClose: () => void }) {
   const { again } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const sides = bothSides(letter);
   const view = viewOf(letter);
   const look = () => {

@@ -1,6 +1,6 @@
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "./address";
 import { keysOff, setKeysOff } from "./keys";
 import { useSession } from "./session";
 import { useChooseHousehold } from "./useChooseHousehold";
@@ -13,7 +13,7 @@ const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted
 
 export function MoreMenu({ onPlace }: { onPlace: () => void }) {
   const session = useSession();
-  const go = useNavigate();
+  const go = useGo();
   const signOut = useSignOut();
   const choose = useChooseHousehold();
   const [now, setNow] = useState({ theme: theme(), keys: !keysOff() });

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { useSearchParams } from "wouter";
+import { useGo } from "../app/address";
 import { useWide } from "../views/shelf/useWide";
 import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
@@ -81,7 +82,7 @@ function useLine() {
 
 /** A scanner that types: a stack's label leads to the stack, an unknown code asks once what it is. */
 function useScanned() {
-  const go = useNavigate();
+  const go = useGo();
   const [unknown, setUnknown] = useState<string | null>(null);
   const take = async (text: string): Promise<boolean> => {
     const known = await readScan(text).catch(() => null);

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../app/address";
 import { Problem } from "../api/client";
 import { useActs } from "../app/acts";
 import { lineBack } from "../label-line/lineBack";
@@ -9,7 +9,7 @@ import { typeInto, useScanner } from "./useScanner";
 
 /** A scan anywhere: a stack's label opens the stack, a known pack waits in the label line, an unknown code is learnt. */
 export function ScanCatcher() {
-  const go = useNavigate();
+  const go = useGo();
   const { say } = useActs();
   const [unknown, setUnknown] = useState<string | null>(null);
   const take = async (code: string) => {

@@ -6,7 +6,8 @@ import NotFoundException from "@zxing/library/esnext/core/NotFoundException";
 import GlobalHistogramBinarizer from "@zxing/library/esnext/core/common/GlobalHistogramBinarizer";
 import HybridBinarizer from "@zxing/library/esnext/core/common/HybridBinarizer";
 import RGBLuminanceSource from "@zxing/library/esnext/core/RGBLuminanceSource";
-import MultiFormatOneDReader from "@zxing/library/esnext/core/oned/MultiFormatOneDReader";
+import Code128Reader from "@zxing/library/esnext/core/oned/Code128Reader";
+import MultiFormatUPCEANReader from "@zxing/library/esnext/core/oned/MultiFormatUPCEANReader";
 import QRCodeReader from "@zxing/library/esnext/core/qrcode/QRCodeReader";
 import type Reader from "@zxing/library/esnext/core/Reader";
 import type Result from "@zxing/library/esnext/core/Result";
@@ -15,7 +16,7 @@ import type Result from "@zxing/library/esnext/core/Result";
 const HINTS = new Map<DecodeHintType, unknown>([[DecodeHintType.POSSIBLE_FORMATS, [BarcodeFormat.EAN_13, BarcodeFormat.EAN_8, BarcodeFormat.UPC_A, BarcodeFormat.CODE_128]]]);
 
 export class FoodCodes implements Reader {
-  private readonly readers: Reader[] = [new QRCodeReader(), new MultiFormatOneDReader(HINTS), new DataMatrixReader()];
+  private readonly readers: Reader[] = [new QRCodeReader(), new MultiFormatUPCEANReader(HINTS), new Code128Reader(), new DataMatrixReader()];
 
   decode(image: BinaryBitmap): Result {
     for (const reader of this.readers) {

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState, type ChangeEvent } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../../app/address";
 import { post, Problem } from "../../api/client";
 import { placesQuery } from "../../api/queries";
 import type { ImportFile, ImportPreview } from "../../api/types";
@@ -21,7 +21,7 @@ async function base64(file: File): Promise<string> {
 /** A list from elsewhere: how it would be read, every problem by line, and then all of it or nothing. */
 export default function BringIn() {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const places = useQuery(placesQuery).data ?? [];
   const [file, setFile] = useState<ImportFile | null>(null);
   const [preview, setPreview] = useState<ImportPreview | null>(null);

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useParams } from "wouter";
+import { useGo } from "../../app/address";
 import { countQuery } from "../../api/queries";
 import type { Count, ExpectedStack } from "../../api/types";
 import { waiting } from "../../api/outbox";
@@ -71,7 +72,7 @@ function Counting({ count, onFinish }: { count: Count; onFinish: () => void }) {
 
 function Head({ count, said, onFinish }: { count: Count; said: ReadonlySet<number>; onFinish: () => void }) {
   const { act, note } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const { done, of } = progress(count, said);
   const throwAway = async () => {
     if (await act(`/api/counts/${count.id}/throw`, {}, "throw the count away")) void go("/count");

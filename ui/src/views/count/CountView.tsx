@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link, useNavigate } from "react-router";
+import { Link } from "wouter";
+import { useGo } from "../../app/address";
 import { countsQuery } from "../../api/queries";
 import type { CountPlace, Counts } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -51,7 +52,7 @@ function Start({ counts }: { counts: Counts }) {
 
 function List({ places, all }: { places: CountPlace[]; all: CountPlace[] }) {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const { today } = useSession();
   const begin = async (place: CountPlace) => {
     const made = await act<{ count_id: number }>("/api/counts", { place_id: place.id }, `count ${place.name}`);

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../../app/address";
 import { countsQuery, differencesQuery } from "../../api/queries";
 import type { Count, Difference } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -53,7 +53,7 @@ function proposed(list: Difference[]): Answers {
 
 function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBack: () => void }) {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const money = useMoney();
   const client = useQueryClient();
   const [answers, setAnswers] = useState<Answers>(() => proposed(list));

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../../app/address";
 import { newKey, post, Problem } from "../../api/client";
 import { sessionQuery } from "../../api/queries";
 import type { Invitation } from "../../api/types";
@@ -12,7 +12,7 @@ import { Form, Submit, Text } from "../../kit/form";
 export default function Join() {
   const token = window.location.hash.slice(1);
   const client = useQueryClient();
-  const go = useNavigate();
+  const go = useGo();
   const [found, setFound] = useState<Invitation | null>(null);
   const [trouble, setTrouble] = useState("");
   const me = useQuery(sessionQuery).data?.account;

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../../app/address";
 import type { Food, KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Amount, amountOf, Form, Submit, Text, Tick } from "../../kit/form";
@@ -67,7 +67,7 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
 /** A food that was two, or that nobody has any more. */
 function Ending({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const [into, setInto] = useState<Food | null>(null);
   const merge = async (food: Food) => {
     if (!(await act(`/api/keeping/${page.food_id}/merge`, { into_food_id: food.id }, `${page.food} is ${food.name}`))) return;

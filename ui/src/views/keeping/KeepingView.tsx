@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useSearchParams } from "react-router";
+import { useSearchParams } from "wouter";
 import { foodsQuery, keepingQuery, shelfQuery } from "../../api/queries";
 import type { KeepingCell, KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";

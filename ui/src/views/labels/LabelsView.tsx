@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
-import { useSearchParams } from "react-router";
+import { useSearchParams } from "wouter";
 import { gridsQuery, placesQuery, shelfQuery } from "../../api/queries";
 import type { Place, Stack } from "../../api/types";
 import { Board, Button } from "../../kit/kit";

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useParams } from "wouter";
+import { useGo } from "../../app/address";
 import { mealQuery, placesQuery } from "../../api/queries";
 import type { MealDetail, Place } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -46,7 +47,7 @@ const START = (detail: MealDetail) => Object.fromEntries(detail.lines.flatMap((l
 
 function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const [used, setUsed] = useState<Record<string, string>>(() => START(detail));
   const [portions, setPortions] = useState("");
   const fridge = places.find((place) => place.kind === "fridge") ?? places[0];

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link } from "wouter";
 import { dishesQuery, mealsQuery } from "../../api/queries";
 import type { Dish, Meal } from "../../api/types";
 import { useActs } from "../../app/acts";

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState, type ChangeEvent } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "wouter";
+import { useGo } from "../../app/address";
 import { placeQuery } from "../../api/queries";
 import type { Place, PlaceDetail } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -80,7 +81,7 @@ function Wrong({ detail }: { detail: PlaceDetail }) {
 
 function AtRisk({ detail }: { detail: PlaceDetail }) {
   const [open, setOpen] = useState(false);
-  const go = useNavigate();
+  const go = useGo();
   if (detail.at_risk.length === 0) return null;
   return (
     <section>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "wouter";
 import { placesQuery } from "../../api/queries";
 import type { Place } from "../../api/types";
 import { useSession } from "../../app/session";

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "wouter";
+import { useGo } from "../../app/address";
 import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
 import type { Place, Tie } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -35,7 +36,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   const [params, setParams] = useSearchParams();
   const wide = useWide();
   const tied = useTied();
-  const go = useNavigate();
+  const go = useGo();
   const filter = fromUrl(params);
   const stacks = useMemo(() => filtered(shelf.stacks, places, fromUrl(params)), [shelf.stacks, places, params]);
   const set = (name: string, value: string) => setParams((now) => {

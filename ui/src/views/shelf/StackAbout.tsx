@@ -1,4 +1,4 @@
-import { Link } from "react-router";
+import { Link } from "wouter";
 import type { StackDetail } from "../../api/types";
 import { useSession } from "../../app/session";
 import { dayWords } from "../../kit/words";

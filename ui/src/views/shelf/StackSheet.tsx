@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useGo } from "../../app/address";
 import { waiting } from "../../api/outbox";
 import { stackQuery } from "../../api/queries";
 import type { Place, StackDetail, Tie } from "../../api/types";
@@ -103,7 +103,7 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   const stack = detail.stack;
   const { possible, doing, toggle, close, show } = usePanel(first, detail, places);
   const [more, setMore] = useState(false);
-  const travel = useNavigate();
+  const travel = useGo();
   const go = async (verb: string, body: Input) => {
     const path = `/api/stacks/${stack.id}/${verb}`;
     const done = await act(path, body, `${VERBS[verb] ?? verb}: ${stack.name}`);

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link } from "wouter";
 import { missingQuery, placesQuery } from "../../api/queries";
 import type { MissingItem } from "../../api/types";
 import { useMoney } from "../../app/session";

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "wouter";
+import { useGo } from "../../app/address";
 import type { Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
@@ -9,7 +10,7 @@ import { NewCare } from "../shelf/StackCare";
 /** What hands have to do today besides cooking: thaw, care, count. */
 export function Chores({ today }: { today: Today }) {
   const { act } = useActs();
-  const go = useNavigate();
+  const go = useGo();
   const [adding, setAdding] = useState(false);
   const begin = async (place: Today["counts_due"][number]) => {
     const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, `count ${place.place}`);

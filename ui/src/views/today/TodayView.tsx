@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
+import { Link } from "wouter";
 import { placesQuery, todayQuery } from "../../api/queries";
 import type { Meal, Today } from "../../api/types";
 import { useActs } from "../../app/acts";

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useMemo, type ReactNode } from "react";
-import { useSearchParams } from "react-router";
+import { useSearchParams } from "wouter";
 import { mealsQuery, placesQuery } from "../../api/queries";
 import { lazily } from "../../kit/lazily";
 
