@@ -60,7 +60,7 @@ module NutShelf
         reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
         facts = { daily: rate.daily * holdings.first.grams_per_unit, reach: reach }
         food = @room.food(food_id)
-        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: ->(grams) { Core::HandWords.of(grams, food) })]]
+        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: ->(grams) { Core::HandWords.of(grams, food, measures: @room.measures) })]]
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.

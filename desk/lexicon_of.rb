@@ -31,7 +31,7 @@ module NutShelf
       def place(name) = @room.places.values.find { |row| row[:name].to_s == name }
 
       # @return [Hash] whose cups, pints and gallons, see Units::MEASURES
-      def measures = Core::LabelLine::Units::MEASURES.fetch(@room.household[:settings].fetch("measures", "metric"))
+      def measures = Core::LabelLine::Units::MEASURES.fetch(@room.measures.system)
 
       private
 

@@ -105,6 +105,17 @@ module NutShelf
       # @return [Boolean] whether somebody who eats here goes by the date only
       def strict_eaters? = eaters.any? { |row| row[:strict] }
 
+      # @return [Core::Measures] how this household measures
+      def measures = @measures ||= Core::Measures.of(household[:settings].fetch("measures", "metric"))
+
+      # @param quantity [Core::Quantity]
+      # @return [String] as this household says it
+      def amount(quantity) = measures.free(quantity)
+
+      # @param quantity [Core::Quantity] one pack
+      # @return [String] as it is printed on it
+      def size(quantity) = measures.size(quantity)
+
       # How a part of a stack reads: "222 g", whether the pack is open or not.
       def part_words(lot, amount)
         wording(lot.to_h.merge(open: false, pack_amount: lot[:open] ? nil : lot[:pack_amount]), amount: amount)
@@ -114,7 +125,7 @@ module NutShelf
       def wording(lot, amount: lot[:on_hand])
         dimension = lot[:dimension].to_sym
         Core::Wording.stack(Core::Quantity.new(amount.to_r, dimension), pack: lot[:pack_amount] && Core::Quantity.new(lot[:pack_amount].to_r, dimension),
-                                                                        noun: lot[:noun], open: lot[:open])
+                                                                        noun: lot[:noun], open: lot[:open], measures: measures)
       end
     end
   end

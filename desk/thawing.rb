@@ -32,7 +32,7 @@ module NutShelf
 
         on, hours = Core::Thaw.start(on: meal.on, grams: pick.amount, hours_per_kg: food.thaw_hours_fridge)
         amount = Core::Quantity.new(@pantry_of.proposal(key, pick), lot[:dimension].to_sym)
-        { on: [on, @room.today].max, lot_id: lot[:id], name: lot[:label].empty? ? food.name : lot[:label], amount: lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : Core::Wording.free(amount),
+        { on: [on, @room.today].max, lot_id: lot[:id], name: lot[:label].empty? ? food.name : lot[:label], amount: lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : @room.amount(amount),
           place: @room.place(lot[:place_id])[:name].to_s, meal_id: meal.id, meal: meal.recipe.name, hours: hours }
       end
     end

@@ -9,14 +9,14 @@ module NutShelf
     class Barcodes < Base
       get("/") do
         view do |room|
-          { barcodes: room.house.packs.barcodes.map { |row| { code: row[:code], food_id: row[:food_id], food: room.food_row(row[:food_id])[:name].to_s, pack: words(row) } } }
+          { barcodes: room.house.packs.barcodes.map { |row| { code: row[:code], food_id: row[:food_id], food: room.food_row(row[:food_id])[:name].to_s, pack: words(row, room) } } }
         end
       end
 
       post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
 
       helpers do
-        def words(row) = Core::Wording.free(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym))
+        def words(row, room) = room.size(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym))
       end
     end
   end

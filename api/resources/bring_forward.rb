@@ -19,13 +19,13 @@ module NutShelf
       helpers do
         def item(room, of, item)
           food = of.pantry_of.foods.fetch(item.key)
-          { food_id: item.food_id, food: item.name, working_amount: words(item, food, item.amount_g), own: item.own,
-            at_hand: words(item, food, item.list.there), short: item.list.short.positive? ? words(item, food, item.list.short) : nil,
+          { food_id: item.food_id, food: item.name, working_amount: words(room, item, food, item.amount_g), own: item.own,
+            at_hand: words(room, item, food, item.list.there), short: item.list.short.positive? ? words(room, item, food, item.list.short) : nil,
             to_place_id: item.to_place && item.to_place[:id], to_place: item.to_place && item.to_place[:name].to_s, steps: item.steps,
             picks: item.list.picks.map { |pick| pick(room, of, item.key, pick, item.to_place) } }
         end
 
-        def words(item, food, grams) = Core::HandWords.of(grams, food, pack: item.pack_g)
+        def words(room, item, food, grams) = Core::HandWords.of(grams, food, pack: item.pack_g, measures: room.measures)
 
         def pick(room, of, key, pick, to_place)
           lot = of.pantry_of.lot(pick.stock.id)

@@ -27,7 +27,7 @@ module NutShelf
                                                                                                  tare_g: decimal(row[:tare_g]), full_at: decimal(row[:full_at]), place: row[:place_id] && room.place(row[:place_id])[:name].to_s }
         end
 
-        def words(grams) = Core::Wording.free(Core::Quantity.new(grams, :mass))
+        def words(room, grams) = room.amount(Core::Quantity.new(grams, :mass))
 
         def decimal(number) = number && Core::Decimal.print(number.to_r)
 
@@ -36,8 +36,8 @@ module NutShelf
           food = room.food(food_id)
           stocks = of.pantry.holdings.fetch(food.key, []).map(&:stock).reject(&:set_apart)
           fill = Core::Fill.new(capacity_ml: row[:capacity_ml].to_r, food: food, stocks: stocks, on: room.today, freezing: params[:freezing] == "yes" ? row[:shape] : nil)
-          { amount: words(fill.grams), grams: Core::Decimal.print(fill.grams), short: fill.short_g.positive? ? words(fill.short_g) : nil, steps: fill.steps,
-            picks: fill.picks.map { |pick| { lot_id: pick.stock.id, words: words(pick.amount), place: pick.stock.place } } }
+          { amount: words(room, fill.grams), grams: Core::Decimal.print(fill.grams), short: fill.short_g.positive? ? words(room, fill.short_g) : nil, steps: fill.steps,
+            picks: fill.picks.map { |pick| { lot_id: pick.stock.id, words: words(room, pick.amount), place: pick.stock.place } } }
         end
       end
     end

@@ -27,7 +27,7 @@ module NutShelf
           food = plan.pantry.foods.fetch(item.food_key)
           cost, estimated = plan.whole_cost(item.food_key, item.grams)
           { aisle: food.aisle, food_id: plan.food_id(item.food_key), food: food.name, amount: plan.food_amount(item.food_key, item.grams),
-            level: nil, at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: pack_text(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
+            level: nil, at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: plan.pack_words(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
             reasons: reasons(item, plan), put_away: put_away(item, food, plan) }
         end
 
@@ -36,13 +36,11 @@ module NutShelf
           food = plan.pantry.foods.fetch(key)
           pack, = Core::MissingList.packs(food, 1r)
           cost, estimated = plan.whole_cost(key, 1r)
-          { aisle: food.aisle, food_id: plan.food_id(key), food: food.name, amount: "some", at_home: nil, level: level, pack: pack_text(pack), count: 1, cost_minor: cost, estimated: estimated, reasons: [],
-            put_away: ["1 x", pack_text(pack), plain_name(food)].compact.join(" ") }
+          { aisle: food.aisle, food_id: plan.food_id(key), food: food.name, amount: "some", at_home: nil, level: level, pack: plan.pack_words(pack), count: 1, cost_minor: cost, estimated: estimated, reasons: [],
+            put_away: ["1 x", plan.pack_words(pack), plain_name(food)].compact.join(" ") }
         end
 
         def plain_name(food) = food.name.split(",").reverse.map(&:strip).join(" ")
-
-        def pack_text(pack) = pack&.sub(/(\d)([a-z])/, '\1 \2')
 
         def reasons(item, plan)
           meals = plan.planned.to_h { |meal| [meal.id, meal] }
@@ -56,9 +54,9 @@ module NutShelf
         def put_away(item, food, plan)
           name = plain_name(food)
           return "#{plan.food_amount(item.food_key, item.grams)} #{name}" unless item.pack
-          return "#{item.pack_count * item.pack.to_i} #{name}" if item.pack.match?(/\A\d+\z/)
+          return "#{(item.pack * item.pack_count).amount.to_i} #{name}" if item.pack.dimension == :count
 
-          "#{item.pack_count} x #{pack_text(item.pack)} #{name}"
+          "#{item.pack_count} x #{plan.pack_words(item.pack)} #{name}"
         end
       end
     end

@@ -54,14 +54,14 @@ module NutShelf
         return [] unless figure
 
         grams = figure.to_i
-        weight = { text: Core::Wording.free(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
+        weight = { text: @room.size(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
         [{ field: "amount", text: "How much is it?", answers: [*(weight if grams.positive?), { text: "#{figure} is the price", value: "" }] }]
       end
 
       def scanned_amount(draft)
         return "a pack" unless draft[:amount]
 
-        pack = Core::Wording.free(Core::Quantity.of(draft[:amount], draft[:unit]))
+        pack = @room.size(Core::Quantity.of(draft[:amount], draft[:unit]))
         draft[:count] == "1" ? pack : "#{draft[:count]} x #{pack}"
       end
 
@@ -83,7 +83,7 @@ module NutShelf
         return Core::Wording.counted(draft.count, draft.unit || "pack") unless draft.amount
 
         size = Core::Quantity.new(draft.amount, Core::Unit.dimension(draft.unit))
-        Core::Wording.stack(size * draft.count, pack: size)
+        Core::Wording.stack(size * draft.count, pack: size, measures: @room.measures)
       end
 
       # The date the stack would get, computed by the same rules, where enough is known.

@@ -24,10 +24,10 @@ module NutShelf
       end
 
       # @param row [Hash]
-      # @return [Array<String>] sizes of one pack as the tables write them ("400g"), those this household has had first
+      # @return [Array<Hash>] sizes of one pack, those this household has had first
       def packs(row)
-        had = (@had ||= @room.house.packs.by_food(nil)).fetch(row[:id], []).map { |pack| size(pack) }
-        [*had, *@room.catalog.foods[row[:reference_key]]&.typical_packs].uniq
+        had = (@had ||= @room.house.packs.by_food(nil)).fetch(row[:id], []).map { |pack| Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym) }
+        [*had, *@room.catalog.foods[row[:reference_key]]&.typical_packs].uniq.map { |size| pack(size) }
       end
 
       # @param row [Hash]
@@ -36,7 +36,10 @@ module NutShelf
 
       private
 
-      def size(pack) = "#{Core::Decimal.print(pack[:amount].to_r)}#{{ 'mass' => 'g', 'volume' => 'ml' }[pack[:dimension]]}"
+      def pack(size)
+        words = size.dimension == :count ? Core::Wording.counted(size.amount, "piece") : @room.size(size)
+        { amount: Core::Decimal.print(size.amount), unit: size.unit, words: words }
+      end
 
       def food(row, last)
         known = Store::Foods.value(row, @room.catalog)

@@ -25,7 +25,7 @@ module NutShelf
       private
 
       def line(line)
-        wanted = line.unknown ? Core::Wording.free(line.line.quantity) : @plan.food_amount(line.food_key, line.grams)
+        wanted = line.unknown ? @room.amount(line.line.quantity) : @plan.food_amount(line.food_key, line.grams)
         { food: @plan.food_name(line.food_key), wanted: wanted, optional: line.line.optional, note: line.line.note.to_s, free: line.free, unknown: line.unknown,
           substitute: line.substitute ? @plan.food_name(line.line.food_key) : nil, missing: line.missing.positive? ? @plan.food_amount(line.food_key, line.missing) : nil,
           picks: line.picks.map { |pick| pick(line.food_key, pick) } }

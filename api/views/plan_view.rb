@@ -76,7 +76,7 @@ module NutShelf
       def lot_amount_text(key, pick)
         lot = pantry_of.lot(pick.stock.id)
         amount = Core::Quantity.new(lot_amount(key, pick), lot[:dimension].to_sym)
-        lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : Core::Wording.free(amount)
+        lot[:noun] ? Core::Wording.counted(amount.amount, lot[:noun]) : @room.amount(amount)
       end
 
       def lot(id) = pantry_of.lot(id)
@@ -94,10 +94,14 @@ module NutShelf
         food = pantry.foods.fetch(key)
         quantity = Core::Quantity.new(grams, :mass)
         quantity = Core::Conversion.to(quantity, food.dimension, food) unless food.dimension == :mass
-        Core::Wording.free(Core::Proposal.need(quantity, food))
+        @room.amount(Core::Proposal.need(quantity, food))
       rescue Core::MissingFigure
-        Core::Wording.free(Core::Proposal.need(Core::Quantity.new(grams, :mass), food))
+        @room.amount(Core::Proposal.need(Core::Quantity.new(grams, :mass), food))
       end
+
+      # @param pack [Core::Quantity, nil]
+      # @return [String, nil] its size as it stands on the pack
+      def pack_words(pack) = pack && @room.size(pack)
 
       def food_name(key) = pantry.foods.fetch(key).name
 

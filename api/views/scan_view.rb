@@ -59,7 +59,7 @@ module NutShelf
         blank.merge(kind: "pack", words: notes, code: gtin, food: { id: food[:id], name: food[:name].to_s }, pack: words(pack), draft: draft(pack, reading), stacks: rows.map { |row| view.call(row) })
       end
 
-      def words(pack) = Core::Wording.free(Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym))
+      def words(pack) = @room.size(Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym))
 
       def said(reading)
         return unless reading&.net_g || reading&.net_ml

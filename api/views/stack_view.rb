@@ -11,6 +11,7 @@ module NutShelf
 
       # @param room [Desk::Room]
       def initialize(room)
+        @measures = room.measures
         @today = room.today
         @policy = room.policy
         @table = room.office.marks
@@ -56,7 +57,7 @@ module NutShelf
 
       # Whole packs of whole grams are nearly all there is; they need no exact arithmetic.
       def packs(on_hand, pack, dimension)
-        return unless (on_hand % pack).zero?
+        return unless on_hand.positive? && (on_hand % pack).zero? && (pack > 1 || dimension == "count")
 
         count = on_hand / pack
         return free(on_hand, dimension) if count == 1 || pack == 1
@@ -75,7 +76,7 @@ module NutShelf
 
       def worded(row)
         dimension = row[:dimension].to_sym
-        Core::Wording.stack(Core::Quantity.new(row[:on_hand].to_r, dimension), pack: row[:pack_amount] && Core::Quantity.new(row[:pack_amount].to_r, dimension), noun: row[:noun], open: row[:open])
+        Core::Wording.stack(Core::Quantity.new(row[:on_hand].to_r, dimension), pack: row[:pack_amount] && Core::Quantity.new(row[:pack_amount].to_r, dimension), noun: row[:noun], open: row[:open], measures: @measures)
       end
     end
   end

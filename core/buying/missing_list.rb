@@ -13,7 +13,8 @@ module NutShelf
       Planned = Value.of(:id, :on, :recipe, :servings)
 
       # A food to buy: grams missing in all, grams on the shelf that day, and for which meals as
-      # [{meal:, grams:}]; `packs` as [{text:, grams:, count:}] the proposal. Frozen.
+      # [{meal:, grams:}]; `pack` (a Quantity) and
+      # `pack_count` the proposal. Frozen.
       Item = Value.of(:food_key, :grams, :at_home, :reasons, :pack, :pack_count)
 
       module_function
@@ -52,20 +53,15 @@ module NutShelf
       # @return [Rational] grams in whole packs; the need itself where no usual pack is known
       def whole_grams(food, grams)
         pack, count = packs(food, grams)
-        pack ? count * size(food, pack).last : grams
+        pack ? count * Holding.pack_grams(food, pack) : grams
       end
 
       # The usual pack that leaves least over; the fewer packs when that is level.
-      # @return [Array(String, Integer), nil] pack text and how many
+      # @return [Array(Quantity, Integer), nil] the pack and how many
       def packs(food, grams)
-        sizes = food.typical_packs.filter_map { |text| size(food, text) }
-        text, count = sizes.map { |name, size| [name, (grams / size).ceil, ((grams / size).ceil * size) - grams] }.min_by { |_, many, over| [over, many] }
-        text && [text, count]
-      end
-
-      def size(food, text)
-        grams = text.match?(/\A[\d.]+\z/) ? food.g_per_piece && (text.to_r * food.g_per_piece) : Holding.pack_grams(food, text)
-        grams&.positive? ? [text, grams] : nil
+        sizes = food.typical_packs.filter_map { |pack| Holding.pack_grams(food, pack)&.then { |size| [pack, size] if size.positive? } }
+        pack, count = sizes.map { |one, size| [one, (grams / size).ceil, ((grams / size).ceil * size) - grams] }.min_by { |_, many, over| [over, many] }
+        pack && [pack, count]
       end
     end
   end

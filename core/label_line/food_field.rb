@@ -141,13 +141,7 @@ module NutShelf
           size = @line.found[:size]
           return food.dimension == :count && @line.found[:noun].nil? && @line.found[:count_said] ? 2 : 0 unless size
 
-          food.typical_packs.any? { |text| same_size?(text, size) } ? 2 : 0
-        end
-
-        def same_size?(text, size)
-          number, unit = text.match(/\A([\d.]+)(kg|g|ml|l)?\z/).captures
-          amount = Quantity.of(number, unit || "piece")
-          amount.dimension == size.dimension && amount.amount == size.amount
+          food.typical_packs.include?(size) ? 2 : 0
         end
 
         def place_score(phrase, food)

@@ -79,9 +79,11 @@ module NutShelf
           food = @lexicon.foods[line.found[:food]]
           return unless line.found[:count_bare] && count > 1 && size && size.dimension != :count && food && BY_PIECE.include?(food.aisle)
 
-          line.ask(:count, "Is that #{Wording.free(size)} each, or in all?",
-                   [{ text: "#{Wording.free(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{Wording.free(size)}", value: Decimal.print(count) }])
+          line.ask(:count, "Is that #{said(size)} each, or in all?",
+                   [{ text: "#{said(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{said(size)}", value: Decimal.print(count) }])
         end
+
+        def said(size) = Measures.of(@measures.fetch(:system, "metric")).size(size)
 
         # Of two days a date can be, what keeps for weeks means the near one: no bread is good until 2030.
         def near_date(line, today)
@@ -153,7 +155,7 @@ module NutShelf
         def counted?(food)
           return false unless food
 
-          food.dimension == :count || food.g_per_piece || (food.typical_packs.any? && food.typical_packs.all? { |text| text.match?(/\A\d+\z/) })
+          food.dimension == :count || food.g_per_piece || (food.typical_packs.any? && food.typical_packs.all? { |size| size.dimension == :count })
         end
 
         # A date nobody named: months are printed as best before; a day by what that food usually carries.
@@ -197,7 +199,7 @@ module NutShelf
           per = price[:per]
           return minor(price[:number] * line.found[:count] * amount / per.amount) if amount && unit == per.unit
 
-          line.ask(:price, "The price is per #{Wording.free(per)}: how much is it in all?", [])
+          line.ask(:price, "The price is per #{said(per)}: how much is it in all?", [])
           nil
         end
 

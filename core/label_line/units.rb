@@ -25,8 +25,8 @@ module NutShelf
                         "cntr" => "container", "pch" => "pouch", "bx" => "box" }.freeze
 
         # Whose cups, pints, quarts and gallons: what a household chooses.
-        MEASURES = { "metric" => { cup: "metric_cup", pint: "uk_pint" }, "us" => { cup: "us_cup", pint: "us_pint" },
-                     "imperial" => { cup: "uk_cup", pint: "uk_pint" } }.freeze
+        MEASURES = { "metric" => { system: "metric", cup: "metric_cup", pint: "uk_pint" }, "us" => { system: "us", cup: "us_cup", pint: "us_pint" },
+                     "imperial" => { system: "imperial", cup: "uk_cup", pint: "uk_pint" } }.freeze
 
         module_function
 

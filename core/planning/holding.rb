@@ -24,13 +24,14 @@ module NutShelf
 
       # A jar nobody weighed counts as the smallest usual pack of that food.
       def self.usual_pack(food)
-        size = food.typical_packs.filter_map { |text| pack_grams(food, text) }.min
-        size || food.g_per_piece
+        sizes = food.typical_packs.reject { |size| size.dimension == :count }
+        sizes.filter_map { |size| pack_grams(food, size) }.min || food.g_per_piece
       end
 
-      def self.pack_grams(food, text)
-        number, unit = text.match(/\A([\d.]+)(kg|g|ml|l)\z/)&.captures
-        number && Conversion.to(Quantity.of(number, unit), :mass, food).amount
+      # @param size [Quantity] of one pack
+      # @return [Rational, nil] grams, where the food's figures tell
+      def self.pack_grams(food, size)
+        Conversion.to(size, :mass, food).amount
       rescue MissingFigure
         nil
       end

@@ -14,6 +14,11 @@ module NutShelf
         text = rest.zero? ? whole.to_s : format("%<whole>d.%<rest>06d", whole: whole, rest: rest).sub(/0+\z/, "")
         micro.negative? ? "-#{text}" : text
       end
+
+      # @param number [Numeric]
+      # @param places [Integer]
+      # @return [String] as people write it: no decimals from a hundred on
+      def short(number, places = 2) = print(number.to_r.round(number.abs >= 100 ? 0 : places))
     end
   end
 end

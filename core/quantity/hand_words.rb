@@ -13,10 +13,11 @@ module NutShelf
       # @param grams [Rational]
       # @param food [Food]
       # @param pack [Rational, nil] grams of one usual pack
+      # @param measures [Measures] of the household
       # @return [String] "2 x 400 g", "1.5 l", "6"
-      def of(grams, food, pack: nil)
+      def of(grams, food, pack: nil, measures: Wording::METRIC)
         whole = pack&.positive? && grams >= pack && (grams / pack).denominator == 1
-        Wording.stack(rounded(counted(grams, food)), pack: whole ? counted(pack, food) : nil)
+        Wording.stack(rounded(counted(grams, food)), pack: whole ? counted(pack, food) : nil, measures: measures)
       end
 
       # @param amount [Rational] of a stack, in its own units

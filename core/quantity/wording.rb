@@ -1,37 +1,36 @@
 # frozen_string_literal: true
 
+require_relative "measures"
 require_relative "quantity"
 
 module NutShelf
   module Core
     # How amounts read: "3 x 400 g", "250 g, open", "1.2 kg", "6".
     module Wording
+      METRIC = Measures.of("metric")
+
       module_function
 
       # @param quantity [Quantity]
+      # @param measures [Measures] of the household
       # @return [String] in the unit a person would say: kg from 1000 g, l from 1000 ml
-      def free(quantity)
-        amount = quantity.amount
-        case quantity.dimension
-        when :mass then amount >= 1000 ? "#{short(amount / 1000, 3)} kg" : "#{short(amount)} g"
-        when :volume then amount >= 1000 ? "#{short(amount / 1000, 3)} l" : "#{short(amount)} ml"
-        else short(amount)
-        end
-      end
+      def free(quantity, measures = METRIC) = measures.free(quantity)
 
       # @param on_hand [Quantity] all of the stack
       # @param pack [Quantity, nil] one pack of it
       # @param noun [String, nil] "jar", "portion": the word for one piece of an unmeasured pack
       # @param open [Boolean]
+      # @param measures [Measures] of the household
       # @return [String]
-      def stack(on_hand, pack: nil, noun: nil, open: false)
+      def stack(on_hand, pack: nil, noun: nil, open: false, measures: METRIC)
         return "#{counted(on_hand.amount, noun)}#{', open' if open}" if noun && on_hand.dimension == :count
-        return "#{free(on_hand)}#{', open' if open}" if pack.nil? || open || on_hand.zero?
+        return "#{measures.free(on_hand)}#{', open' if open}" if pack.nil? || open || on_hand.zero?
 
         packs = on_hand / pack
-        return free(on_hand) if packs == 1 || packs.denominator != 1 || pack.amount == 1
+        return measures.size(pack) if packs == 1
+        return measures.free(on_hand) if packs.denominator != 1 || pack.amount == 1
 
-        "#{packs.to_i} x #{free(pack)}"
+        "#{packs.to_i} x #{measures.size(pack)}"
       end
 
       def counted(amount, noun)
@@ -49,7 +48,7 @@ module NutShelf
         end
       end
 
-      def short(number, places = 2) = Decimal.print(number.to_r.round(number.abs >= 100 ? 0 : places))
+      def short(number, places = 2) = Decimal.short(number, places)
     end
   end
 end

@@ -3,6 +3,7 @@
 require_relative "../errors"
 require_relative "catalog"
 require_relative "recipe"
+require_relative "../quantity/quantity"
 
 module NutShelf
   module Core
@@ -55,10 +56,16 @@ module NutShelf
         klass = class_of[key]
         Food.new(key: key, name: row["name"], aisle: row["aisle"], food_group: row["food_group"],
                  dimension: row["base_dimension"].to_sym, g_per_ml: number(row, "g_per_ml"), g_per_piece: number(row, "g_per_piece"),
-                 typical_packs: list(row, "typical_packs"), class_key: klass, allergens: list(row, "allergens"),
+                 typical_packs: list(row, "typical_packs").map { |text| pack_size(text) }.freeze, class_key: klass, allergens: list(row, "allergens"),
                  date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
                  kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
                  **(rules[key] || rules[klass] || no_food(row)))
+      end
+
+      # "400g" and "1.5l" are sizes, a bare number counts pieces.
+      def pack_size(text)
+        number, unit = text.match(/\A([\d.]+)(kg|g|ml|l)?\z/).captures
+        Quantity.of(number, unit || "piece")
       end
 
       # Supplies have no rules row: nothing grows in a torch, and opened bleach stays where it is.

@@ -20,7 +20,7 @@ module NutShelf
         code = Core::CheckDigit.gtin14(input[:code])
         before = house.packs.by_barcode(code)
         house.packs.learn_barcode(code: code, pack_id: pack)
-        learnt = entry("learn_barcode", "Learnt #{input[:code]}: #{Core::Wording.free(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}", subject: pack)
+        learnt = entry("learn_barcode", "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}", subject: pack)
         house.records.event(act_id: learnt.act_id, record: "barcode", record_id: code.to_i, before: { pack_id: before && before[:id] }, after: { pack_id: pack })
         done(learnt, food_id: food[:id])
       end

@@ -57,7 +57,7 @@ module NutShelf
         opened ? made.happen(lot, opened, open: true) : nil
       end
 
-      def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : Core::Wording.free(Core::Quantity.new(size, lot[:dimension].to_sym))
+      def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : room.size(Core::Quantity.new(size, lot[:dimension].to_sym))
     end
   end
 end

@@ -145,9 +145,19 @@ RSpec.describe "The household", :api do
       expect(line("1 qt milk")["amount"].to_f).to be_within(0.01).of(946.35)
       csv = "food,amount,place\nWhole milk,1 qt,Fridge\n"
       preview = tell("/api/import/preview", { content: Base64.strict_encode64(csv) })
-      expect(preview.to_s).to include("946")
+      expect(preview["rows"].first["amount"]).to eq("1 qt")
       tell("/api/acts/#{done['act_id']}/undo")
       expect(line("1 qt milk")["amount"].to_f).to be_within(0.01).of(1136.52)
+    end
+
+    it "says amounts as it measures, and packs as they are printed" do
+      ways(settings: { measures: "us" })
+      shelf = [{ count: "2", amount: "425.242847" }, { amount: "500" }].map { |size| put_away(ines, "dry-pasta", "cupboard", **size)["lot_id"] }
+      expect(shelf.map { |id| ask("/api/stacks/#{id}")["stack"]["amount"] }).to eq(["2 x 15 oz", "500 g"])
+      tell("/api/stacks/#{shelf[1]}/take", { amount: "100" })
+      expect(ask("/api/stacks")["stacks"].map { |stack| stack["amount"] }).to contain_exactly("2 x 15 oz", "14.1 oz, open")
+      sizes = ask("/api/foods?find=pasta")["foods"].find { |food| food["key"] == "dry-pasta" }["packs"]
+      expect(sizes.map { |size| size["words"] }).to include("15 oz", "500 g")
     end
 
     it "reads the languages it writes in, and never guesses at others" do

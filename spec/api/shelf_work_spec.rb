@@ -250,7 +250,7 @@ RSpec.describe "Work at the shelf", :api do
     known = ask("/api/keeping/#{relish}")["known"]
     expect(known).to include("own" => true, "name" => "Aunt's relish", "nicknames" => [])
     tell("/api/keeping/#{relish}/food", { version: known["version"], name: "Tomato relish", packs: [{ amount: "280", unit: "g" }] })
-    expect(ask("/api/keeping/#{relish}")["known"]).to include("name" => "Tomato relish", "packs" => include("280g"))
+    expect(ask("/api/keeping/#{relish}")["known"]).to include("name" => "Tomato relish", "packs" => include(include("words" => "280 g")))
     other = tell("/api/foods", { name: "Old relish", like_food_id: relish })["food_id"]
     tell("/api/keeping/#{other}/merge", { into_food_id: relish })
     expect(ask("/api/keeping/#{relish}")["known"]["nicknames"]).to eq(["Old relish"])

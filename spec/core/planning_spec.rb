@@ -88,9 +88,10 @@ RSpec.describe "Dishes from the shelf" do
   end
 
   it "proposes the usual pack that leaves least over" do
-    expect(core::MissingList.packs(catalog.food("canned-chickpeas"), 450r)).to eq(["240g", 2])
-    expect(core::MissingList.packs(catalog.food("canned-chickpeas"), 400r)).to eq(["400g", 1])
-    expect(core::MissingList.packs(catalog.food("eggs"), 350r)).to eq(["10", 1])
+    packs = ->(key, grams) { core::MissingList.packs(catalog.food(key), grams) }
+    expect(packs.call("canned-chickpeas", 450r)).to eq([core::Quantity.of("240", "g"), 2])
+    expect(packs.call("canned-chickpeas", 400r)).to eq([core::Quantity.of("400", "g"), 1])
+    expect(packs.call("eggs", 350r)).to eq([core::Quantity.of("10", "piece"), 1])
   end
 
   describe "eaters" do

@@ -4,7 +4,7 @@ import { bodyOf, handWords, likelyYear, sizesOf, takenUp } from "../src/label-li
 
 function food(more: Partial<Food> = {}): Food {
   return {
-    id: 4, key: "canned-chickpeas", name: "Chickpeas, canned", aisle: "Tins and cans", food_group: "protein", dimension: "mass", packs: ["240g", "400g"], own: false, allergens: [], mark: "tin",
+    id: 4, key: "canned-chickpeas", name: "Chickpeas, canned", aisle: "Tins and cans", food_group: "protein", dimension: "mass", packs: [{ amount: "240", unit: "g", words: "240 g" }, { amount: "400", unit: "g", words: "400 g" }], own: false, allergens: [], mark: "tin",
     date_kind: "best_before", by_day: false, usual: { amount: "400", unit: "g", noun: null, place_id: 2, count: 3, days: 550, date_kind: "best_before" }, ...more,
   };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { packWords, sizeOf } from "../src/label-line/packs";
-import { addDays, dayTab, dayWords, daysBetween, degrees, every, inDays, moneyWords, packsOf, plural, shortAmount, shortName, span, stackWords } from "../src/kit/words";
+import { packKey, packWords, sizeOf } from "../src/label-line/packs";
+import { addDays, dayTab, dayWords, daysBetween, degrees, every, inDays, moneyWords, packsOf, plural, shortAmount, shortName, span, stackWords } from "../src/words/common";
 import { localeOf, speakAs } from "../src/words/region";
 import { stack } from "./stack";
 
@@ -47,12 +47,14 @@ describe("names, amounts, money", () => {
     expect(stackWords(stack({ level: "low" }), "Cupboard", false)).toContain("level low");
   });
 
-  it.each([["400g", { amount: "400", unit: "g" }], ["1.5kg", { amount: "1500", unit: "g" }], ["1l", { amount: "1000", unit: "ml" }], ["6", { amount: "6", unit: "piece" }], ["lots", null]])("size %s", (pack, size) => {
+  it.each([["400g", { amount: "400", unit: "g" }], ["1.5ml", { amount: "1.5", unit: "ml" }], ["6", { amount: "6", unit: "piece" }], ["lots", null]])("size %s", (pack, size) => {
     expect(sizeOf(pack)).toEqual(size);
   });
 
-  it("says packs", () => {
-    expect([packWords("400g"), packWords("6")]).toEqual(["400 g", "6 pieces"]);
+  it("says packs as the household measures", () => {
+    const packs = [{ amount: "425.242847", unit: "g", words: "15 oz" }, { amount: "6", unit: "piece", words: "6 pieces" }] as const;
+    expect(packs.map((pack) => packWords({ packs: [...packs] }, packKey(pack)))).toEqual(["15 oz", "6 pieces"]);
+    expect(packWords({ packs: [] }, "400g")).toBe("400 g");
   });
 });
 

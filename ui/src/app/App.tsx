@@ -13,35 +13,36 @@ import { localeOf, speakAs } from "../words/region";
 import { Frame } from "./Frame";
 import { SessionContext } from "./session";
 import { lazily } from "../kit/lazily";
+import * as say from "../words/app";
 
-const FirstStart = lazily(() => import("../views/door/FirstStart"), (module) => module.FirstStart);
-const SignIn = lazily(() => import("../views/door/SignIn"), (module) => module.SignIn);
-const NoHousehold = lazily(() => import("../views/door/NoHousehold"), (module) => module.NoHousehold);
+const FirstStart = lazily(() => import("../views/door"), (module) => module.FirstStart);
+const SignIn = lazily(() => import("../views/door"), (module) => module.SignIn);
+const NoHousehold = lazily(() => import("../views/door"), (module) => module.NoHousehold);
 const ShelfView = lazily(() => import("../views/shelf/ShelfView"), (module) => module.default, true);
-const MealsView = lazily(() => import("../views/meals/MealsView"), (module) => module.default, true);
-const CookPage = lazily(() => import("../views/meals/CookPage"), (module) => module.default);
-const ShopView = lazily(() => import("../views/shop/ShopView"), (module) => module.default, true);
-const CountView = lazily(() => import("../views/count/CountView"), (module) => module.default, true);
-const CountPage = lazily(() => import("../views/count/CountPage"), (module) => module.default);
-const KeepingView = lazily(() => import("../views/keeping/KeepingView"), (module) => module.default);
-const PlacesView = lazily(() => import("../views/places/PlacesView"), (module) => module.default);
-const BringForward = lazily(() => import("../views/places/BringForward"), (module) => module.default);
-const JarsView = lazily(() => import("../views/places/JarsView"), (module) => module.default);
-const RecallView = lazily(() => import("../views/places/RecallView"), (module) => module.default);
-const LabelsView = lazily(() => import("../views/labels/LabelsView"), (module) => module.default);
-const PeopleView = lazily(() => import("../views/people/PeopleView"), (module) => module.default);
-const ScannerPage = lazily(() => import("../views/devices/ScannerPage"), (module) => module.default);
-const ScalePage = lazily(() => import("../views/devices/ScalePage"), (module) => module.default);
-const Join = lazily(() => import("../views/door/Join"), (module) => module.default);
+const MealsView = lazily(() => import("../views/work"), (module) => module.MealsView, true);
+const CookPage = lazily(() => import("../views/work"), (module) => module.CookPage);
+const ShopView = lazily(() => import("../views/work"), (module) => module.ShopView, true);
+const CountView = lazily(() => import("../views/work"), (module) => module.CountView, true);
+const CountPage = lazily(() => import("../views/work"), (module) => module.CountPage);
+const KeepingView = lazily(() => import("../views/care"), (module) => module.KeepingView);
+const PlacesView = lazily(() => import("../views/care"), (module) => module.PlacesView);
+const BringForward = lazily(() => import("../views/care"), (module) => module.BringForward);
+const JarsView = lazily(() => import("../views/care"), (module) => module.JarsView);
+const RecallView = lazily(() => import("../views/care"), (module) => module.RecallView);
+const LabelsView = lazily(() => import("../views/care"), (module) => module.LabelsView);
+const PeopleView = lazily(() => import("../views/care"), (module) => module.PeopleView);
+const ScannerPage = lazily(() => import("../views/care"), (module) => module.ScannerPage);
+const ScalePage = lazily(() => import("../views/care"), (module) => module.ScalePage);
+const Join = lazily(() => import("../views/door"), (module) => module.Join);
 const ScanCatcher = lazily(() => import("../scan/ScanCatcher"), (module) => module.ScanCatcher);
-const PrintShelf = lazily(() => import("../views/print/PrintShelf"), (module) => module.default);
-const BringIn = lazily(() => import("../views/bring-in/BringIn"), (module) => module.default);
+const PrintShelf = lazily(() => import("../views/care"), (module) => module.PrintShelf);
+const BringIn = lazily(() => import("../views/care"), (module) => module.BringIn);
 
 export function App() {
   const query = useQuery({ ...sessionQuery, refetchOnWindowFocus: true });
   const joining = usePath() === "/join";
   return (
-    <Loaded query={query} what="Opening the door">
+    <Loaded query={query} what={say.openingTheDoor}>
       {(session) => {
         if (joining) return <Suspense fallback={null}><Join /></Suspense>;
         if (session.first_start && !session.demo) return <Suspense fallback={null}><FirstStart /></Suspense>;
@@ -54,7 +55,7 @@ export function App() {
           <SessionContext value={session} key={session.household?.id}>
             <ActsProvider>
               <Frame>
-                <Suspense fallback={<Waiting what="Fetching" />}>
+                <Suspense fallback={<Waiting what={say.fetching} />}>
                   <Switch>
                     <Route path="/"><TodayView /></Route>
                     <Route path="/shelf"><ShelfView /></Route>

@@ -3,14 +3,14 @@ import { useGo } from "./address";
 import * as outbox from "../api/outbox";
 import { Button } from "../kit/kit";
 import { Sheet } from "../kit/Sheet";
-import { dayWords } from "../kit/words";
+import { dayWords } from "../words/common";
 import { lines, takeAside, putAside, type BackInLine } from "../label-line/aside";
 import { lineBack } from "../label-line/lineBack";
 import { useActs } from "./acts";
 import { bothSides, insisting, viewOf } from "./letterWords";
 import { useSession } from "./session";
 import { useKept } from "./useKept";
-import { letters as say } from "../words/letters";
+import * as say from "../words/letters";
 
 type Dropped = { words: string; back: () => void };
 

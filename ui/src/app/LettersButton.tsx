@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import * as outbox from "../api/outbox";
 import { lines } from "../label-line/aside";
 import { useKept } from "./useKept";
-import { letters as say } from "../words/letters";
+import * as say from "../words/letters";
 
 /** A letter that arrives at once is nobody's concern. */
 const SOON = 1500;

@@ -7,8 +7,9 @@ import { useChooseHousehold } from "./useChooseHousehold";
 import { useSignOut } from "./useSignOut";
 import { MORE } from "./tabs";
 import { applyTheme, theme, type Theme } from "./theme";
+import * as say from "../words/app";
 
-const THEMES: [Theme, string][] = [["light", "Light"], ["dark", "Dark, for a night kitchen"], ["system", "As the device"]];
+const THEMES: [Theme, string][] = [["light", say.light], ["dark", say.darkForNight], ["system", say.asTheDevice]];
 const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2";
 
 export function MoreMenu({ onPlace }: { onPlace: () => void }) {
@@ -23,11 +24,11 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={4} className="z-50 max-h-[86dvh] overflow-y-auto bg-board text-ink border border-edge rounded-xl p-1.5 min-w-[240px] shadow-lg">
           <DropdownMenu.Label className="px-3 py-1 text-soft text-small">{session.household?.name}, {session.person?.role}</DropdownMenu.Label>
-          {session.households.length > 1 && session.households.filter((one) => one.id !== session.household?.id).map((one) => <DropdownMenu.Item key={one.id} className={item} onSelect={() => void choose(one.id)}>Go over to {one.name}</DropdownMenu.Item>)}
+          {session.households.length > 1 && session.households.filter((one) => one.id !== session.household?.id).map((one) => <DropdownMenu.Item key={one.id} className={item} onSelect={() => void choose(one.id)}>{say.goOverTo} {one.name}</DropdownMenu.Item>)}
           {MORE.map(([path, name]) => <DropdownMenu.Item key={path} className={item} onSelect={() => void go(path)}>{name}</DropdownMenu.Item>)}
-          <DropdownMenu.Item className={item} onSelect={onPlace}>New place</DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>Bring in a list (CSV)</DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => window.location.assign("/api/export.csv")}>Take the stock out (CSV)</DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={onPlace}>{say.newPlace}</DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={() => void go("/bring-in")}>{say.bringInListCsv}</DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={() => window.location.assign("/api/export.csv")}>{say.takeStockOutCsv}</DropdownMenu.Item>
           <DropdownMenu.Separator className="h-px bg-zinc2 my-1" />
           <DropdownMenu.RadioGroup value={now.theme} onValueChange={(next) => { applyTheme(next as Theme); setNow({ ...now, theme: next as Theme }); }}>
             {THEMES.map(([value, name]) => (
@@ -37,10 +38,10 @@ export function MoreMenu({ onPlace }: { onPlace: () => void }) {
             ))}
           </DropdownMenu.RadioGroup>
           <DropdownMenu.CheckboxItem className={item} checked={now.keys} onCheckedChange={(on) => { setKeysOff(!on); setNow({ ...now, keys: on }); }}>
-            <span className="w-4">{now.keys ? "✓" : ""}</span>Single keys
+            <span className="w-4">{now.keys ? "✓" : ""}</span>{say.singleKeys}
           </DropdownMenu.CheckboxItem>
           <DropdownMenu.Separator className="h-px bg-zinc2 my-1" />
-          <DropdownMenu.Item className={item} onSelect={() => void signOut()}>Sign out</DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={() => void signOut()}>{say.signOut}</DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -3,9 +3,10 @@ import { useActs } from "./acts";
 import { useSession } from "./session";
 import { Temperature, temperatures } from "./Temperature";
 import { Form, Pick, Submit, Text } from "../kit/form";
+import * as say from "../words/app";
 
-export const KINDS: [string, string][] = [["cupboard", "cupboard or shelf, room temperature"], ["cool_dark", "cool and dark: cellar, larder"], ["fridge", "fridge"], ["freezer", "freezer"]];
-export const TIERS: [string, string][] = [["working", "at hand, for every day"], ["backstock", "backstock, further off"], ["set_apart", "set apart, meals leave it alone"]];
+export const KINDS: [string, string][] = [["cupboard", say.cupboardOrShelf], ["cool_dark", say.coolDarkCellar], ["fridge", "fridge"], ["freezer", "freezer"]];
+export const TIERS: [string, string][] = [["working", say.atHandFor], ["backstock", say.backstockFurtherOff], ["set_apart", say.setApartMeals]];
 
 /** A new place: what kind, for what, and how cold and warm it gets. */
 export function NewPlace({ onClose }: { onClose: () => void }) {
@@ -18,17 +19,17 @@ export function NewPlace({ onClose }: { onClose: () => void }) {
     return done;
   };
   return (
-    <Sheet open onClose={onClose} title="New place">
+    <Sheet open onClose={onClose} title={say.newPlace}>
       <Form keep="new-place" onSave={submit} className="grid gap-3 mt-3">
-        <Text label="Name" name="name" required maxLength={80} autoFocus />
-        <Pick label="Kind" name="kind" options={KINDS} />
-        <Pick label="For" name="tier" options={TIERS} />
+        <Text label={say.name} name="name" required maxLength={80} autoFocus />
+        <Pick label={say.kind} name="kind" options={KINDS} />
+        <Pick label={say.forIt} name="tier" options={TIERS} />
         <div className="grid grid-cols-2 gap-3">
           <Temperature name="low_c" />
           <Temperature name="high_c" />
         </div>
-        <p className="text-soft text-small">A place that can fall below zero warns you of what would freeze there.</p>
-        <Submit>Make the place</Submit>
+        <p className="text-soft text-small">{say.placeCanFall}</p>
+        <Submit>{say.makeThePlace}</Submit>
       </Form>
     </Sheet>
   );

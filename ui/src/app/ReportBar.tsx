@@ -2,6 +2,7 @@ import { Toast } from "radix-ui";
 import { Button } from "../kit/kit";
 import type { Problem } from "../api/client";
 import { useActs, useReport, type Report } from "./acts";
+import * as say from "../words/app";
 
 const SHOWN = 12_000;
 
@@ -16,7 +17,7 @@ function More({ report }: { report: Report }) {
   const lines = [
     ...(report.unsettled ?? []),
     ...(document?.remedy ? [document.remedy] : []),
-    ...now(report.problem).map(([name, value]) => `It says now: ${name.replaceAll("_", " ")} ${value}`),
+    ...now(report.problem).map(([name, value]) => say.itSaysNow(name.replaceAll("_", " "), value)),
     ...(document?.errors ?? []).map((fault) => `${fault.pointer.replace(/^\//, "").replaceAll("_", " ")}: ${fault.detail}`),
   ];
   return lines.map((line) => <span key={line} className="block text-small opacity-85">{line}</span>);
@@ -24,19 +25,19 @@ function More({ report }: { report: Report }) {
 
 /** Says what was done, with its undo, or what was refused and how to mend it. */
 export function ReportBar({ raised }: { raised: boolean }) {
-  const { say, undo } = useActs();
+  const { tell, undo } = useActs();
   const report = useReport();
   return (
-    <Toast.Provider duration={SHOWN} swipeDirection="down" label="Report">
+    <Toast.Provider duration={SHOWN} swipeDirection="down" label={say.report}>
       {report && (
-        <Toast.Root key={`${report.text} ${report.times ?? 1} ${report.actId ?? ""}`} open onOpenChange={(open) => !open && say(null)} duration={report.problem ? Infinity : SHOWN}
+        <Toast.Root key={`${report.text} ${report.times ?? 1} ${report.actId ?? ""}`} open onOpenChange={(open) => !open && tell(null)} duration={report.problem ? Infinity : SHOWN}
           className={`report ${report.problem ? "report-refused" : ""}`}>
           <Toast.Description className="grow">
-            {report.text}{report.times && <b> ({report.times} times)</b>}
+            {report.text}{report.times && <b> ({report.times} {say.times}</b>}
             <More report={report} />
           </Toast.Description>
-          {report.actId !== undefined && <Toast.Action altText="Undo it in the list of what was done lately" asChild><Button onClick={() => undo(report.actId as number)}>Undo</Button></Toast.Action>}
-          <Toast.Close className="px-2 min-h-[32px] phone:min-h-[44px] phone:min-w-[44px]" aria-label="Close this message">✕</Toast.Close>
+          {report.actId !== undefined && <Toast.Action altText={say.undoInList} asChild><Button onClick={() => undo(report.actId as number)}>{say.undo}</Button></Toast.Action>}
+          <Toast.Close className="px-2 min-h-[32px] phone:min-h-[44px] phone:min-w-[44px]" aria-label={say.closeThisMessage}>✕</Toast.Close>
         </Toast.Root>
       )}
       <Toast.Viewport className={`no-print report-place ${raised ? "report-raised" : ""}`} />

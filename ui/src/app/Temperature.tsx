@@ -1,9 +1,10 @@
 import { Whole } from "../kit/form";
-import { degrees, type Degrees } from "../kit/words";
+import { degrees, type Degrees } from "../words/common";
 import { useSession } from "./session";
+import * as say from "../words/app";
 
 type Name = "low_c" | "high_c";
-const WORDS: Record<Name, string> = { low_c: "Coldest", high_c: "Warmest" };
+const WORDS: Record<Name, string> = { low_c: say.coldest, high_c: say.warmest };
 
 /** How cold or warm a place gets, in the degrees this household says. */
 export function Temperature({ name, celsius = null }: { name: Name; celsius?: number | null }) {

@@ -8,6 +8,7 @@ import type { Done, Session } from "../api/types";
 import { Asks, deliver, settle } from "./deliver";
 import { useAway } from "./useAway";
 import { useKept } from "./useKept";
+import * as say from "../words/app";
 
 export interface Report {
   text: string;
@@ -31,7 +32,7 @@ interface Acts {
   /** Sends one that waits, or one that was refused, once more. */
   again: (entry: outbox.Letter) => Promise<Done | null>;
   undo: (actId: number) => Promise<void>;
-  say: (report: Report | null) => void;
+  tell: (report: Report | null) => void;
   away: boolean;
 }
 
@@ -61,7 +62,7 @@ function repeated(before: Report | null, next: Report | null): Report | null {
 type Send = (entry: outbox.Letter) => Promise<Done | null>;
 
 /** What views are given to do things with. */
-function actsOf(send: Send, setAway: (away: boolean) => void, say: Acts["say"], away: boolean): Acts {
+function actsOf(send: Send, setAway: (away: boolean) => void, tell: Acts["tell"], away: boolean): Acts {
   const sent = async <T,>(path: string, body: unknown, words: string, more: outbox.More) => {
     const entry = outbox.letter(path, body, words, more);
     outbox.store(entry);
@@ -81,8 +82,8 @@ function actsOf(send: Send, setAway: (away: boolean) => void, say: Acts["say"], 
       if (fresh.key !== entry.key) outbox.drop(entry.key);
       return send(fresh);
     },
-    undo: async (actId) => void (await act(`/api/acts/${actId}/undo`, {}, "Undo")),
-    say,
+    undo: async (actId) => void (await act(`/api/acts/${actId}/undo`, {}, say.undo)),
+    tell,
     away,
   };
 }
@@ -92,15 +93,15 @@ export function ActsProvider({ children }: { children: ReactNode }) {
   const [report, setReport] = useState<Report | null>(null);
   const [away, setAway] = useState(false);
   useAway(setAway);
-  const say = useCallback((next: Report | null) => setReport((before) => repeated(before, next)), []);
+  const tell = useCallback((next: Report | null) => setReport((before) => repeated(before, next)), []);
 
   const failed = useCallback(async (problem: Problem, entry: outbox.Letter) => {
     if (problem.away) setAway(true);
     // A page that slept too long only needs a new token, and whoever is signed out a door.
     if (["csrf", "signed_out"].includes(problem.document.code)) await client.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined);
-    if (settle(entry, problem) !== "waits") say({ text: problem.message, problem });
-    else if (problem.document.code === "too_many") say({ text: `${problem.message} It is sent in a moment.` });
-  }, [client, say]);
+    if (settle(entry, problem) !== "waits") tell({ text: problem.message, problem });
+    else if (problem.document.code === "too_many") tell({ text: say.sentInMoment(problem.message) });
+  }, [client, tell]);
 
   const send = useCallback(
     async (entry: outbox.Letter): Promise<Done | null> => {
@@ -110,12 +111,12 @@ export function ActsProvider({ children }: { children: ReactNode }) {
         const done = await deliver(entry);
         outbox.drop(entry.key);
         setAway(false);
-        if (!entry.quiet && done.summary) say({ text: done.summary, actId: done.act_id, unsettled: done.unsettled });
+        if (!entry.quiet && done.summary) tell({ text: done.summary, actId: done.act_id, unsettled: done.unsettled });
         if (entry.quiet) void client.invalidateQueries({ queryKey: ["house", "count"] });
         else taken(client, done);
         return done;
       } catch (error) {
-        if (error instanceof Asks) say({ text: `“${error.message}” needs an answer before it can be put away. It stands at the label line.` });
+        if (error instanceof Asks) tell({ text: say.needsAnswerBefore(error.message) });
         else if (error instanceof Problem) await failed(error, entry);
         else throw error;
         return null;
@@ -123,11 +124,11 @@ export function ActsProvider({ children }: { children: ReactNode }) {
         sending.delete(entry.key);
       }
     },
-    [client, say, failed],
+    [client, tell, failed],
   );
 
   useRetry(send);
-  const acts = useMemo(() => actsOf(send, setAway, say, away), [send, say, away]);
+  const acts = useMemo(() => actsOf(send, setAway, tell, away), [send, tell, away]);
   return <Doing value={acts}><Said value={report}>{children}</Said></Doing>;
 }
 

@@ -1,6 +1,6 @@
 import { createContext, use } from "react";
 import type { Session } from "../api/types";
-import { moneyWords } from "../kit/words";
+import { moneyWords } from "../words/common";
 
 export const SessionContext = createContext<Session | null>(null);
 

@@ -1,3 +1,4 @@
+import * as say from "../words/app";
 export interface Tab {
   path: string;
   name: string;
@@ -6,15 +7,15 @@ export interface Tab {
 }
 
 export const TABS: Tab[] = [
-  { path: "/", name: "Today", key: "1" },
-  { path: "/shelf", name: "Shelf", key: "2" },
-  { path: "/count", name: "Count", key: "3" },
-  { path: "/meals", name: "Meals", key: "4" },
-  { path: "/shop", name: "Shop", key: "5" },
-  { path: "/keeping", name: "Keeping", key: "0" },
+  { path: "/", name: say.today, key: "1" },
+  { path: "/shelf", name: say.shelf, key: "2" },
+  { path: "/count", name: say.count, key: "3" },
+  { path: "/meals", name: say.meals, key: "4" },
+  { path: "/shop", name: say.shop, key: "5" },
+  { path: "/keeping", name: say.keeping, key: "0" },
 ];
 
 export const PHONE = ["/", "/shelf", "/shop"];
 
 /** What has no tab: in the menu on a wide screen, under More on a phone. */
-export const MORE: [string, string][] = [["/places", "Places"], ["/bring-forward", "Bring forward"], ["/jars", "Jars and boxes"], ["/labels", "Labels"], ["/recall", "Recall"], ["/people", "People and household"], ["/scanner", "Simulated scanner"], ["/scale", "Simulated scale"]];
+export const MORE: [string, string][] = [["/places", say.places], ["/bring-forward", say.bringForward], ["/jars", say.jarsAndBoxes], ["/labels", say.labels], ["/recall", say.recall], ["/people", say.peopleAndHousehold], ["/scanner", say.simulatedScanner], ["/scale", say.simulatedScale]];

@@ -1,5 +1,6 @@
 import { Component, type ReactNode } from "react";
 import { Button } from "./kit";
+import * as say from "../words/kit";
 
 interface Props {
   /** What stands where: another one begins with a clean sheet. */
@@ -28,11 +29,11 @@ export class Boundary extends Component<Props, State> {
     if (!this.state.error) return this.props.children;
     return (
       <div className="board p-6 m-3" role="alert">
-        <h2>This part cannot be shown.</h2>
-        <p className="text-soft my-2">What you typed is kept. Try it again, or load the page anew.</p>
+        <h2>{say.thisPartCannot}</h2>
+        <p className="text-soft my-2">{say.whatYouTyped}</p>
         <div className="flex gap-2">
-          <Button look="main" onClick={() => this.setState({ error: null })}>Try again</Button>
-          <Button onClick={() => window.location.reload()}>Load the page anew</Button>
+          <Button look="main" onClick={() => this.setState({ error: null })}>{say.tryAgain}</Button>
+          <Button onClick={() => window.location.reload()}>{say.loadPageAnew}</Button>
         </div>
       </div>
     );

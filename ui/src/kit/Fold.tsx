@@ -1,5 +1,6 @@
 import { Collapsible } from "radix-ui";
 import { useState, type ReactNode } from "react";
+import * as say from "../words/kit";
 
 /** A board of which only the first line is seen until it is opened. */
 export function Fold({ title, note, tone = "rim", children }: { title: ReactNode; note?: ReactNode; tone?: "rim" | "mustard"; children: ReactNode }) {
@@ -26,7 +27,7 @@ export function FirstOf<T>({ list, most, what, children }: { list: T[]; most: nu
   return (
     <>
       {shown.map(children)}
-      {cut && <li className="border-t border-zinc2"><button type="button" className="text-rim font-semibold min-h-[34px] phone:min-h-[44px] w-full text-left" onClick={() => setAll(true)}>+{list.length - shown.length} more {what}</button></li>}
+      {cut && <li className="border-t border-zinc2"><button type="button" className="text-rim font-semibold min-h-[34px] phone:min-h-[44px] w-full text-left" onClick={() => setAll(true)}>+{list.length - shown.length} {say.more} {what}</button></li>}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import * as say from "../words/kit";
 
 /** A sheet from the side; on a phone it fills the screen. */
 export function Sheet({ open, onClose, title, children }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode }) {
@@ -10,7 +11,7 @@ export function Sheet({ open, onClose, title, children }: { open: boolean; onClo
         <Dialog.Content aria-describedby={undefined} className="sheet-in fixed z-50 right-0 top-0 bottom-0 w-[460px] max-w-full bg-enamel border-l-[5px] border-rim overflow-y-auto p-5 phone:w-full phone:border-l-0 phone:border-t-[5px]">
           <div className="sheet-head flex items-start gap-3">
             <Dialog.Title className="text-head grow min-w-0 break-words">{title}</Dialog.Title>
-            <Dialog.Close className="btn shrink-0" data-look="plain" aria-label="Close">✕</Dialog.Close>
+            <Dialog.Close className="btn shrink-0" data-look="plain" aria-label={say.close}>✕</Dialog.Close>
           </div>
           {children}
         </Dialog.Content>

@@ -1,6 +1,7 @@
 import { createContext, use, useEffect, useRef, useState, type FormEvent, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from "react";
 import { Button } from "./kit";
 import { keepFields, restoreFields, forgetFields } from "./drafts";
+import * as say from "../words/kit";
 
 const Busy = createContext(false);
 
@@ -58,7 +59,7 @@ export function Form({ onSave, keep, version, label, className = "grid gap-3", o
     <Busy value={busy}>
       <form ref={form} aria-label={label} aria-busy={busy} className={className} onSubmit={(event) => void submit(event)} onInput={input}>
         {version !== undefined && <input type="hidden" name="version" defaultValue={version} />}
-        {restored && <p role="status" className="text-soft text-small">What you typed before is still here. <button type="button" className="text-rim underline" onClick={anew}>Start anew</button></p>}
+        {restored && <p role="status" className="text-soft text-small">{say.whatYouTypedBefore} <button type="button" className="text-rim underline" onClick={anew}>{say.startAnew}</button></p>}
         {children}
       </form>
     </Busy>
@@ -118,8 +119,8 @@ export function Day(props: Input) {
 
 /** An amount with point or comma, as people write it; `unit` says in what. */
 export function Amount({ whole = 9, places = 6, unit, label, ...rest }: Input & { whole?: number; places?: number; unit?: string }) {
-  const words = unit ? <>{label}, in {unit}</> : label;
-  return <Box inputMode="decimal" pattern={decimal(whole, places)} title="A number such as 250 or 1.5" {...rest} label={words} />;
+  const words = unit ? <>{label}{say.inIt} {unit}</> : label;
+  return <Box inputMode="decimal" pattern={decimal(whole, places)} title={say.numberSuch250} {...rest} label={words} />;
 }
 
 /** @returns the pattern of a decimal number with at most so many digits before and behind the point */

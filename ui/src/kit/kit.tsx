@@ -1,7 +1,8 @@
 import { useState, type ButtonHTMLAttributes, type MouseEvent, type ReactNode } from "react";
 import type { Stack } from "../api/types";
 import { Mark } from "./Mark";
-import { dayTab, shortAmount, shortName, stackWords } from "./words";
+import { dayTab, shortAmount, shortName, stackWords } from "../words/common";
+import * as say from "../words/kit";
 
 type Look = "main" | "quiet" | "plain" | "grave";
 
@@ -41,7 +42,7 @@ export function StackChip({ stack, name, place, tied = false, pile = 1, onPick, 
       <span className="chip-name">{name ?? shortName(stack.name)}</span>
       <span className="chip-line">
         <span className="tab-day">{dayTab(stack)}</span>
-        {stack.level ? !bare && <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? `${pile} stacks` : shortAmount(stack.amount)}</span>}
+        {stack.level ? !bare && <Notches level={stack.level} /> : <span className="chip-amount">{pile > 1 ? say.stacks(pile) : shortAmount(stack.amount)}</span>}
       </span>
       <span className="sr-only">{stackWords(stack, place, tied)}</span>
     </button>

@@ -1,7 +1,7 @@
 import { Day, type Option } from "../kit/form";
 import { Toggles } from "../kit/choices";
-import { addDays, shortDay } from "../kit/words";
-import { oneHand as say } from "../words/oneHand";
+import { addDays, shortDay } from "../words/common";
+import * as say from "../words/oneHand";
 
 const NEAR = 12;
 

@@ -1,6 +1,7 @@
 import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import { Form, Submit } from "../kit/form";
+import * as say from "../words/labelLine";
 
 /** A small label that opens into a little form: any one thing can be put right without typing the line again. */
 export function EditLabel({ label, sure = true, title, children, onSave }: { label: ReactNode; sure?: boolean; title: string; children: ReactNode; onSave: (form: FormData) => void }) {
@@ -16,7 +17,7 @@ export function EditLabel({ label, sure = true, title, children, onSave }: { lab
         <Popover.Content side="top" align="start" sideOffset={6} aria-label={title} className="z-50 bg-board text-ink border border-edge rounded-xl p-3 shadow-lg w-[260px]">
           <Form onSave={save} className="grid gap-2">
             {children}
-            <Submit>Put it right</Submit>
+            <Submit>{say.putItRight}</Submit>
           </Form>
         </Popover.Content>
       </Popover.Portal>

@@ -4,13 +4,14 @@ import { foodsQuery } from "../api/queries";
 import type { Draft } from "../api/types";
 import { useMoney, useSession } from "../app/session";
 import { Button } from "../kit/kit";
-import { dayWords } from "../kit/words";
+import { dayWords } from "../words/common";
 import { EditLabel } from "./EditLabel";
 import type { Corrections } from "./model";
 import { Amount, Day, Text } from "../kit/form";
 import { lazily } from "../kit/lazily";
+import * as say from "../words/labelLine";
 
-const NewFood = lazily(() => import("../views/keeping/NewFood"), (module) => module.default);
+const NewFood = lazily(() => import("../app/aside"), (module) => module.NewFood);
 
 interface Props {
   draft: Draft;
@@ -18,7 +19,7 @@ interface Props {
   correct: (more: Corrections) => void;
 }
 
-const KIND: Record<string, string> = { best_before: "best before", use_by: "use by", made: "made", packed: "packed" };
+const KIND: Record<string, string> = { best_before: say.bestBefore, use_by: say.useBy, made: "made", packed: "packed" };
 
 function done(corrections: Corrections, ...fields: string[]): string[] {
   return [...(corrections.answered ?? []), ...fields];
@@ -29,8 +30,8 @@ export function CountLabel({ draft, corrections, correct }: Props) {
   const size = corrections.amount ? `${corrections.amount} g` : draft.amount_text;
   const text = corrections.count ? `${corrections.count} × (${size})` : size;
   return (
-    <EditLabel title="How many" label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
-      <Amount label="How many" places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />
+    <EditLabel title={say.howMany} label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
+      <Amount label={say.howMany} places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />
     </EditLabel>
   );
 }
@@ -56,12 +57,12 @@ export function FoodLabel({ draft, corrections, correct }: Props) {
   const fresh = find.trim() || draft.label || draft.unread.join(" ");
   return (
     <>
-      <EditLabel title="Which food" sure={Boolean(name)} label={name ?? "which food?"} onSave={save}>
-        <Text label="Find the food" value={find} onChange={(event) => setFind(event.target.value)} />
-        <div role="radiogroup" aria-label="Foods found" className="max-h-[180px] overflow-y-auto grid">
+      <EditLabel title={say.whichFood} sure={Boolean(name)} label={name ?? say.whichFoodAsked} onSave={save}>
+        <Text label={say.findTheFood} value={find} onChange={(event) => setFind(event.target.value)} />
+        <div role="radiogroup" aria-label={say.foodsFound} className="max-h-[180px] overflow-y-auto grid">
           {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
         </div>
-        <Button onClick={() => setMaking(true)}>None of these: a new food</Button>
+        <Button onClick={() => setMaking(true)}>{say.noneTheseNew}</Button>
       </EditLabel>
       <Suspense fallback={null}>{making && <NewFood name={fresh} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
     </>
@@ -72,12 +73,12 @@ export function DateLabel({ draft, corrections, correct }: Props) {
   const { today } = useSession();
   const date = corrections.date ?? draft.date;
   const kind = corrections.date_kind ?? draft.date_kind;
-  const words = date ? `${kind ? (KIND[kind] ?? kind) : "date"} ${dayWords(date, today)}` : "+ date";
+  const words = date ? `${kind ? (KIND[kind] ?? kind) : "date"} ${dayWords(date, today)}` : say.date;
   const save = (form: FormData) => correct({ date: String(form.get("date")), date_kind: String(form.get("kind")), answered: done(corrections, "date", "date_kind") });
   return (
-    <EditLabel title="The date" label={words} onSave={save}>
-      <Day label="The date" name="date" required defaultValue={date ?? ""} />
-      <label className="grid gap-1"><span className="font-semibold">What it says</span>
+    <EditLabel title={say.theDate} label={words} onSave={save}>
+      <Day label={say.theDate} name="date" required defaultValue={date ?? ""} />
+      <label className="grid gap-1"><span className="font-semibold">{say.whatItSays}</span>
         <select className="field" name="kind" defaultValue={kind ?? "best_before"}>{Object.entries(KIND).map(([value, name]) => <option key={value} value={value}>{name}</option>)}</select>
       </label>
     </EditLabel>
@@ -89,8 +90,8 @@ export function PriceLabel({ draft, corrections, correct }: Props) {
   const price = corrections.price_minor ?? draft.price_minor;
   const save = (form: FormData) => correct({ price_minor: Math.round(Number(String(form.get("price")).replace(",", ".")) * 100), answered: done(corrections, "price", "price_or_date") });
   return (
-    <EditLabel title="The price of the line" label={price === null || price === undefined ? "+ price" : money(price)} onSave={save}>
-      <Amount label="Price of the whole line" places={2} whole={6} name="price" required defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} />
+    <EditLabel title={say.priceLine} label={price === null || price === undefined ? say.price : money(price)} onSave={save}>
+      <Amount label={say.priceWholeLine} places={2} whole={6} name="price" required defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} />
     </EditLabel>
   );
 }

@@ -16,10 +16,11 @@ import { AsideLines } from "./AsideLines";
 import { onLineBack } from "./lineBack";
 import { readLine, usePreview, type Preview } from "./usePreview";
 import { lazily } from "../kit/lazily";
+import * as say from "../words/labelLine";
 
-const Labels = lazily(() => import("./Labels"), (module) => module.Labels, true);
-const LearnCode = lazily(() => import("../scan/LearnCode"), (module) => module.LearnCode);
-const OneHand = lazily(() => import("./OneHand"), (module) => module.OneHand, true);
+const Labels = lazily(() => import("../app/aside"), (module) => module.Labels, true);
+const LearnCode = lazily(() => import("../app/aside"), (module) => module.LearnCode, true);
+const OneHand = lazily(() => import("../app/aside"), (module) => module.OneHand, true);
 
 const TEXT = "nut-shelf.line";
 const PLACE = "nut-shelf.line-place";
@@ -186,20 +187,20 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     }
   };
   return (
-    <section aria-label="Put away" className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
+    <section aria-label={say.putAway} className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
       <kbd className="phone:hidden">n</kbd>
-      <input data-label-line aria-label="Label line: what do you put away?" placeholder="3 tins chickpeas 400 g bb 5/2028 cellar 0.89 each" value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
+      <input data-label-line aria-label={say.labelLineWhat} placeholder={say.threeTinsChickpeas} value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
         onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={(event) => pasteInto(line, event)} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-lead" />
       {line.text.trim() === "" ? (
         <span className="flex items-center gap-2 text-soft text-small">
-          <span className="phone:hidden">Type a line, Enter puts it away.</span>
-          <Button onClick={() => setHand(true)}>With one hand</Button>
+          <span className="phone:hidden">{say.typeLineEnter}</span>
+          <Button onClick={() => setHand(true)}>{say.withOneHand}</Button>
           <ScanButton onScan={(code) => line.type(code)} />
         </span>
       ) : (
         <>
           <Suspense fallback={null}><Labels preview={preview} corrections={corrections} places={places} correct={correct} /></Suspense>
-          <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">Enter:</span> Put away</Button>
+          <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">{say.enter}</span> {say.putAway}</Button>
         </>
       )}
       {nudge && <span role="status" className="text-beet font-semibold text-small">{nudge}</span>}

@@ -2,12 +2,13 @@ import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
 import type { Place, Question } from "../api/types";
 import { useSession } from "../app/session";
-import { dayWords } from "../kit/words";
+import { dayWords } from "../words/common";
 import { CountLabel, DateLabel, FoodLabel, PriceLabel } from "./Editors";
 import { answer, leftOut, open, type Corrections } from "./model";
 import type { Preview } from "./usePreview";
+import * as say from "../words/labelLine";
 
-const STATE: Record<string, string> = { leftover: "left over", home_made: "home-made", unripe: "not ripe yet" };
+const STATE: Record<string, string> = { leftover: say.leftOver, home_made: "home-made", unripe: say.notRipeYet };
 const item = "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2";
 
 /** A small label with a list to choose from. */
@@ -31,7 +32,7 @@ function Asked({ question, corrections, correct }: { question: Question; correct
     <span className="inline-flex flex-wrap items-center gap-1.5" role="group" aria-label={question.text}>
       <span className="text-beet font-semibold text-small">{question.text}</span>
       {question.answers.slice(0, 3).map((option, index) => (
-        <button key={option.value} type="button" className="pill phone:min-h-[44px]" data-sure="no" title={`Alt and ${index + 1}`} onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
+        <button key={option.value} type="button" className="pill phone:min-h-[44px]" data-sure="no" title={say.altAnd(index + 1)} onClick={() => correct({ ...answer(question, option.value), answered: done })}>{option.text}</button>
       ))}
     </span>
   );
@@ -41,7 +42,7 @@ function Asked({ question, corrections, correct }: { question: Question; correct
 export function Labels({ preview, corrections, places, correct }: { preview: Preview; corrections: Corrections; places: Place[]; correct: (more: Corrections) => void }) {
   const { today } = useSession();
   const draft = preview.draft;
-  if (!draft) return <span role="status" className="text-soft text-small">{preview.away ? "The house is not answering; Enter keeps the line and sends it later." : (preview.trouble ?? "Reading …")}</span>;
+  if (!draft) return <span role="status" className="text-soft text-small">{preview.away ? say.houseNotAnswering : (preview.trouble ?? say.reading)}</span>;
   const questions = open(draft, corrections);
   const left = leftOut(draft, corrections);
   const place = places.find((one) => one.id === (corrections.place_id ?? draft.place?.id));
@@ -51,21 +52,21 @@ export function Labels({ preview, corrections, places, correct }: { preview: Pre
   const opened = corrections.opened_on ?? draft.opened_on;
   const options = places.map((one) => ({ text: one.name, value: String(one.id) }));
   return (
-    <span role="group" aria-label="What was understood" className="inline-flex flex-wrap items-center gap-2 text-small">
+    <span role="group" aria-label={say.whatWasUnderstood} className="inline-flex flex-wrap items-center gap-2 text-small">
       <CountLabel {...shared} />
       <FoodLabel {...shared} />
       <DateLabel {...shared} />
-      {opened && <span className="pill">opened {dayWords(opened, today)}</span>}
-      {draft.frozen_on && <span className="pill">frozen {dayWords(draft.frozen_on, today)}</span>}
+      {opened && <span className="pill">{say.opened} {dayWords(opened, today)}</span>}
+      {draft.frozen_on && <span className="pill">{say.frozen} {dayWords(draft.frozen_on, today)}</span>}
       {draft.state && STATE[draft.state] && <span className="pill">{STATE[draft.state]}</span>}
-      <Choice label={place?.name ?? "where to?"} sure={Boolean(place)} options={options} onPick={(value) => correct({ place_id: Number(value) })} />
+      <Choice label={place?.name ?? say.whereTo} sure={Boolean(place)} options={options} onPick={(value) => correct({ place_id: Number(value) })} />
       <PriceLabel {...shared} />
-      {draft.lot_text && <span className="pill">lot {draft.lot_text}</span>}
-      {left && <button type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ unread: true })}>not understood: {left}; leave it out</button>}
+      {draft.lot_text && <span className="pill">{say.lot} {draft.lot_text}</span>}
+      {left && <button type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ unread: true })}>{say.notUnderstood} {left}{say.leaveItOut}</button>}
       {draft.notes.map((note) => <span key={note} className="text-soft">{note}</span>)}
       {questions.map((question) => <Asked key={question.field} question={question} corrections={corrections} correct={correct} />)}
-      {untouched && draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>good until {dayWords(draft.effect.usable_until, today)}</span>}
-      {untouched && draft.effect && !draft.effect.usable_until && <span className="text-soft">no date yet</span>}
+      {untouched && draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>{say.goodUntil} {dayWords(draft.effect.usable_until, today)}</span>}
+      {untouched && draft.effect && !draft.effect.usable_until && <span className="text-soft">{say.noDateYet}</span>}
     </span>
   );
 }

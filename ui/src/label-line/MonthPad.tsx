@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { type Option } from "../kit/form";
 import { Toggles } from "../kit/choices";
-import { monthName } from "../kit/words";
-import { oneHand as say } from "../words/oneHand";
+import { monthName } from "../words/common";
+import * as say from "../words/oneHand";
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => monthName(index));
 const YEARS = 6;

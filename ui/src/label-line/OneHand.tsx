@@ -12,7 +12,7 @@ import { Sheet } from "../kit/Sheet";
 import { DayPad } from "./DayPad";
 import { bodyOf, EMPTY, handWords, likelyYear, packName, sizesOf, takenUp, type Hand } from "./hand";
 import { MonthPad } from "./MonthPad";
-import { oneHand as say } from "../words/oneHand";
+import * as say from "../words/oneHand";
 
 interface Props {
   open: boolean;
@@ -108,7 +108,7 @@ function InHand({ hand, food, set, onAnother }: { hand: Hand; food: Food; set: (
   return (
     <>
       <div className="flex items-center gap-2"><Mark kind={food.mark} className="text-head" /><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.another}</Button></div>
-      <Toggles label={say.size} options={sizesOf(food).map((pack) => [pack, packName(pack)] as const)} value={hand.pack} onPick={(pack) => set({ pack })} />
+      <Toggles label={say.size} options={sizesOf(food).map((pack) => [pack, packName(food, pack)] as const)} value={hand.pack} onPick={(pack) => set({ pack })} />
       <details><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">{say.otherSize}</summary>
         <Amount label={say.onePack} unit={unit} onChange={(event) => set({ pack: amountOf(event.target.value) + (unit === "pieces" ? "" : unit) })} />
       </details>

@@ -1,6 +1,6 @@
 import type { Food, PutAway } from "../api/types";
-import { addDays, packsOf } from "../kit/words";
-import { packWords, sizeOf } from "./packs";
+import { addDays, packsOf } from "../words/common";
+import { packKey, packWords, sizeOf } from "./packs";
 
 /** What a thumb has said so far. */
 export interface Hand {
@@ -19,9 +19,9 @@ const NOUN = "noun:";
 
 function usualPack(food: Food): string {
   const { usual } = food;
-  if (!usual) return food.packs[0] ?? "";
+  if (!usual) return food.packs[0] ? packKey(food.packs[0]) : "";
   if (usual.amount === null) return usual.noun ? NOUN + usual.noun : "";
-  return usual.unit === "piece" ? usual.amount : `${usual.amount}${usual.unit}`;
+  return packKey({ amount: usual.amount, unit: usual.unit });
 }
 
 /** A food in hand, with the pack and the number it came in last. */
@@ -33,11 +33,11 @@ export function takenUp(food: Food): Hand {
 /** The packs to choose from, the usual one first. */
 export function sizesOf(food: Food): string[] {
   const first = usualPack(food);
-  return [...new Set([first, ...food.packs])].filter((pack) => pack !== "");
+  return [...new Set([first, ...food.packs.map(packKey)])].filter((pack) => pack !== "");
 }
 
-export function packName(pack: string): string {
-  return pack.startsWith(NOUN) ? `a ${pack.slice(NOUN.length)}` : packWords(pack);
+export function packName(food: Food, pack: string): string {
+  return pack.startsWith(NOUN) ? `a ${pack.slice(NOUN.length)}` : packWords(food, pack);
 }
 
 /** The year whose months are shown first: the one in which its date lay the last time, else next year. */
@@ -50,7 +50,7 @@ export function likelyYear(food: Food | null, today: string): number {
 export function handWords(hand: Hand): string {
   const name = hand.food?.name ?? "";
   if (hand.pack.startsWith(NOUN)) return `${packsOf(hand.count, hand.pack.slice(NOUN.length))} ${name}`;
-  return hand.pack && !/^1?$/.test(hand.pack) ? `${hand.count} x ${packWords(hand.pack)} ${name}` : `${hand.count} ${name}`;
+  return hand.food && hand.pack && !/^1?$/.test(hand.pack) ? `${hand.count} x ${packName(hand.food, hand.pack)} ${name}` : `${hand.count} ${name}`;
 }
 
 /** The write it stands for. */

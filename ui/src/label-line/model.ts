@@ -1,4 +1,5 @@
 import type { Draft, PutAway, Question } from "../api/types";
+import * as say from "../words/labelLine";
 
 /** What a person answered or corrected on the small labels. */
 export interface Corrections {
@@ -48,8 +49,8 @@ export function leftOut(draft: Draft, corrections: Corrections): string | null {
 export function held(draft: Draft | null, corrections: Corrections): { words: string; then: Corrections } {
   const words = draft && leftOut(draft, corrections);
   const rest = { ...corrections, unread: true };
-  if (!draft || !words || !putAwayFrom(draft, rest)) return { words: "Answer the dashed labels first.", then: {} };
-  return { words: `Not understood: ${words}. Enter once more puts it away without that.`, then: { unread: true } };
+  if (!draft || !words || !putAwayFrom(draft, rest)) return { words: say.answerDashedLabels, then: {} };
+  return { words: say.notUnderstoodEnter(words), then: { unread: true } };
 }
 
 /** The write a draft stands for, or null while something is missing, unanswered or not understood. */

@@ -1,16 +1,19 @@
-const SIZE = /^([\d.]+)(kg|g|l|ml)?$/;
-const FACTOR: Record<string, number> = { kg: 1000, l: 1000 };
+import type { Food } from "../api/types";
 
-/** "400g" of the food tables as base amount and unit; a bare number is pieces. */
-export function sizeOf(pack: string): { amount: string; unit: "g" | "ml" | "piece" } | null {
-  const match = SIZE.exec(pack);
-  if (!match?.[1]) return null;
-  const unit = match[2];
-  const amount = String(Number(match[1]) * (FACTOR[unit ?? ""] ?? 1));
-  if (!unit) return { amount, unit: "piece" };
-  return { amount, unit: unit.endsWith("g") ? "g" : "ml" };
+export type PackSize = Food["packs"][number];
+
+/** One pack as the tables count it, whatever words the household has for its size. */
+export function packKey(pack: Pick<PackSize, "amount" | "unit">): string {
+  return pack.unit === "piece" ? pack.amount : `${pack.amount}${pack.unit}`;
 }
 
-export function packWords(pack: string): string {
-  return /[a-z]/.test(pack) ? pack.replace(/(\d)([a-z])/, "$1 $2") : `${pack} pieces`;
+/** What a key stands for: "400g" is grams, a bare number pieces. */
+export function sizeOf(key: string): Pick<PackSize, "amount" | "unit"> | null {
+  const [, amount, unit] = /^([\d.]+)(g|ml)?$/.exec(key) ?? [];
+  return amount ? { amount, unit: unit === "g" || unit === "ml" ? unit : "piece" } : null;
+}
+
+/** A size in the household's words; one just typed as it was typed. */
+export function packWords(food: Pick<Food, "packs">, key: string): string {
+  return food.packs.find((pack) => packKey(pack) === key)?.words ?? key.replace(/(\d)([a-z])/, "$1 $2");
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { Sheet } from "../kit/Sheet";
 import { readPicture } from "./codes";
+import * as say from "../words/scan";
 
 const LOOK_EVERY = 180;
 /** Wide enough for thin bars, small enough to be read several times a second. */
@@ -45,7 +46,7 @@ export function Camera({ onScan, onClose }: { onScan: (code: string) => void; on
       video.current.srcObject = stream;
       await video.current.play();
     };
-    watch().catch(() => setTrouble("The camera cannot be used: allow it in the browser, or type the number under the bars."));
+    watch().catch(() => setTrouble(say.cameraCannotBe));
     return () => {
       closed = true;
       clearInterval(look);
@@ -53,7 +54,7 @@ export function Camera({ onScan, onClose }: { onScan: (code: string) => void; on
     };
   }, []);
   return (
-    <Sheet open onClose={onClose} title="Hold the code into the picture">
+    <Sheet open onClose={onClose} title={say.holdCodeInto}>
       <video ref={video} className="w-full rounded-xl mt-3 bg-black" muted playsInline />
       {trouble && <p role="alert" className="mt-3 text-beet font-semibold">{trouble}</p>}
     </Sheet>

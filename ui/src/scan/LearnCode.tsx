@@ -6,10 +6,11 @@ import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
 import { lazily } from "../kit/lazily";
 import { Sheet } from "../kit/Sheet";
-import { packWords, sizeOf } from "../label-line/packs";
+import { packKey } from "../label-line/packs";
 import { Amount, Form, Submit, amountOf } from "../kit/form";
+import * as say from "../words/scan";
 
-const NewFood = lazily(() => import("../views/keeping/NewFood"), (module) => module.default);
+const NewFood = lazily(() => import("../app/aside"), (module) => module.NewFood);
 
 /** An unknown code is learnt once: which food, and how much one pack holds. */
 export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: () => void; onLearnt: () => void }) {
@@ -25,13 +26,13 @@ export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: 
     setFood(all.find((one) => one.id === id) ?? null);
   };
   return (
-    <Sheet open onClose={onClose} title="A code that is new here">
-      <p className="text-soft mt-1">{code.replace(/^0+/, "")}: say once what it is, and it is known from then on.</p>
+    <Sheet open onClose={onClose} title={say.codeNewHere}>
+      <p className="text-soft mt-1">{code.replace(/^0+/, "")}{say.sayOnceWhat}</p>
       {food ? <Size code={code} food={food} onAnother={() => setFood(null)} onLearnt={onLearnt} onClose={onClose} /> : (
         <div className="grid gap-2 mt-3">
-          <input className="field" autoFocus aria-label="Which food is it" placeholder="Which food is it" value={find} onChange={(event) => setFind(event.target.value)} />
-          <div role="group" aria-label="Foods" className="grid gap-1">{found.map((one) => <Button key={one.id} className="!justify-start !whitespace-normal !text-left" onClick={() => setFood(one)}>{one.name}</Button>)}</div>
-          {find.trim().length > 1 && <Button look="plain" onClick={() => setMaking(true)}>None of these: a new food</Button>}
+          <input className="field" autoFocus aria-label={say.whichFood} placeholder={say.whichFood} value={find} onChange={(event) => setFind(event.target.value)} />
+          <div role="group" aria-label={say.foods} className="grid gap-1">{found.map((one) => <Button key={one.id} className="!justify-start !whitespace-normal !text-left" onClick={() => setFood(one)}>{one.name}</Button>)}</div>
+          {find.trim().length > 1 && <Button look="plain" onClick={() => setMaking(true)}>{say.noneTheseNew}</Button>}
           <Suspense fallback={null}>{making && <NewFood name={find.trim()} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
         </div>
       )}
@@ -46,22 +47,19 @@ function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food
   const [amount, setAmount] = useState("");
   const unit = UNITS[food.dimension];
   const learn = async (size: string, its: "g" | "ml" | "piece") => {
-    const done = await act("/api/barcodes", { code, food_id: food.id, amount: size, unit: its }, `learn ${code}`);
+    const done = await act("/api/barcodes", { code, food_id: food.id, amount: size, unit: its }, say.learn(code));
     if (!done) return;
     onClose();
     onLearnt();
   };
   return (
     <Form className="grid gap-3 mt-3" onSave={() => learn(amountOf(amount), unit)}>
-      <div className="flex items-center gap-2"><b className="grow">{food.name}</b><Button onClick={onAnother}>Another food</Button></div>
-      <div role="group" aria-label="Size of one pack" className="flex flex-wrap gap-2">
-        {food.packs.map((pack) => {
-          const size = sizeOf(pack);
-          return size && <Button key={pack} onClick={() => void learn(size.amount, size.unit)}>{packWords(pack)}</Button>;
-        })}
+      <div className="flex items-center gap-2"><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.anotherFood}</Button></div>
+      <div role="group" aria-label={say.sizeOnePack} className="flex flex-wrap gap-2">
+        {food.packs.map((pack) => <Button key={packKey(pack)} onClick={() => void learn(pack.amount, pack.unit)}>{pack.words}</Button>)}
       </div>
-      <Amount label="Or another size" unit={unit === "piece" ? "pieces" : unit} required value={amount} onChange={(event) => setAmount(event.target.value)} />
-      <Submit>That is it</Submit>
+      <Amount label={say.orAnotherSize} unit={unit === "piece" ? "pieces" : unit} required value={amount} onChange={(event) => setAmount(event.target.value)} />
+      <Submit>{say.thatIsIt}</Submit>
     </Form>
   );
 }

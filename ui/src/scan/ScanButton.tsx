@@ -1,6 +1,7 @@
 import { Suspense, useEffect, useState } from "react";
 import { Button } from "../kit/kit";
 import { lazily } from "../kit/lazily";
+import * as say from "../words/scan";
 
 const Camera = lazily(() => import("./Camera"), (module) => module.Camera);
 
@@ -24,7 +25,7 @@ export function ScanButton({ onScan }: { onScan: (code: string) => void }) {
   if (!camera) return null;
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Scan</Button>
+      <Button onClick={() => setOpen(true)}>{say.scan}</Button>
       <Suspense fallback={null}>{open && <Camera onClose={() => setOpen(false)} onScan={(code) => { setOpen(false); onScan(code); }} />}</Suspense>
     </>
   );

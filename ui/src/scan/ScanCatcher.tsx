@@ -10,7 +10,7 @@ import { typeInto, useScanner } from "./useScanner";
 /** A scan anywhere: a stack's label opens the stack, a known pack waits in the label line, an unknown code is learnt. */
 export function ScanCatcher() {
   const go = useGo();
-  const { say } = useActs();
+  const { tell } = useActs();
   const [unknown, setUnknown] = useState<string | null>(null);
   const take = async (code: string) => {
     const field = document.querySelector<HTMLInputElement>("[data-unexpected], [data-count-box]");
@@ -19,14 +19,14 @@ export function ScanCatcher() {
     if (!known) return;
     if (known.stack !== null) return void go(`/shelf?stack=${known.stack}`);
     if (known.unknown) return setUnknown(known.unknown);
-    if (!known.draft) return say({ text: known.words });
+    if (!known.draft) return tell({ text: known.words });
     void go("/shelf");
     requestAnimationFrame(() => lineBack({ text: code }));
   };
-  /** Nobody could say what the code is: it waits in the label line, and the reason is said. */
+  /** Nobody could tell what the code is: it waits in the label line, and the reason is said. */
   const unread = (code: string, error: unknown): null => {
     if (!(error instanceof Problem)) throw error;
-    say({ text: error.message, problem: error });
+    tell({ text: error.message, problem: error });
     lineBack({ text: code });
     return null;
   };

@@ -1,24 +1,25 @@
 /** What is said where a food is put right. */
-export const food = {
-  shipped: "This food came with the tables: its name and how it keeps stay. Your own words for it can be added.",
-  name: "Its name",
-  nicknames: "What else you call it, with commas",
-  likeAnother: "It keeps like another food than before",
-  keptLike: "Kept like",
-  asBefore: "As before",
-  holds: "What it holds",
-  packs: (known: string) => `Packs known: ${known || "none yet"}`,
-  anotherPack: "Another pack",
-  keep: "Keep it so",
-  nothing: "That is what it says already.",
-  same: "It is the same as another food",
-  becomes: (from: string) => `All stacks of ${from} become`,
-  dated: "and are dated as that.",
-  merge: (into: string) => `Let it go into ${into}`,
-  notThat: "Not that",
-  away: "Put it out of sight",
-  over: "Not needed any more",
-  find: "find a food",
-  found: "Foods found",
-  unknown: "No food is called so.",
-};
+export const shipped = "This food came with the tables: its name and how it keeps stay. Your own words for it can be added.";
+export const name = "Its name";
+export const nicknames = "What else you call it, with commas";
+export const likeAnother = "It keeps like another food than before";
+export const keptLike = "Kept like";
+export const asBefore = "As before";
+export const holds = "What it holds";
+export const packs = (known: string) => `Packs known: ${known || "none yet"}`;
+export const anotherPack = "Another pack";
+export const keep = "Keep it so";
+export const nothing = "That is what it says already.";
+export const same = "It is the same as another food";
+export const becomes = (from: string) => `All stacks of ${from} become`;
+export const dated = "and are dated as that.";
+export const merge = (into: string) => `Let it go into ${into}`;
+export const notThat = "Not that";
+export const away = "Put it out of sight";
+export const over = "Not needed any more";
+export const find = "find a food";
+export const found = "Foods found";
+export const unknown = "No food is called so.";
+export const change = (name: string) => `Change ${name}`;
+export const isIt = (food: string, name: string) => `${food} is ${name}`;
+export const outOfSight = (food: string) => `Out of sight: ${food}`;

@@ -1,25 +1,23 @@
 import { plural } from "./region";
 
 /** What is said of things that wait to be taken in. */
-export const letters = {
-  title: "What waits",
-  note: "Kept on this device, for you alone, until the household has it.",
-  refused: "Refused",
-  asks: "Needs an answer",
-  pending: "On its way",
-  none: "Nothing waits. Everything you did has arrived.",
-  dropped: (words: string) => `Dropped: ${words}.`,
-  bringBack: "Bring it back",
-  done: (when: string) => `done ${when}`,
-  sendNow: "Send now",
-  sendAgain: "Send again",
-  mineStands: "Mine shall stand",
-  drop: "Drop",
-  dropThis: (words: string) => `Drop ${words}`,
-  look: "Look at it",
-  edit: "Into the label line",
-  yours: "yours",
-  saysNow: "it says now",
-  badge: (count: number) => `${plural(count, "thing waits", "things wait")}: look`,
-  waits: (count: number) => plural(count, "waits", "wait"),
-};
+export const title = "What waits";
+export const note = "Kept on this device, for you alone, until the household has it.";
+export const refused = "Refused";
+export const asks = "Needs an answer";
+export const pending = "On its way";
+export const none = "Nothing waits. Everything you did has arrived.";
+export const dropped = (words: string) => `Dropped: ${words}.`;
+export const bringBack = "Bring it back";
+export const done = (when: string) => `done ${when}`;
+export const sendNow = "Send now";
+export const sendAgain = "Send again";
+export const mineStands = "Mine shall stand";
+export const drop = "Drop";
+export const dropThis = (words: string) => `Drop ${words}`;
+export const look = "Look at it";
+export const edit = "Into the label line";
+export const yours = "yours";
+export const saysNow = "it says now";
+export const badge = (count: number) => `${plural(count, "thing waits", "things wait")}: look`;
+export const waits = (count: number) => plural(count, "waits", "wait");

@@ -8,8 +8,8 @@ import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { Heading, Homes, Known, Unread, usualPlaces } from "./ListParts";
 import { Columns, Problems, Rows, Unknown } from "./PreviewParts";
-import { list as say } from "../../words/list";
 import { UnknownPlaces } from "./UnknownPlaces";
+import * as say from "../../words/list";
 
 async function base64(file: File): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -43,18 +43,18 @@ export default function BringIn() {
   };
   const skip = (line: number) => void (file && read({ ...file, skip: [...new Set([...(file.skip ?? []), line])].sort((one, other) => one - other) }));
   const bring = async () => {
-    if (file && (await act("/api/import", file, "Bring in a list"))) void go("/shelf");
+    if (file && (await act("/api/import", file, say.bringInList))) void go("/shelf");
   };
   return (
     <>
-      <h1 className="mb-3">Bring in a list</h1>
-      <Board title="Choose a CSV file" note="From a spreadsheet or another program. Headings in English, German, French or Spanish are understood; nothing changes before you say so.">
-        <input type="file" accept=".csv,.tsv,.txt,text/csv" aria-label="CSV file" className="field mt-3" onChange={(event) => void choose(event)} />
+      <h1 className="mb-3">{say.bringInList}</h1>
+      <Board title={say.chooseCsvFile} note={say.fromSpreadsheetOr}>
+        <input type="file" accept=".csv,.tsv,.txt,text/csv" aria-label={say.csvFile} className="field mt-3" onChange={(event) => void choose(event)} />
         {problem && <p role="alert" className="text-beet font-semibold mt-2">{problem}</p>}
       </Board>
       {file && preview && (
         <div className="grid gap-4 mt-4">
-          <Board title={`${preview.total} lines`} note={`read as ${preview.encoding}, columns apart by ${preview.delimiter === "\t" ? "tab" : `“${preview.delimiter}”`}, decimals with “${preview.decimal}”`}>
+          <Board title={say.lines(preview.total)} note={say.readColumnsApart(preview.encoding, preview.delimiter === "\t" ? "tab" : `“${preview.delimiter}”`, preview.decimal)}>
             <Heading preview={preview} onHeading={(heading) => void read({ ...file, heading, columns: {}, skip: [] })} />
             <Columns preview={preview} onColumns={(columns) => void read({ ...file, columns })} chosen={file.columns ?? {}} />
             <Unread preview={preview} />
@@ -66,7 +66,7 @@ export default function BringIn() {
           <Problems preview={preview} onSkip={skip} />
           <Rows preview={preview} onSkip={skip} />
           {(file.skip ?? []).length > 0 && <p className="text-soft">{say.leftOut((file.skip ?? []).join(", "))} <Button look="plain" onClick={() => read({ ...file, skip: [] })}>{say.takeIn}</Button></p>}
-          <Button look="main" className="justify-self-start" disabled={!preview.ready} onClick={bring}>{preview.ready ? `Bring in all ${preview.total}` : "Mend the problems first"}</Button>
+          <Button look="main" className="justify-self-start" disabled={!preview.ready} onClick={bring}>{preview.ready ? say.bringInAll(preview.total) : say.mendProblemsFirst}</Button>
         </div>
       )}
     </>

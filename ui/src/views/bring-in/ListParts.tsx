@@ -1,7 +1,7 @@
 import type { ImportFile, ImportPreview, Place } from "../../api/types";
 import { Pick } from "../../kit/form";
 import { Board } from "../../kit/kit";
-import { list as say } from "../../words/list";
+import * as say from "../../words/list";
 
 type Homes = NonNullable<ImportFile["default_places"]>;
 
@@ -48,7 +48,7 @@ export function Known({ preview }: { preview: ImportPreview }) {
   return (
     <Board tone="mustard" title={say.twice}>
       {preview.before && <p className="mt-2 font-semibold">{preview.before}</p>}
-      <ul className="mt-2 max-h-[180px] overflow-y-auto" tabIndex={0} aria-label={say.linesTwice}>{preview.notes.slice(0, 200).map((note) => <li key={note.line}>line <b>{note.line}</b>: {note.text}</li>)}</ul>
+      <ul className="mt-2 max-h-[180px] overflow-y-auto" tabIndex={0} aria-label={say.linesTwice}>{preview.notes.slice(0, 200).map((note) => <li key={note.line}>{say.lineNumber} <b>{note.line}</b>: {note.text}</li>)}</ul>
     </Board>
   );
 }

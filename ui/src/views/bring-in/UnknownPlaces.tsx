@@ -1,7 +1,7 @@
 import type { ImportPreview, Place } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
-import { plural } from "../../kit/words";
+import * as say from "../../words/list";
 
 /** Words of the list that name no place here: choose one for each, or make it. */
 export function UnknownPlaces({ preview, places, onPlace }: { preview: ImportPreview; places: Place[]; onPlace: (text: string, id: number) => void }) {
@@ -12,16 +12,16 @@ export function UnknownPlaces({ preview, places, onPlace }: { preview: ImportPre
     if (done?.place_id) onPlace(text, done.place_id);
   };
   return (
-    <Board tone="mustard" title="Which places are these?" note="Say it once; it counts for every line with that word.">
+    <Board tone="mustard" title={say.whichPlacesAre} note={say.sayOnceCounts}>
       <ul className="mt-2">
         {preview.unknown_places.map((place) => (
           <li key={place.text} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-            <b className="min-w-[150px]">{place.text}</b><span className="text-soft text-small">{plural(place.lines, "line")}</span>
-            <select className="field !w-auto" aria-label={`Place for ${place.text}`} value="" onChange={(event) => onPlace(place.text, Number(event.target.value))}>
-              <option value="" disabled>choose a place</option>
+            <b className="min-w-[150px]">{place.text}</b><span className="text-soft text-small">{say.countLines(place.lines)}</span>
+            <select className="field !w-auto" aria-label={say.placeFor(place.text)} value="" onChange={(event) => onPlace(place.text, Number(event.target.value))}>
+              <option value="" disabled>{say.chooseAPlace}</option>
               {places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
             </select>
-            <Button onClick={() => void make(place.text, place.kind)}>Make the place {place.text}</Button>
+            <Button onClick={() => void make(place.text, place.kind)}>{say.makeThePlace} {place.text}</Button>
           </li>
         ))}
       </ul>

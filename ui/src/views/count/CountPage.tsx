@@ -8,22 +8,22 @@ import { waiting } from "../../api/outbox";
 import { useActs } from "../../app/acts";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { plural } from "../../kit/words";
 import { CurrentStack } from "./CurrentStack";
 import { Differences } from "./Differences";
 import { Sheetful } from "./Sheetful";
 import { nextOpen, progress, stepFrom, type Found } from "./model";
 import { Unexpected } from "./Unexpected";
+import * as say from "../../words/count";
 
 export default function CountPage() {
   const id = Number(useParams().id);
   const query = useQuery({ ...countQuery(id), refetchInterval: 15_000 });
-  return <Loaded query={query} what="Fetching the count">{(count) => <Page key={count.id} count={count} />}</Loaded>;
+  return <Loaded query={query} what={say.fetchingTheCount}>{(count) => <Page key={count.id} count={count} />}</Loaded>;
 }
 
 function Page({ count }: { count: Count }) {
   const [finishing, setFinishing] = useState(false);
-  if (count.status !== "open") return <Empty title={`That count is ${count.status === "finished" ? "finished" : "thrown away"}`}><Link className="btn mt-3" to="/count">To the places</Link></Empty>;
+  if (count.status !== "open") return <Empty title={say.thatCountIs(count.status === "finished" ? "finished" : say.thrownAway)}><Link className="btn mt-3" to="/count">{say.toThePlaces}</Link></Empty>;
   return finishing ? <Differences count={count} onBack={() => setFinishing(false)} /> : <Counting count={count} onFinish={() => setFinishing(true)} />;
 }
 
@@ -34,14 +34,14 @@ function useEntering(count: Count) {
   const enter = async (row: ExpectedStack, found: Found) => {
     setSaid((now) => new Set([...now, row.stack.id]));
     const path = `/api/counts/${count.id}/lines`;
-    const done = await note(path, { lot_id: row.stack.id, ...found }, `${row.stack.name} counted`);
+    const done = await note(path, { lot_id: row.stack.id, ...found }, say.counted(row.stack.name));
     // What was refused was not said.
     if (!done && !waiting().some((letter) => letter.path === path && letter.state === "pending")) setSaid((now) => new Set([...now].filter((one) => one !== row.stack.id)));
   };
   const clear = async (row: ExpectedStack) => {
     if (!row.line) return;
     setSaid((now) => new Set([...now].filter((one) => one !== row.stack.id)));
-    await note(`/api/counts/${count.id}/clear`, { line_id: row.line.id }, "line taken back");
+    await note(`/api/counts/${count.id}/clear`, { line_id: row.line.id }, say.lineTakenBack);
   };
   return { said, enter, clear };
 }
@@ -63,7 +63,7 @@ function Counting({ count, onFinish }: { count: Count; onFinish: () => void }) {
         {row ? <CurrentStack key={row.stack.id} row={row} count={count} onAnswer={answer} onStep={(by) => setAt(stepFrom(count, at, by))} onJump={setAt} />
           : <AllSaid count={count} onFinish={onFinish} />}
         {more ? <Unexpected count={count} place={row?.stack.place_id ?? count.place_id} onClose={() => setMore(false)} />
-          : <Button onClick={() => setMore(true)}>Something that is not on the list</Button>}
+          : <Button onClick={() => setMore(true)}>{say.somethingNotOn}</Button>}
       </div>
       <Sheetful count={count} at={at} said={said} onPick={setAt} onClear={(one) => void clear(one)} />
     </div>
@@ -75,22 +75,22 @@ function Head({ count, said, onFinish }: { count: Count; said: ReadonlySet<numbe
   const go = useGo();
   const { done, of } = progress(count, said);
   const throwAway = async () => {
-    if (await act(`/api/counts/${count.id}/throw`, {}, "throw the count away")) void go("/count");
+    if (await act(`/api/counts/${count.id}/throw`, {}, say.throwCountAway)) void go("/count");
   };
   return (
     <div>
       <div className="flex items-baseline gap-3 flex-wrap">
         <h1>{count.place}</h1>
-        <span className="text-soft" role="status">{done} of {of} said{count.unexpected.length > 0 ? `, ${count.unexpected.length} more found` : ""}</span>
+        <span className="text-soft" role="status">{done} {say.ofIt} {of} {say.said}{count.unexpected.length > 0 ? say.moreFound(count.unexpected.length) : ""}</span>
       </div>
       <div className="h-[8px] rounded-full bg-zinc2 mt-2 overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${of === 0 ? 0 : (done / of) * 100}%` }} /></div>
       <div className="flex flex-wrap gap-2 mt-3">
-        <Button look="main" onClick={onFinish}>Finish</Button>
-        <Link className="btn" to="/count" title="What you said is kept; anybody can go on, on any device">Pause</Link>
-        {done < of && <Button onClick={() => note(`/api/counts/${count.id}/rest`, { found: "as_expected" }, "the rest is as expected")}>The rest is as expected</Button>}
-        <Button look="plain" onClick={() => void throwAway()}>Throw this count away</Button>
+        <Button look="main" onClick={onFinish}>{say.finishNow}</Button>
+        <Link className="btn" to="/count" title={say.whatYouSaid}>{say.pause}</Link>
+        {done < of && <Button onClick={() => note(`/api/counts/${count.id}/rest`, { found: "as_expected" }, say.restExpected)}>{say.restAsExpected}</Button>}
+        <Button look="plain" onClick={() => void throwAway()}>{say.throwThisCount}</Button>
       </div>
-      {count.moved_away > 0 && <p className="text-soft text-small mt-2">{plural(count.moved_away, "stack")} you had counted went elsewhere meanwhile; that is reckoned in.</p>}
+      {count.moved_away > 0 && <p className="text-soft text-small mt-2">{say.countStacks(count.moved_away)} {say.youHadCounted}</p>}
     </div>
   );
 }
@@ -103,9 +103,9 @@ function onward(element: HTMLElement | null): void {
 function AllSaid({ count, onFinish }: { count: Count; onFinish: () => void }) {
   return (
     <div className="board p-6 text-center outline-none" tabIndex={-1} ref={onward}>
-      <h2>{count.expected.length === 0 ? "Nothing is expected here" : "A word was said about everything"}</h2>
-      <p className="text-soft my-2">{count.expected.length === 0 ? "Clear the place, sort by group, and enter each thing: dates can wait." : "Is there anything that is not on the list? Else finish."}</p>
-      {count.expected.length > 0 && <Button look="main" onClick={onFinish}>Finish</Button>}
+      <h2>{count.expected.length === 0 ? say.nothingExpectedHere : say.wordWasSaid}</h2>
+      <p className="text-soft my-2">{count.expected.length === 0 ? say.clearPlaceSort : say.thereAnythingNot}</p>
+      {count.expected.length > 0 && <Button look="main" onClick={onFinish}>{say.finishNow}</Button>}
     </div>
   );
 }

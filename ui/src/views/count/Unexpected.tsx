@@ -11,6 +11,7 @@ import { readLine, usePreview } from "../../label-line/usePreview";
 import { isScan, readScan, type Known } from "../../scan/readScan";
 import { ScanButton } from "../../scan/ScanButton";
 import { LearnCode } from "../../scan/LearnCode";
+import * as say from "../../words/count";
 
 /** What stands here without being expected: a line of words, a scan, or a touch. A date can wait. */
 export function Unexpected({ count, place, onClose }: { count: Count; place: number; onClose: () => void }) {
@@ -29,7 +30,7 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
   };
   const add = async (draft: PutAway) => {
     type("");
-    await note(`/api/counts/${count.id}/lines`, { draft }, "found besides");
+    await note(`/api/counts/${count.id}/lines`, { draft }, say.besides);
   };
   const scan = async (code: string) => {
     const known: Known = await readScan(code);
@@ -53,13 +54,13 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
     await add(body);
   };
   return (
-    <form className="board p-3 grid gap-2" aria-label="Something that is not on the list" onSubmit={(event) => void submit(event)}>
-      <div className="flex items-center gap-2"><h2 className="grow">Not on the list</h2><Button look="plain" aria-label="Close" onClick={onClose}>✕</Button></div>
-      <input className="field !text-lead !border-2 !border-rim" data-unexpected autoFocus aria-label="What stands here besides" placeholder="3 tins tuna 160 g bb 4/2028, or scan" value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
+    <form className="board p-3 grid gap-2" aria-label={say.somethingNotOn} onSubmit={(event) => void submit(event)}>
+      <div className="flex items-center gap-2"><h2 className="grow">{say.newOnList}</h2><Button look="plain" aria-label={say.close} onClick={onClose}>✕</Button></div>
+      <input className="field !text-lead !border-2 !border-rim" data-unexpected autoFocus aria-label={say.whatStandsHere} placeholder={say.threeTinsTuna} value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
       {text.trim() !== "" && !isScan(text) && <div className="flex flex-wrap gap-2"><Labels preview={preview} corrections={{ place_id: place, ...corrections }} places={places} correct={(more) => setCorrections((now) => ({ ...now, ...more }))} /></div>}
       <div className="flex flex-wrap gap-2">
-        <Button type="submit" look="main">Add it</Button>
-        <Button onClick={() => setHand(true)}>By touch, recent foods first</Button>
+        <Button type="submit" look="main">{say.addIt}</Button>
+        <Button onClick={() => setHand(true)}>{say.touchRecentFoods}</Button>
         <ScanButton onScan={(code) => void scan(code)} />
       </div>
       {nudge && <p role="status" className="text-beet font-semibold">{nudge}</p>}

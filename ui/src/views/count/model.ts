@@ -1,4 +1,5 @@
 import type { Count, ExpectedStack } from "../../api/types";
+import * as say from "../../words/count";
 
 /** What a person says about one stack, as it is sent. */
 export type Found =
@@ -46,10 +47,10 @@ export function stepFrom(count: Count, at: number | null, by: 1 | -1): number | 
 
 /** What the answer box asks for. */
 export function askWords(row: ExpectedStack): string {
-  if (row.stack.level) return "plenty, half, low or out";
-  if (row.packs !== null) return row.stack.noun ? `how many ${row.stack.noun}s` : "how many";
-  if (row.stack.noun) return `how many ${row.stack.noun}s`;
-  return row.stack.unit === "piece" ? "how many" : `how many ${row.stack.unit}`;
+  if (row.stack.level) return say.plentyHalfLow;
+  if (row.packs !== null) return row.stack.noun ? say.howManyS(row.stack.noun) : say.howManyPlaceholder;
+  if (row.stack.noun) return say.howManyS(row.stack.noun);
+  return row.stack.unit === "piece" ? say.howManyPlaceholder : say.howMany(row.stack.unit);
 }
 
 /** Whether a letter under way belongs to that count: the comparison waits for it. */

@@ -2,6 +2,7 @@ import { useState, type FormEvent } from "react";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Amount } from "../../kit/form";
+import * as say from "../../words/devices";
 
 /** Stands in for a kitchen scale: what is set here lies on it. */
 export default function ScalePage() {
@@ -9,7 +10,7 @@ export default function ScalePage() {
   const [grams, setGrams] = useState("750");
   const [lies, setLies] = useState<string | null>(null);
   const put = async (amount: string) => {
-    const done = await note<{ grams: string }>("/api/scale", { grams: amount.replace(",", "."), steady: true }, "a reading");
+    const done = await note<{ grams: string }>("/api/scale", { grams: amount.replace(",", "."), steady: true }, say.aReading);
     if (done) setLies(done.grams);
   };
   const submit = (event: FormEvent) => {
@@ -18,12 +19,12 @@ export default function ScalePage() {
   };
   return (
     <div className="max-w-[620px] grid gap-4">
-      <div><h1>Simulated scale</h1><p className="text-soft">Stands in for a kitchen scale. Put something on it here; wherever the app asks for a weight, it reads this one and takes the jar’s own weight off.</p></div>
+      <div><h1>{say.simulatedScale}</h1><p className="text-soft">{say.standsInFor}</p></div>
       <output className="board p-6 font-head text-huge text-center" aria-live="polite">{lies ?? "0"} g</output>
       <form className="flex gap-2 items-end flex-wrap" onSubmit={submit}>
-        <Amount wide="grow" label="Grams, jar and all" places={3} whole={6} required value={grams} onChange={(event) => setGrams(event.target.value)} />
-        <Button type="submit" look="main">Put it on</Button>
-        <Button onClick={() => void put("0")}>Empty it</Button>
+        <Amount wide="grow" label={say.gramsJarAll} places={3} whole={6} required value={grams} onChange={(event) => setGrams(event.target.value)} />
+        <Button type="submit" look="main">{say.putItOn}</Button>
+        <Button onClick={() => void put("0")}>{say.emptyIt}</Button>
       </form>
     </div>
   );

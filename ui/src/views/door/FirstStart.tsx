@@ -4,6 +4,7 @@ import { post, Problem } from "../../api/client";
 import { Habits, habitsOf, type HouseHabits } from "../people/Habits";
 import { Door } from "./Door";
 import { Form, Submit, Text, Whole } from "../../kit/form";
+import * as say from "../../words/door";
 
 function zone(): string {
   return Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -35,20 +36,20 @@ export function FirstStart() {
     }
   };
   return (
-    <Door title="A new household" note="You become its keeper. Everything stays on this machine.">
+    <Door title={say.aNewHousehold} note={say.youBecomeIts}>
       <Form keep="first-start" onSave={submit}>
-        <Text label="Name of the household" fault={fault("household")} name="household" required maxLength={120} />
-        <Text label="Your name" fault={fault("name")} name="name" required maxLength={80} autoComplete="name" />
-        <Text label="E-mail address, to sign in" fault={fault("email")} name="email" type="email" required autoComplete="username" />
-        <Text label="Password, at least 10 characters" fault={fault("password")} name="password" type="password" required minLength={10} autoComplete="new-password" />
+        <Text label={say.nameHousehold} fault={fault("household")} name="household" required maxLength={120} />
+        <Text label={say.yourName} fault={fault("name")} name="name" required maxLength={80} autoComplete="name" />
+        <Text label={say.eMailAddress} fault={fault("email")} name="email" type="email" required autoComplete="username" />
+        <Text label={say.passwordAtLeast} fault={fault("password")} name="password" type="password" required minLength={10} autoComplete="new-password" />
         <div className="grid grid-cols-2 gap-3">
-          <Whole label="People who eat here" fault={fault("people")} name="people" min={1} max={30} defaultValue={2} required />
-          <Text label="Time zone" fault={fault("time_zone")} name="time_zone" required list="zones" autoComplete="off" defaultValue={zone()} />
+          <Whole label={say.peopleWhoEat} fault={fault("people")} name="people" min={1} max={30} defaultValue={2} required />
+          <Text label={say.timeZone} fault={fault("time_zone")} name="time_zone" required list="zones" autoComplete="off" defaultValue={zone()} />
         </div>
         <datalist id="zones">{Intl.supportedValuesOf("timeZone").map((name) => <option key={name} value={name} />)}</datalist>
         <Habits habits={usual()} />
         {problem && <p role="alert" className="text-beet font-semibold">{problem.message} {problem.document.remedy}</p>}
-        <Submit>Make the household</Submit>
+        <Submit>{say.makeTheHousehold}</Submit>
       </Form>
     </Door>
   );

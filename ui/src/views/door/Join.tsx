@@ -7,6 +7,7 @@ import type { Invitation } from "../../api/types";
 import { Button } from "../../kit/kit";
 import { Door } from "./Door";
 import { Form, Submit, Text } from "../../kit/form";
+import * as say from "../../words/door";
 
 /** Behind a one-time link: choose a password and come in. The secret stays in the part of the address that is never sent. */
 export default function Join() {
@@ -17,7 +18,7 @@ export default function Join() {
   const [trouble, setTrouble] = useState("");
   const me = useQuery(sessionQuery).data?.account;
   useEffect(() => {
-    post<Invitation>("/api/join/look", { token }).then(setFound, (error: unknown) => setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again."));
+    post<Invitation>("/api/join/look", { token }).then(setFound, (error: unknown) => setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : say.tryAgain));
   }, [token]);
   const submit = async (form: FormData) => {
     await come({ password: form.get("password"), ...newcomer(form) });
@@ -30,25 +31,25 @@ export default function Join() {
       await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
       void go("/", { replace: true });
     } catch (error) {
-      setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again.");
+      setTrouble(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : say.tryAgain);
     }
   };
   return (
-    <Door title={found ? `Come in to ${found.household}` : "A link to come in"} note="Such a link works once.">
+    <Door title={found ? say.comeInTo(found.household) : say.linkComeIn} note={say.suchLinkWorks}>
       {found && !found.email && me && (
         <div className="grid gap-2 mb-4">
-          <p>You are signed in as {me.name}. An account may belong to several households.</p>
-          <Button look="main" onClick={() => come({})}>Come in as {me.name}</Button>
-          <p className="text-soft">Or make another account:</p>
+          <p>{say.youAreSigned} {me.name}{say.accountMayBelong}</p>
+          <Button look="main" onClick={() => come({})}>{say.comeInAs} {me.name}</Button>
+          <p className="text-soft">{say.orMakeAnother}</p>
         </div>
       )}
       {found && (
         <Form keep="join" onSave={submit}>
-          <p>{found.email ? `Choose a new password for ${found.email}.` : `You are invited as ${found.role}.`}</p>
-          {!found.email && <Text label="Your name" name="name" required maxLength={80} defaultValue={found.name} autoComplete="name" />}
-          {!found.email && <Text label="E-mail address" name="email" type="email" required maxLength={200} autoComplete="email" />}
-          <Text label="Password, ten letters or more" name="password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" />
-          <Submit>Come in</Submit>
+          <p>{found.email ? say.chooseNewPassword(found.email) : say.youAreInvited(found.role)}</p>
+          {!found.email && <Text label={say.yourName} name="name" required maxLength={80} defaultValue={found.name} autoComplete="name" />}
+          {!found.email && <Text label={say.emailAddress} name="email" type="email" required maxLength={200} autoComplete="email" />}
+          <Text label={say.passwordTenLetters} name="password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" />
+          <Submit>{say.comeIn}</Submit>
         </Form>
       )}
       {trouble && <p role="alert" className="text-beet font-semibold mt-3">{trouble}</p>}

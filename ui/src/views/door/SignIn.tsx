@@ -4,11 +4,12 @@ import { post, Problem } from "../../api/client";
 import { Button } from "../../kit/kit";
 import { Door } from "./Door";
 import { Form, Submit, Text, Tick } from "../../kit/form";
+import * as say from "../../words/door";
 
 function refusal(status: number): string {
-  if (status === 503) return "The house is not answering. Try again in a moment.";
-  if (status === 429) return "Too many wrong tries: the door stays shut for ten minutes. Whoever runs the house can open it sooner.";
-  return "That name and password do not open this door. Check both and try again; after eight wrong tries it stays shut for ten minutes.";
+  if (status === 503) return say.houseNotAnswering;
+  if (status === 429) return say.tooManyWrong;
+  return say.namePasswordDo;
 }
 
 export function SignIn({ demo }: { demo: boolean }) {
@@ -28,14 +29,14 @@ export function SignIn({ demo }: { demo: boolean }) {
   };
   const submit = (form: FormData) => enter("/api/login", { login: form.get("login"), password: form.get("password"), remember: form.get("remember") === "on" });
   return (
-    <Door title="Sign in" note="To your household's shelf.">
-      {demo && <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => enter("/api/demo-sign-in", {})}>Look around the demo</Button>}
+    <Door title={say.signIn} note={say.yourHouseholdsShelf}>
+      {demo && <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => enter("/api/demo-sign-in", {})}>{say.lookAroundDemo}</Button>}
       <Form onSave={submit}>
-        <Text label="E-mail address" name="login" type="email" required autoComplete="username" />
-        <Text label="Password" name="password" type="password" required autoComplete="current-password" />
-        <Tick name="remember" label="Stay signed in on this device" />
+        <Text label={say.emailAddress} name="login" type="email" required autoComplete="username" />
+        <Text label={say.password} name="password" type="password" required autoComplete="current-password" />
+        <Tick name="remember" label={say.staySignedIn} />
         {error && <p role="alert" className="text-beet font-semibold">{error}</p>}
-        <Submit disabled={busy}>Sign in</Submit>
+        <Submit disabled={busy}>{say.signIn}</Submit>
       </Form>
     </Door>
   );

@@ -4,8 +4,8 @@ import { foodsQuery } from "../../api/queries";
 import type { Food } from "../../api/types";
 import { Text } from "../../kit/form";
 import { Button } from "../../kit/kit";
-import { food as say } from "../../words/food";
 import { Mark } from "../../kit/Mark";
+import * as say from "../../words/food";
 
 /** Finds one food by a few letters. */
 export function FindFood({ label, onPick, focus = false }: { label: string; onPick: (food: Food) => void; focus?: boolean }) {

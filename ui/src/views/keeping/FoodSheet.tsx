@@ -5,10 +5,9 @@ import { useActs } from "../../app/acts";
 import { Amount, amountOf, Form, Submit, Text, Tick } from "../../kit/form";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
-import { packWords, sizeOf } from "../../label-line/packs";
 import { ALLERGENS } from "../people/allergens";
-import { food as say } from "../../words/food";
 import { FindFood } from "./FindFood";
+import * as say from "../../words/food";
 
 const UNITS: Record<string, "g" | "ml" | "piece"> = { mass: "g", volume: "ml", count: "piece" };
 
@@ -30,16 +29,16 @@ function changes(page: KeepingPage, form: FormData, like: Food | null): Record<s
 
 /** Puts a food right: names, what it is like, what it holds, its packs; or lets it go into another, or out of sight. */
 export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
-  const { act, say: report } = useActs();
+  const { act, tell } = useActs();
   const { known } = page;
   const [like, setLike] = useState<Food | null>(null);
   const save = async (form: FormData) => {
     const body = changes(page, form, like);
     if (Object.keys(body).length === 0) {
-      report({ text: say.nothing });
+      tell({ text: say.nothing });
       return true;
     }
-    const done = await act(`/api/keeping/${page.food_id}/food`, { version: Number(form.get("version")), ...body }, `Change ${known.name}`);
+    const done = await act(`/api/keeping/${page.food_id}/food`, { version: Number(form.get("version")), ...body }, say.change(known.name));
     if (done) onClose();
     return done;
   };
@@ -54,7 +53,7 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
           <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((one) => <Tick key={one} name="allergens" value={one} label={one.replace("-", " ")} defaultChecked={known.allergens.includes(one)} />)}</div>
         </fieldset>
         <div>
-          <p className="text-soft text-small">{say.packs(known.packs.filter((pack) => sizeOf(pack)).map(packWords).join(", "))}</p>
+          <p className="text-soft text-small">{say.packs(known.packs.map((pack) => pack.words).join(", "))}</p>
           <Amount label={say.anotherPack} unit={unit === "piece" ? "pieces" : unit} name="pack" />
         </div>
         <Submit>{say.keep}</Submit>
@@ -70,12 +69,12 @@ function Ending({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
   const go = useGo();
   const [into, setInto] = useState<Food | null>(null);
   const merge = async (food: Food) => {
-    if (!(await act(`/api/keeping/${page.food_id}/merge`, { into_food_id: food.id }, `${page.food} is ${food.name}`))) return;
+    if (!(await act(`/api/keeping/${page.food_id}/merge`, { into_food_id: food.id }, say.isIt(page.food, food.name)))) return;
     onClose();
     void go(`/keeping?food=${food.id}`);
   };
   const archive = async () => {
-    if (!(await act(`/api/keeping/${page.food_id}/archive`, {}, `Out of sight: ${page.food}`))) return;
+    if (!(await act(`/api/keeping/${page.food_id}/archive`, {}, say.outOfSight(page.food)))) return;
     onClose();
     void go("/keeping");
   };

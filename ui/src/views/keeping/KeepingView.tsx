@@ -1,22 +1,25 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { Suspense, useState } from "react";
 import { useSearchParams } from "wouter";
 import { foodsQuery, keepingQuery, shelfQuery } from "../../api/queries";
 import type { KeepingCell, KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
+import { lazily } from "../../kit/lazily";
 import { Loaded } from "../../kit/state";
-import { every, span } from "../../kit/words";
+import { every, span } from "../../words/common";
 import { Mark } from "../../kit/Mark";
 import { Figures } from "./Figures";
 import { FoodSheet } from "./FoodSheet";
-import NewFood from "./NewFood";
 import { OwnTime } from "./OwnTime";
+import * as say from "../../words/keeping";
 
-const PLACES: Record<string, string> = { cupboard: "Cupboard", cool_dark: "Cool and dark", fridge: "Fridge", freezer: "Freezer" };
+const NewFood = lazily(() => import("../../app/aside"), (module) => module.NewFood);
+
+const PLACES: Record<string, string> = { cupboard: say.cupboard, cool_dark: say.coolAndDark, fridge: say.fridge, freezer: say.freezer };
 const SITUATIONS: Record<string, string> = {
-  bought_sealed: "as bought", opened: "opened", cut: "cut", cooked: "cooked", ripening: "unripe", ripe: "ripe", frozen_at_home: "frozen at home", bought_frozen: "bought frozen", thawed: "thawed",
+  bought_sealed: say.asBought, opened: "opened", cut: "cut", cooked: "cooked", ripening: "unripe", ripe: "ripe", frozen_at_home: say.frozenAtHome, bought_frozen: say.boughtFrozen, thawed: "thawed",
 };
 
 /** How to keep each food. */
@@ -32,16 +35,16 @@ export default function KeepingView() {
   };
   return (
     <>
-      {making && <NewFood name={find} onMade={made} onClose={() => setMaking(false)} />}
+      <Suspense fallback={null}>{making && <NewFood name={find} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
-        <h1>Keeping</h1>
-        <input data-find className="field !w-[280px] phone:!w-full" aria-label="Find a food" placeholder="Find a food" value={find} onChange={(event) => setFind(event.target.value)} />
-        <Button onClick={() => setMaking(true)}>A new food</Button>
-        {id && <span className="text-soft">figures are planning aids; the pack and your food-safety authority come first</span>}
+        <h1>{say.keeping}</h1>
+        <input data-find className="field !w-[280px] phone:!w-full" aria-label={say.findAFood} placeholder={say.findAFood} value={find} onChange={(event) => setFind(event.target.value)} />
+        <Button onClick={() => setMaking(true)}>{say.aNewFood}</Button>
+        {id && <span className="text-soft">{say.figuresArePlanning}</span>}
       </div>
       <div className="grid gap-4 wide:grid-cols-[250px_minmax(0,1fr)] items-start">
         <Foods find={find} chosen={id} onPick={(food) => { setFind(""); setParams({ food: String(food) }); }} />
-        {id ? <Page id={Number(id)} /> : <Empty title="Which food?">Find one, or choose one that stands on the shelf. From any stack, its sheet leads here.</Empty>}
+        {id ? <Page id={Number(id)} /> : <Empty title={say.whichFood}>{say.findOneOr}</Empty>}
       </div>
     </>
   );
@@ -53,8 +56,8 @@ function Foods({ find, chosen, onPick }: { find: string; chosen: string | null; 
   const here = [...new Map(shelf.map((stack) => [stack.food_id, stack.food])).entries()].sort((a, b) => a[1].localeCompare(b[1]));
   const list: [number, string][] = find.trim() === "" ? here : found.map((food) => [food.id, food.name]);
   return (
-    <nav aria-label="Foods" className={`board p-2 wide:max-h-[calc(100dvh-130px)] overflow-y-auto ${chosen && find.trim() === "" ? "phone:hidden" : "phone:max-h-[60dvh]"}`}>
-      {list.length === 0 && <p className="text-soft p-2">{find.trim() === "" ? "Nothing is on the shelf yet." : "No food is called so."}</p>}
+    <nav aria-label={say.foods} className={`board p-2 wide:max-h-[calc(100dvh-130px)] overflow-y-auto ${chosen && find.trim() === "" ? "phone:hidden" : "phone:max-h-[60dvh]"}`}>
+      {list.length === 0 && <p className="text-soft p-2">{find.trim() === "" ? say.nothingOnShelf : say.noFoodCalled}</p>}
       <ul>{list.map(([id, name]) => <li key={id}><button type="button" aria-current={chosen === String(id)} className={`w-full text-left px-2 py-1 rounded-md phone:min-h-[44px] hover:bg-rim2 ${chosen === String(id) ? "bg-rim2 font-semibold" : ""}`} onClick={() => onPick(id)}>{name}</button></li>)}</ul>
     </nav>
   );
@@ -62,7 +65,7 @@ function Foods({ find, chosen, onPick }: { find: string; chosen: string | null; 
 
 function Page({ id }: { id: number }) {
   const query = useQuery(keepingQuery(id));
-  return <Loaded query={query} what="Looking it up">{(page) => <Guide key={page.food_id} page={page} />}</Loaded>;
+  return <Loaded query={query} what={say.lookingItUp}>{(page) => <Guide key={page.food_id} page={page} />}</Loaded>;
 }
 
 function Guide({ page }: { page: KeepingPage }) {
@@ -72,21 +75,21 @@ function Guide({ page }: { page: KeepingPage }) {
   return (
     <article className="grid gap-4 min-w-0">
       <header>
-        <div className="flex items-center gap-3"><Mark kind={page.known.mark} className="text-big" /><h2 className="!text-big">{page.food}</h2>{keeper && <Button onClick={() => setRight(true)}>Put this food right</Button>}</div>
-        <p className="text-soft">{page.aisle}; by “{page.school}”{page.no_opened_limit ? "; opening does not shorten its life" : page.opened_where ? `; once open: ${PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where}` : ""}</p>
+        <div className="flex items-center gap-3"><Mark kind={page.known.mark} className="text-big" /><h2 className="!text-big">{page.food}</h2>{keeper && <Button onClick={() => setRight(true)}>{say.putThisFood}</Button>}</div>
+        <p className="text-soft">{page.aisle}{say.by}{page.school}”{page.no_opened_limit ? say.openingDoesNot : page.opened_where ? say.onceOpen(PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where) : ""}</p>
       </header>
-      <ul className="border-l-4 border-mustard pl-3 text-small" aria-label="Cautions">{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
+      <ul className="border-l-4 border-mustard pl-3 text-small" aria-label={say.cautions}>{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
       <Times page={page} />
       <div className="grid gap-4 wide:grid-cols-2 items-start">
         {page.methods.length > 0 && <Methods page={page} />}
-        <Board title="Throw it out when"><ul className="mt-2 list-disc pl-5">{page.signs.map((line) => <li key={line}>{line}</li>)}{page.signs.length === 0 && <li>it smells, looks or feels wrong</li>}</ul></Board>
-        <Board title="Freezing and thawing">
-          <p className="mt-2">{{ yes: "It freezes well.", no: "It is not for the freezer.", changed: "It freezes, but changes." }[page.freezes] ?? page.freezes} {page.freeze_note}</p>
-          {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">In the fridge a kilogram takes about {page.thaw_hours_per_kg} hours to thaw; a small pack a night.</p>}
-          <ul className="mt-2 grid gap-1 text-small">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>, lost by {loss.process}: {loss.about}</li>)}</ul>
+        <Board title={say.throwOutWhen}><ul className="mt-2 list-disc pl-5">{page.signs.map((line) => <li key={line}>{line}</li>)}{page.signs.length === 0 && <li>{say.smellsLooksOr}</li>}</ul></Board>
+        <Board title={say.freezingAndThawing}>
+          <p className="mt-2">{{ yes: say.itFreezesWell, no: say.notForFreezer, changed: say.freezesButChanges }[page.freezes] ?? page.freezes} {page.freeze_note}</p>
+          {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">{say.inFridgeKilogram} {page.thaw_hours_per_kg} {say.hoursThawSmall}</p>}
+          <ul className="mt-2 grid gap-1 text-small">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>{say.lostBy} {loss.process}: {loss.about}</li>)}</ul>
         </Board>
-        {page.revival && <Board title="Only limp?"><p className="mt-2">{page.revival}</p></Board>}
-        {page.care.length > 0 && <Board title="Care"><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
+        {page.revival && <Board title={say.onlyLimp}><p className="mt-2">{page.revival}</p></Board>}
+        {page.care.length > 0 && <Board title={say.care}><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
         <Figures page={page} />
       </div>
@@ -98,9 +101,9 @@ function Guide({ page }: { page: KeepingPage }) {
 
 function Times({ page }: { page: KeepingPage }) {
   return (
-    <div className="board p-3 overflow-x-auto" tabIndex={0} role="region" aria-label="How long it keeps">
+    <div className="board p-3 overflow-x-auto" tabIndex={0} role="region" aria-label={say.howLongKeeps}>
       <table className="w-full border-collapse text-small">
-        <thead><tr><th scope="col" className="text-left p-2">How long it keeps</th>{Object.entries(PLACES).map(([key, name]) => <th key={key} scope="col" className="text-left p-2 min-w-[120px]">{name}</th>)}</tr></thead>
+        <thead><tr><th scope="col" className="text-left p-2">{say.howLongKeeps}</th>{Object.entries(PLACES).map(([key, name]) => <th key={key} scope="col" className="text-left p-2 min-w-[120px]">{name}</th>)}</tr></thead>
         <tbody>
           {page.table.map((line) => (
             <tr key={line.situation} className="border-t border-zinc2 align-top">
@@ -119,8 +122,8 @@ function Cell({ cell }: { cell: KeepingCell }) {
   return (
     <>
       <b className="font-head text-lead" title={cell.span ?? undefined}>{cell.words}</b>{" "}
-      <span className={`text-tiny ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? "safety: the short figure counts" : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : `counted ${cell.days}`}</span>
-      {cell.own_reason && <span className="block text-pea text-tiny font-semibold">your own: {cell.own_reason}</span>}
+      <span className={`text-tiny ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? say.safetyShortFigure : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : say.counted(cell.days)}</span>
+      {cell.own_reason && <span className="block text-pea text-tiny font-semibold">{say.yourOwn} {cell.own_reason}</span>}
       {cell.advice && <span className="block text-soft text-tiny">{cell.advice}</span>}
     </>
   );
@@ -129,11 +132,11 @@ function Cell({ cell }: { cell: KeepingCell }) {
 function Methods({ page }: { page: KeepingPage }) {
   const longest = Math.max(...page.methods.map((one) => one.high));
   return (
-    <Board title="Ways of storing, compared">
+    <Board title={say.waysStoringCompared}>
       <ul className="mt-2 grid gap-2">
         {page.methods.map((one) => (
           <li key={one.place + one.state + one.storage}>
-            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? " (your own time)" : ""}</b><span className="whitespace-nowrap">{span(one.low, one.high)}</span></div>
+            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? say.yourOwnTime : ""}</b><span className="whitespace-nowrap">{span(one.low, one.high)}</span></div>
             <div className="h-[7px] bg-zinc2 rounded-full overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${(one.high / longest) * 100}%` }} /></div>
             <div className="text-soft text-small">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
           </li>
@@ -146,17 +149,17 @@ function Methods({ page }: { page: KeepingPage }) {
 function Own({ page, keeper, onNew }: { page: KeepingPage; keeper: boolean; onNew: () => void }) {
   const { act } = useActs();
   return (
-    <Board title="Your own times" note="With a reason, and never past a safety rule">
+    <Board title={say.yourOwnTimes} note={say.withReasonNever}>
       <ul className="mt-2 grid gap-2">
         {page.own.map((rule) => (
           <li key={rule.id} className="flex items-center gap-2 border-t border-zinc2 pt-2">
-            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? `, in ${rule.storage}` : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-small">{rule.reason}</span></span>
-            {keeper && <Button onClick={() => act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, "back to the guide")}>Back to the guide</Button>}
+            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? say.inIt(rule.storage) : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-small">{rule.reason}</span></span>
+            {keeper && <Button onClick={() => act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, say.backGuide)}>{say.backToGuide}</Button>}
           </li>
         ))}
-        {page.own.length === 0 && <li className="text-soft">None: the guide counts.</li>}
+        {page.own.length === 0 && <li className="text-soft">{say.noneGuideCounts}</li>}
       </ul>
-      {keeper ? <Button className="mt-3" onClick={onNew}>An own time</Button> : <p className="text-soft text-small mt-2">A keeper can set one.</p>}
+      {keeper ? <Button className="mt-3" onClick={onNew}>{say.ownTimeTitle}</Button> : <p className="text-soft text-small mt-2">{say.keeperCanSet}</p>}
     </Board>
   );
 }

@@ -8,6 +8,7 @@ import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
 import { FindFood } from "./FindFood";
 import { Form, Submit, Text } from "../../kit/form";
+import * as say from "../../words/keeping";
 
 interface Props {
   /** The words that no food was found for. */
@@ -24,31 +25,31 @@ export default function NewFood({ name, onMade, onClose }: Props) {
     if (!like) return;
     const called = String(form.get("name")).trim();
     const nicknames = String(form.get("nicknames")).split(",").map((word) => word.trim()).filter((word) => word.length > 1);
-    const made = await act<Done & { food_id: number }>("/api/foods", { name: called, like_food_id: like.id, nicknames, allergens: form.getAll("allergens").map(String) }, `new food ${called}`);
+    const made = await act<Done & { food_id: number }>("/api/foods", { name: called, like_food_id: like.id, nicknames, allergens: form.getAll("allergens").map(String) }, say.newFood(called));
     if (made) onMade(made.food_id, called);
     return made;
   };
   return (
-    <Sheet open onClose={onClose} title="A new food">
+    <Sheet open onClose={onClose} title={say.aNewFood}>
       <Form className="grid gap-3 mt-3" keep="new-food" onSave={submit}>
-        <Text label="Its name" name="name" required maxLength={120} defaultValue={name.charAt(0).toUpperCase() + name.slice(1)} />
-        <Text label="What else you call it, with commas" name="nicknames" maxLength={300} defaultValue={name} />
+        <Text label={say.itsName} name="name" required maxLength={120} defaultValue={name.charAt(0).toUpperCase() + name.slice(1)} />
+        <Text label={say.whatElseYou} name="nicknames" maxLength={300} defaultValue={name} />
         <Like like={like} onPick={setLike} />
         {like && <Inherited key={like.id} like={like} />}
-        <Submit disabled={!like}>Keep it as a food of ours</Submit>
-        {!like && <p className="text-soft text-small">Say first which food it is like: how long it keeps follows from that.</p>}
+        <Submit disabled={!like}>{say.keepFoodOurs}</Submit>
+        {!like && <p className="text-soft text-small">{say.sayFirstWhich}</p>}
       </Form>
     </Sheet>
   );
 }
 
 function Like({ like, onPick }: { like: Food | null; onPick: (food: Food | null) => void }) {
-  if (like) return <p>Kept like <b>{like.name}</b> <Button look="plain" onClick={() => onPick(null)}>Another</Button></p>;
-  return <FindFood label="It keeps like" onPick={onPick} focus />;
+  if (like) return <p>{say.keptLike} <b>{like.name}</b> <Button look="plain" onClick={() => onPick(null)}>{say.another}</Button></p>;
+  return <FindFood label={say.itKeepsLike} onPick={onPick} focus />;
 }
 
-const SITUATIONS: Record<string, string> = { bought_sealed: "as bought", opened: "opened", cut: "cut", cooked: "cooked", frozen_at_home: "frozen at home" };
-const PLACES: Record<string, string> = { cupboard: "in a cupboard", cool_dark: "cool and dark", fridge: "in the fridge", freezer: "in the freezer" };
+const SITUATIONS: Record<string, string> = { bought_sealed: say.asBought, opened: "opened", cut: "cut", cooked: "cooked", frozen_at_home: say.frozenAtHome };
+const PLACES: Record<string, string> = { cupboard: say.inACupboard, cool_dark: say.coolDark, fridge: say.inTheFridge, freezer: say.inTheFreezer };
 
 /** What it takes over, to be confirmed: how it keeps, and what it holds that somebody may not have. */
 function Inherited({ like }: { like: Food }) {
@@ -57,13 +58,13 @@ function Inherited({ like }: { like: Food }) {
   return (
     <>
       <div className="board p-3">
-        <b>How it will keep</b>
-        {page ? <ul className="text-small mt-1">{lines.slice(0, 6).map((line) => <li key={line}>{line}</li>)}</ul> : <p role="status" className="text-soft">Looking it up …</p>}
-        <p className="text-soft text-small mt-1">Where your food keeps less long, say so under Keeping afterwards.</p>
+        <b>{say.howWillKeep}</b>
+        {page ? <ul className="text-small mt-1">{lines.slice(0, 6).map((line) => <li key={line}>{line}</li>)}</ul> : <p role="status" className="text-soft">{say.lookingUp}</p>}
+        <p className="text-soft text-small mt-1">{say.whereYourFood}</p>
       </div>
       <fieldset className="board p-3">
-        <legend className="sr-only">What it holds</legend>
-        <b>What it holds</b> <span className="text-soft text-small">as {like.name} does; put it right for yours</span>
+        <legend className="sr-only">{say.whatItHolds}</legend>
+        <b>{say.whatItHolds}</b> <span className="text-soft text-small">{say.asIt} {like.name} {say.doesPutRight}</span>
         <div className="grid grid-cols-2 gap-x-3 mt-1">{ALLERGENS.map((one) => <label key={one} className="flex items-center gap-2 min-h-[30px] phone:min-h-[44px]"><input type="checkbox" name="allergens" value={one} defaultChecked={like.allergens.includes(one)} className="size-5 shrink-0" />{one.replace("-", " ")}</label>)}</div>
       </fieldset>
     </>

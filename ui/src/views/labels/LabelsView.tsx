@@ -5,9 +5,10 @@ import { gridsQuery, placesQuery, shelfQuery } from "../../api/queries";
 import type { Place, Stack } from "../../api/types";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { dayTab, plural } from "../../kit/words";
+import { dayTab, plural } from "../../words/common";
 import { Pick, Whole } from "../../kit/form";
 import { Mark } from "../../kit/Mark";
+import * as say from "../../words/labels";
 
 /** Labels for many stacks at once: which, on which sheet, how many, from which cell on. */
 export default function LabelsView() {
@@ -15,8 +16,8 @@ export default function LabelsView() {
   const places = useQuery(placesQuery).data ?? [];
   return (
     <>
-      <div className="flex flex-wrap items-baseline gap-x-6 mb-3"><h1>Labels</h1><span className="text-soft">name, amount, dates, place, directions, and a square code that opens the stack</span></div>
-      <Loaded query={shelf} what="Looking along the shelf">{(data) => <Chooser stacks={data.stacks} places={places} />}</Loaded>
+      <div className="flex flex-wrap items-baseline gap-x-6 mb-3"><h1>{say.labels}</h1><span className="text-soft">{say.nameAmountDates}</span></div>
+      <Loaded query={shelf} what={say.lookingAlongShelf}>{(data) => <Chooser stacks={data.stacks} places={places} />}</Loaded>
     </>
   );
 }
@@ -30,14 +31,14 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const toggle = (ids: number[], on: boolean) => setChosen((now) => new Set(on ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id))));
   return (
     <div className="grid gap-4 wide:grid-cols-[minmax(0,1fr)_340px] items-start">
-      <Board title={`${plural(chosen.size, "stack")} chosen`} className="phone:order-2">
+      <Board title={say.chosen(chosen.size)} className="phone:order-2">
         <div className="flex flex-wrap gap-2 mt-2">
-          <input data-find className="field !w-[200px]" aria-label="Find a stack" placeholder="Find" value={find} onChange={(event) => setFind(event.target.value)} />
-          <select className="field !w-auto" aria-label="Place" value={place} onChange={(event) => setPlace(event.target.value)}><option value="">Every place</option>{places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
-          <Button onClick={() => toggle(shown.map((stack) => stack.id), true)}>Choose these {shown.length}</Button>
-          {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>Choose none</Button>}
+          <input data-find className="field !w-[200px]" aria-label={say.findAStack} placeholder={say.find} value={find} onChange={(event) => setFind(event.target.value)} />
+          <select className="field !w-auto" aria-label={say.place} value={place} onChange={(event) => setPlace(event.target.value)}><option value="">{say.everyPlace}</option>{places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
+          <Button onClick={() => toggle(shown.map((stack) => stack.id), true)}>{say.chooseThese} {shown.length}</Button>
+          {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>{say.chooseNone}</Button>}
         </div>
-        <ul className="mt-2 max-h-[62dvh] overflow-y-auto" tabIndex={0} aria-label="Stacks">
+        <ul className="mt-2 max-h-[62dvh] overflow-y-auto" tabIndex={0} aria-label={say.stacks}>
           {shown.map((stack) => (
             <li key={stack.id} className="border-t border-zinc2">
               <label className="flex items-center gap-3 py-1 phone:min-h-[44px]">
@@ -62,15 +63,15 @@ function Sheets({ ids }: { ids: number[] }) {
   const cells = ids.length * copies + skip;
   const href = `/api/labels/sheet.pdf?stacks=${ids.join(",")}&grid=${key}&copies=${copies}&skip=${skip}`;
   return (
-    <Board title="Print" className="phone:order-1">
+    <Board title={say.print} className="phone:order-1">
       <div className="grid gap-3 mt-2">
-        <Pick label="Sheet" value={key} onChange={(event) => setKey(event.target.value)} options={grids.map((one) => [String(one.key), one.name] as const)} />
-        <Whole label="Of each, how many" beside min={1} max={200} value={copies} onChange={(event) => setCopies(Math.max(1, Number(event.target.value)))} />
-        {key !== "roll" && <Whole label="Cells already used on the first sheet" beside min={0} max={(grid?.per_page ?? 1) - 1} value={skip} onChange={(event) => setSkip(Math.max(0, Number(event.target.value)))} />}
-        {ids.length === 0 ? <p className="text-soft">Choose stacks first.</p> : <>
-          <p className="text-soft">{plural(ids.length * copies, "label")}, {plural(Math.ceil(cells / (grid?.per_page ?? 1)), key === "roll" ? "piece" : "sheet")}</p>
-          <a className="btn" data-look="main" href={href} target="_blank" rel="noreferrer">Open the PDF</a>
-          {ids.length === 1 && <a className="btn" href={`/api/labels/label.png?stacks=${ids[0]}`} target="_blank" rel="noreferrer">As a picture (PNG)</a>}
+        <Pick label={say.sheet} value={key} onChange={(event) => setKey(event.target.value)} options={grids.map((one) => [String(one.key), one.name] as const)} />
+        <Whole label={say.eachHowMany} beside min={1} max={200} value={copies} onChange={(event) => setCopies(Math.max(1, Number(event.target.value)))} />
+        {key !== "roll" && <Whole label={say.cellsAlreadyUsed} beside min={0} max={(grid?.per_page ?? 1) - 1} value={skip} onChange={(event) => setSkip(Math.max(0, Number(event.target.value)))} />}
+        {ids.length === 0 ? <p className="text-soft">{say.chooseStacksFirst}</p> : <>
+          <p className="text-soft">{say.countLabels(ids.length * copies)}, {plural(Math.ceil(cells / (grid?.per_page ?? 1)), key === "roll" ? "piece" : "sheet")}</p>
+          <a className="btn" data-look="main" href={href} target="_blank" rel="noreferrer">{say.openThePdf}</a>
+          {ids.length === 1 && <a className="btn" href={`/api/labels/label.png?stacks=${ids[0]}`} target="_blank" rel="noreferrer">{say.picturePng}</a>}
         </>}
       </div>
     </Board>

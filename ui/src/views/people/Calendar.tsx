@@ -4,6 +4,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Secret } from "./Members";
+import * as say from "../../words/people";
 
 /** A private calendar address for last good days, thawing, care and checks; it can be ended at any time. */
 export function Calendar({ page }: { page: PeoplePage }) {
@@ -11,19 +12,19 @@ export function Calendar({ page }: { page: PeoplePage }) {
   const { address } = useSession();
   const [link, setLink] = useState("");
   const open = async () => {
-    const done = await act<DoorDone>("/api/feeds", {}, "calendar feed");
+    const done = await act<DoorDone>("/api/feeds", {}, say.calendarFeed);
     if (done?.path) setLink((address ?? window.location.origin) + done.path);
   };
   return (
-    <Board title="Calendar" note="Last good days, thawing, care and checks, for any calendar that reads iCalendar">
+    <Board title={say.calendar} note={say.lastGoodDays}>
       {page.feeds.map((feed) => (
         <div key={feed.id} className="flex items-center gap-2 border-t border-zinc2 py-2 mt-2">
-          <span className="grow">A feed of yours, made {new Date(feed.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })}</span>
-          <Button look="grave" onClick={() => act(`/api/feeds/${feed.id}/revoke`, {}, "end the feed").then(() => setLink(""))}>End it</Button>
+          <span className="grow">{say.feedYoursMade} {new Date(feed.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })}</span>
+          <Button look="grave" onClick={() => act(`/api/feeds/${feed.id}/revoke`, {}, say.endTheFeed).then(() => setLink(""))}>{say.endIt}</Button>
         </div>
       ))}
-      <Button className="mt-2" onClick={() => void open()}>Make a private address</Button>
-      {link && <Secret link={link} words="Whoever has this address sees these days. It is shown only now, and an earlier one leads nowhere any more." />}
+      <Button className="mt-2" onClick={() => void open()}>{say.makePrivateAddress}</Button>
+      {link && <Secret link={link} words={say.whoeverHasThis} />}
     </Board>
   );
 }

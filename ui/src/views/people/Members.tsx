@@ -4,26 +4,27 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Form, Submit, Text } from "../../kit/form";
+import * as say from "../../words/people";
 
 /** Who may sign in, and invitations by one-time link. */
 export function Members({ page }: { page: PeoplePage }) {
   const { act } = useActs();
   return (
-    <Board title="Who may sign in">
+    <Board title={say.whoMaySign}>
       <ul className="mt-2">
         {page.members.map((member) => (
           <li key={member.account_id} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
             <span className="grow min-w-0"><b>{member.name}</b>{member.you ? " (you)" : ""}<span className="block text-soft text-small">{member.email}</span></span>
-            <select className="field !w-auto" aria-label={`Role of ${member.name}`} value={member.role} onChange={(event) => void act(`/api/members/${member.account_id}/role`, { role: event.target.value }, `role of ${member.name}`)}>
-              <option value="keeper">keeper</option><option value="helper">helper</option>
+            <select className="field !w-auto" aria-label={say.roleOf(member.name)} value={member.role} onChange={(event) => void act(`/api/members/${member.account_id}/role`, { role: event.target.value }, say.roleOfSmall(member.name))}>
+              <option value="keeper">{say.keeper}</option><option value="helper">{say.helper}</option>
             </select>
-            {!member.you && <Button look="plain" aria-label={`${member.name} may not sign in any more`} onClick={() => act(`/api/members/${member.account_id}/role`, { role: null }, `let ${member.name} go`)}>✕</Button>}
+            {!member.you && <Button look="plain" aria-label={say.mayNotSign(member.name)} onClick={() => act(`/api/members/${member.account_id}/role`, { role: null }, say.letGo(member.name))}>✕</Button>}
           </li>
         ))}
         {page.invitations.map((one) => (
           <li key={one.id} className="flex items-center gap-2 border-t border-zinc2 py-2">
-            <span className="grow"><b>{one.name}</b> <span className="text-soft">invited as {one.role}, until {new Date(one.expires_at).toLocaleDateString("en-GB", { day: "numeric", month: "short" })}</span></span>
-            <Button onClick={() => act(`/api/members/${one.id}/revoke`, {}, `invitation of ${one.name}`)}>Take back</Button>
+            <span className="grow"><b>{one.name}</b> <span className="text-soft">{say.invitedAs} {one.role}{say.until} {new Date(one.expires_at).toLocaleDateString("en-GB", { day: "numeric", month: "short" })}</span></span>
+            <Button onClick={() => act(`/api/members/${one.id}/revoke`, {}, say.invitationOf(one.name))}>{say.takeBack}</Button>
           </li>
         ))}
       </ul>
@@ -44,11 +45,11 @@ function Invite() {
   return (
     <>
       <Form className="flex flex-wrap gap-2 items-end mt-3" keep="invite" onSave={submit}>
-        <Text wide="grow" label="Invite" name="name" required maxLength={80} placeholder="Name" />
-        <select className="field !w-auto" name="role" aria-label="As what"><option value="helper">as helper</option><option value="keeper">as keeper</option></select>
-        <Submit>Make a link</Submit>
+        <Text wide="grow" label={say.invite} name="name" required maxLength={80} placeholder={say.name} />
+        <select className="field !w-auto" name="role" aria-label={say.asWhat}><option value="helper">{say.asHelper}</option><option value="keeper">{say.asKeeper}</option></select>
+        <Submit>{say.makeALink}</Submit>
       </Form>
-      {link && <Secret link={link} words="Give this link to them alone. It works once, and is shown only now." />}
+      {link && <Secret link={link} words={say.giveThisLink} />}
     </>
   );
 }
@@ -59,7 +60,7 @@ export function Secret({ link, words }: { link: string; words: string }) {
   return (
     <div className="mt-3 border-l-4 border-mustard pl-3" role="status">
       <p className="text-small">{words}</p>
-      <div className="flex gap-2 mt-1"><input className="field" readOnly value={link} aria-label="The link" onFocus={(event) => event.target.select()} /><Button onClick={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>{copied ? "Copied" : "Copy"}</Button></div>
+      <div className="flex gap-2 mt-1"><input className="field" readOnly value={link} aria-label={say.theLink} onFocus={(event) => event.target.select()} /><Button onClick={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>{copied ? say.copied : say.copy}</Button></div>
     </div>
   );
 }

@@ -3,17 +3,18 @@ import { useActs } from "../../app/acts";
 import { Board } from "../../kit/kit";
 import { Habits, habitsOf } from "./Habits";
 import { Form, Submit, Tick, Whole } from "../../kit/form";
+import * as say from "../../words/people";
 
 type HouseWays = PeoplePage["ways"];
 const SCHOOLS: [HouseWays["school"], string, string][] = [
-  ["look_then_decide", "Look, then decide", "Past a best-before date somebody looks and records what they found, within a tolerance for that food."],
-  ["by_the_date", "By the date", "Past its best-before a thing counts as gone."],
+  ["look_then_decide", say.lookThenDecide, say.pastBestBefore],
+  ["by_the_date", say.byTheDate, say.pastItsBest],
 ];
-const NUMBERS: [keyof HouseWays & string, string, number, number][] = [["front_days", "“Eat this week” means within … days", 1, 60], ["soon_days", "“Soon” means within … days", 2, 365], ["count_every_days", "Count each place every … days", 1, 1000], ["ask_from_minor", "Ask why something is missing from … cents on", 0, 1000000]];
+const NUMBERS: [keyof HouseWays & string, string, number, number][] = [["front_days", say.eatThisWeek, 1, 60], ["soon_days", say.soonMeansWithin, 2, 365], ["count_every_days", say.countEachPlace, 1, 1000], ["ask_from_minor", say.askWhySomething, 0, 1000000]];
 
 /** The household's ways: its school past a best-before date, its windows, its rhythm of counting. */
 export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
-  const { act, say } = useActs();
+  const { act, tell } = useActs();
   const submit = async (form: FormData) => {
     const before = ways as unknown as Record<string, unknown>;
     const settings: Record<string, unknown> = Object.fromEntries(NUMBERS.map(([name]) => [name, Number(form.get(name))]).filter(([name, value]) => before[String(name)] !== value));
@@ -24,20 +25,20 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     if (habits.languages.join() !== ways.languages.join()) settings.languages = habits.languages;
     const changed = (["day_order", "currency"] as const).filter((name) => habits[name] !== undefined && habits[name] !== ways[name]).map((name) => [name, habits[name]]);
     const body = { ...Object.fromEntries(changed), ...(form.get("school") === ways.school ? {} : { school: form.get("school") }), ...(Object.keys(settings).length > 0 ? { settings } : {}) };
-    if (Object.keys(body).length === 0) return say({ text: "That is what it says already." });
-    return act("/api/ways", { version: Number(form.get("version")), ...body }, "the household’s ways");
+    if (Object.keys(body).length === 0) return tell({ text: say.whatSaysAlready });
+    return act("/api/ways", { version: Number(form.get("version")), ...body }, say.theHouseholdsWays);
   };
   return (
-    <Board title="Ways">
+    <Board title={say.ways}>
       <Form key={ways.version} className="grid gap-3 mt-2" keep="ways" version={ways.version} onSave={submit}>
-        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1">Past a best-before date</legend>
+        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1">{say.pastBestBeforeDate}</legend>
           {SCHOOLS.map(([value, name, words]) => <label key={value} className="flex gap-2"><input type="radio" name="school" value={value} defaultChecked={ways.school === value} className="size-5 mt-0.5 shrink-0" /><span><b>{name}.</b> {words}</span></label>)}
-          <p className="text-soft text-small">No school eats past a use-by date. Changing it dates every stack anew.</p>
+          <p className="text-soft text-small">{say.noSchoolEats}</p>
           {NUMBERS.map(([name, label, min, max]) => <Whole key={name} label={label} beside name={name} min={min} max={max} required defaultValue={Number(ways[name])} />)}
-          <Tick name="plan_looks" defaultChecked={ways.plan_looks} label="plan tins and jars that must be looked at first" />
+          <Tick name="plan_looks" defaultChecked={ways.plan_looks} label={say.planTinsJars} />
         </fieldset>
-        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1 text-lead">How we write</legend><Habits habits={ways} /></fieldset>
-        {keeper && <Submit className="justify-self-start">Keep it so</Submit>}
+        <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1 text-lead">{say.howWeWrite}</legend><Habits habits={ways} /></fieldset>
+        {keeper && <Submit className="justify-self-start">{say.keepItSo}</Submit>}
       </Form>
     </Board>
   );

@@ -7,7 +7,8 @@ import { useSession } from "../../app/session";
 import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { Why } from "../../kit/Why";
-import { dayWords } from "../../kit/words";
+import { dayWords } from "../../words/common";
+import * as say from "../../words/places";
 
 /** What to carry from backstock to the working shelf, oldest first, one touch each. */
 export default function BringForward() {
@@ -15,14 +16,14 @@ export default function BringForward() {
   return (
     <div className="max-w-[900px]">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
-        <h1>Bring forward</h1>
-        <span className="text-soft">what the working shelf lacks and the backstock has, oldest first</span>
-        <Button className="no-print ml-auto phone:ml-0" onClick={() => window.print()}>Print the list</Button>
+        <h1>{say.bringForward}</h1>
+        <span className="text-soft">{say.whatWorkingShelf}</span>
+        <Button className="no-print ml-auto phone:ml-0" onClick={() => window.print()}>{say.printTheList}</Button>
       </div>
-      <Loaded query={query} what="Holding the shelf against the backstock">
+      <Loaded query={query} what={say.holdingShelfAgainst}>
         {({ items, crossed }) => <><Crossed rows={crossed} />{items.length === 0 ? (
-          <Empty title="Nothing to bring">Every food that is used has its working amount at hand. How much that is can be set for each food under <Link className="underline text-rim font-semibold" to="/keeping">Keeping</Link>.</Empty>
-        ) : <Board title={`${items.length} to bring`}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}</>}
+          <Empty title={say.nothingToBring}>{say.everyFoodUsed} <Link className="underline text-rim font-semibold" to="/keeping">{say.keeping}</Link>.</Empty>
+        ) : <Board title={say.toBring(items.length)}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}</>}
       </Loaded>
     </div>
   );
@@ -32,7 +33,7 @@ export default function BringForward() {
 function Crossed({ rows }: { rows: PlaceDetail["warnings"] }) {
   if (rows.length === 0) return null;
   return (
-    <Board tone="mustard" title="The newer would be eaten first" className="mb-4">
+    <Board tone="mustard" title={say.newerWouldBe} className="mb-4">
       <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><Link className="font-semibold underline" to={`/shelf?stack=${row.stack.id}`}>{row.stack.name}</Link> <span className="text-small">{row.text}</span></li>)}</ul>
     </Board>
   );
@@ -43,12 +44,12 @@ function Item({ item }: { item: BringItem }) {
   const { today } = useSession();
   return (
     <li className="border-t border-zinc2 py-3 grid gap-1">
-      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-small">{item.at_hand} at hand, {item.working_amount} wanted{item.own ? ", as you said" : " by how fast it goes"}{item.short ? `; ${item.short} short even so` : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
+      <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-small">{item.at_hand} {say.atHand} {item.working_amount} {say.wanted}{item.own ? say.asYouSaid : say.howFastGoes}{item.short ? say.shortEvenSo(item.short) : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">
           <span className="hidden print:inline-block w-5 h-5 border-2 border-edge rounded-sm" aria-hidden="true" />
-          <span className="grow"><b>{pick.words}</b> from {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> to {item.to_place}</span> : ""}{pick.then_until && pick.then_until !== pick.usable_until ? <b className="block text-small">there good until {dayWords(pick.then_until, today)}</b> : null}</span>
-          {item.to_place_id !== null && <Button className="no-print" aria-label={`Bring ${pick.words} ${item.food}`} onClick={() => act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, `bring ${item.food}`)}>Brought</Button>}
+          <span className="grow"><b>{pick.words}</b> {say.fromIt} {pick.place}{pick.usable_until ? <span className="text-soft">, {dayWords(pick.usable_until, today)}</span> : ""}{item.to_place ? <span className="text-soft"> {say.to} {item.to_place}</span> : ""}{pick.then_until && pick.then_until !== pick.usable_until ? <b className="block text-small">{say.thereGoodUntil} {dayWords(pick.then_until, today)}</b> : null}</span>
+          {item.to_place_id !== null && <Button className="no-print" aria-label={say.bring(pick.words, item.food)} onClick={() => act(`/api/stacks/${pick.lot_id}/move`, { place_id: item.to_place_id, amount: pick.amount }, say.bringFood(item.food))}>{say.brought}</Button>}
         </div>
       ))}
     </li>

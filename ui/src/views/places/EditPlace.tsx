@@ -5,8 +5,9 @@ import { Temperature, temperatures } from "../../app/Temperature";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";
+import * as say from "../../words/places";
 
-const REACH: [string, string][] = [["hand", "within reach of the cook"], ["steps", "a few steps away"], ["away", "another floor, a shed, a garage"]];
+const REACH: [string, string][] = [["hand", say.withinReachCook], ["steps", say.fewStepsAway], ["away", say.anotherFloorShed]];
 
 function number(form: FormData, name: string): number | null {
   const text = String(form.get(name) ?? "").trim();
@@ -27,41 +28,41 @@ function changes(place: Place, form: FormData): Record<string, unknown> {
 }
 
 export function EditPlace({ place: now, places, onDone }: { place: Place; places: Place[]; onDone: () => void }) {
-  const { act, say } = useActs();
+  const { act, tell } = useActs();
   const unit = useSession().household?.degrees ?? "c";
   // As the person saw it when they opened the form: what others change meanwhile neither closes it nor is overwritten.
   const [place] = useState(now);
   const submit = async (form: FormData) => {
     const changed = { ...changes(place, form), ...temperatures(form, place, unit) };
     if (Object.keys(changed).length === 0) {
-      say({ text: "That is what it says already." });
+      tell({ text: say.whatSaysAlready });
       return true;
     }
-    const done = await act(`/api/places/${place.id}/change`, { version: Number(form.get("version")), ...changed }, `change ${place.name}`);
+    const done = await act(`/api/places/${place.id}/change`, { version: Number(form.get("version")), ...changed }, say.change(place.name));
     if (done) onDone();
     return done;
   };
   return (
     <Form className="board p-3 grid gap-3" keep={`place.${place.id}`} version={place.version} onSave={submit}>
-      <Text name="name" label="Name" defaultValue={place.name} required maxLength={80} />
-      <Pick name="kind" label="Kind" defaultValue={place.kind} options={KINDS} />
-      <Pick name="tier" label="For" defaultValue={place.tier} options={TIERS} />
-      <Pick name="reach" label="How far it is" defaultValue={place.reach} options={REACH} />
-      <Pick name="parent_id" label="Stands in" defaultValue={String(place.parent_id ?? "")} options={[["", "nothing else"], ...places.filter((one) => one.id !== place.id).map((one): [string, string] => [String(one.id), one.name])]} />
+      <Text name="name" label={say.name} defaultValue={place.name} required maxLength={80} />
+      <Pick name="kind" label={say.kind} defaultValue={place.kind} options={KINDS} />
+      <Pick name="tier" label={say.forIt} defaultValue={place.tier} options={TIERS} />
+      <Pick name="reach" label={say.howFar} defaultValue={place.reach} options={REACH} />
+      <Pick name="parent_id" label={say.standsIn} defaultValue={String(place.parent_id ?? "")} options={[["", say.nothingElse], ...places.filter((one) => one.id !== place.id).map((one): [string, string] => [String(one.id), one.name])]} />
       <div className="grid grid-cols-2 gap-3">
         <Temperature name="low_c" celsius={place.low_c} />
         <Temperature name="high_c" celsius={place.high_c} />
       </div>
-      <Tick name="dark" defaultChecked={place.dark} label="It is dark there" />
-      <fieldset className="grid grid-cols-3 gap-3"><legend className="font-semibold mb-1">Inside, in mm</legend>
+      <Tick name="dark" defaultChecked={place.dark} label={say.darkThere} />
+      <fieldset className="grid grid-cols-3 gap-3"><legend className="font-semibold mb-1">{say.insideInMm}</legend>
         {["w", "d", "h"].map((name, index) => <Whole key={name} name={name} label={["wide", "deep", "high"][index] ?? ""} defaultValue={place.inner_mm?.[index] ?? ""} min={1} max={20000} />)}
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
-        <Whole name="fill_percent" label="How full, %" defaultValue={place.fill_percent ?? ""} min={0} max={100} />
-        <Whole name="count_every_days" label="Count every … days" defaultValue={place.count_every_days ?? ""} min={1} max={1000} />
+        <Whole name="fill_percent" label={say.howFull} defaultValue={place.fill_percent ?? ""} min={0} max={100} />
+        <Whole name="count_every_days" label={say.countEveryDays} defaultValue={place.count_every_days ?? ""} min={1} max={1000} />
       </div>
-      <Text name="note" label="Note" defaultValue={place.note} maxLength={300} />
-      <Submit>Keep it so</Submit>
+      <Text name="note" label={say.note} defaultValue={place.note} maxLength={300} />
+      <Submit>{say.keepItSo}</Submit>
     </Form>
   );
 }

@@ -8,9 +8,10 @@ import { Board, Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
 import { Form, Pick, Submit, Text, Tick } from "../../kit/form";
+import * as say from "../../words/places";
 
 const KINDS: [string, string][] = [["jar", "jar"], ["tub", "tub"], ["box", "box"], ["bottle", "bottle"], ["bag", "bag"]];
-const SHAPES: [string, string][] = [["straight", "straight sides"], ["shouldered", "with shoulders"]];
+const SHAPES: [string, string][] = [["straight", say.straightSides], ["shouldered", say.withShoulders]];
 
 /** Jars, tubs and boxes by size; how many stand empty; how much goes into one. */
 export default function JarsView() {
@@ -18,17 +19,17 @@ export default function JarsView() {
   const [sheet, setSheet] = useState<Container | "new" | null>(null);
   return (
     <div className="max-w-[900px]">
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3"><h1>Jars and boxes</h1><span className="text-soft">counted by size; the empty ones stay out of the way</span><Button className="ml-auto phone:ml-0" onClick={() => setSheet("new")}>New size</Button></div>
-      <Loaded query={query} what="Counting the jars">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3"><h1>{say.jarsAndBoxes}</h1><span className="text-soft">{say.countedSizeEmpty}</span><Button className="ml-auto phone:ml-0" onClick={() => setSheet("new")}>{say.newSize}</Button></div>
+      <Loaded query={query} what={say.countingTheJars}>
         {(jars) => (
-          <Board title={jars.length === 0 ? "No jar yet" : `${jars.reduce((sum, jar) => sum + jar.empty, 0)} stand empty`}>
-            {jars.length === 0 && <p className="text-soft mt-2">Say once which sizes you have and how many: the app counts what is in use.</p>}
+          <Board title={jars.length === 0 ? say.noJarYet : say.standEmpty(jars.reduce((sum, jar) => sum + jar.empty, 0))}>
+            {jars.length === 0 && <p className="text-soft mt-2">{say.sayOnceWhich}</p>}
             <ul className="mt-2 grid gap-1">
               {jars.map((jar) => (
                 <li key={jar.id} className="flex flex-wrap items-center gap-3 border-t border-zinc2 py-2">
-                  <span className="grow"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} ml{jar.tare_g ? `, ${jar.tare_g} g empty` : ""}{jar.place ? `, kept in ${jar.place}` : ""}</span></span>
-                  <span className="whitespace-nowrap"><b className="font-head text-head">{jar.empty}</b> <span className="text-soft">of {jar.owned} empty</span></span>
-                  <Button onClick={() => setSheet(jar)}>Change or fill</Button>
+                  <span className="grow"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} {say.ml}{jar.tare_g ? say.gEmpty(jar.tare_g) : ""}{jar.place ? say.keptIn(jar.place) : ""}</span></span>
+                  <span className="whitespace-nowrap"><b className="font-head text-head">{jar.empty}</b> <span className="text-soft">{say.ofIt} {jar.owned} {say.empty}</span></span>
+                  <Button onClick={() => setSheet(jar)}>{say.changeOrFill}</Button>
                 </li>
               ))}
             </ul>
@@ -53,21 +54,21 @@ function JarSheet({ jar, onClose }: { jar: Container | null; onClose: () => void
   };
   const field = (name: keyof Container, label: string, more: Record<string, unknown> = {}) => <Text label={label} name={name} defaultValue={jar?.[name] ?? ""} {...more} />;
   return (
-    <Sheet open onClose={onClose} title={jar?.name ?? "A size of jar or box"}>
+    <Sheet open onClose={onClose} title={jar?.name ?? say.sizeJarOr}>
       {jar && <FillIt jar={jar} />}
       <Form className="grid gap-3 mt-3" keep={`jar.${jar?.id ?? "new"}`} version={jar?.version} onSave={submit}>
-        {field("name", "Name", { required: true, maxLength: 80, placeholder: "Swing-top jar 1 l" })}
+        {field("name", say.name, { required: true, maxLength: 80, placeholder: say.swingTopJar })}
         <div className="grid grid-cols-2 gap-3">
-          <Pick name="kind" label="Kind" defaultValue={jar?.kind ?? "jar"} options={KINDS} />
-          <Pick name="shape" label="Shape" defaultValue={jar?.shape ?? "straight"} options={SHAPES} />
-          {field("capacity_ml", "Holds, ml", { type: "number", min: 1, max: 200000, required: true })}
-          {field("owned", "How many there are", { type: "number", min: 1, max: 10000, required: true, defaultValue: jar?.owned ?? 1 })}
-          {field("tare_g", "Weighs empty, g", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
-          {field("full_at", "Full mark, in g or ml", { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
+          <Pick name="kind" label={say.kind} defaultValue={jar?.kind ?? "jar"} options={KINDS} />
+          <Pick name="shape" label={say.shape} defaultValue={jar?.shape ?? "straight"} options={SHAPES} />
+          {field("capacity_ml", say.holdsMl, { type: "number", min: 1, max: 200000, required: true })}
+          {field("owned", say.howManyThere, { type: "number", min: 1, max: 10000, required: true, defaultValue: jar?.owned ?? 1 })}
+          {field("tare_g", say.weighsEmptyG, { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
+          {field("full_at", say.fullMarkIn, { inputMode: "decimal", pattern: "[0-9]{1,6}([.,][0-9]{1,3})?" })}
         </div>
-        <Pick key={places.length} name="place_id" label="Stands in" defaultValue={String(jar?.place_id ?? "")} options={[["", "wherever its food stands"], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
-        <Submit>{jar ? "Keep it so" : "Note it"}</Submit>
-        <p className="text-soft text-small">A tub with a full mark raises a task when it gets there.</p>
+        <Pick key={places.length} name="place_id" label={say.standsIn} defaultValue={String(jar?.place_id ?? "")} options={[["", say.whereverItsFood], ...places.map((place): [string, string] => [String(place.id), place.name])]} />
+        <Submit>{jar ? say.keepItSo : say.noteIt}</Submit>
+        <p className="text-soft text-small">{say.tubWithFull}</p>
       </Form>
     </Sheet>
   );
@@ -93,19 +94,19 @@ function FillIt({ jar }: { jar: Container }) {
     try {
       setAnswer(await get<Filling>(`/api/containers/${jar.id}/fill?food_id=${String(form.get("food"))}${form.get("freezing") === "on" ? "&freezing=yes" : ""}`));
     } catch (error) {
-      setAnswer(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : "Try again.");
+      setAnswer(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : say.tryAgain);
     }
   };
   return (
     <form className="board p-3 grid gap-2 mt-3" onSubmit={(event) => void ask(event)}>
-      <h3>How much goes in?</h3>
-      <select className="field" name="food" aria-label="Of which food">{here.sort((a, b) => a.name.localeCompare(b.name)).map((food) => <option key={food.id} value={food.id}>{food.name}</option>)}</select>
-      <Tick name="freezing" label="for the freezer: leave headspace" />
-      <Button type="submit">Work it out</Button>
+      <h3>{say.howMuchGoes}</h3>
+      <select className="field" name="food" aria-label={say.ofWhichFood}>{here.sort((a, b) => a.name.localeCompare(b.name)).map((food) => <option key={food.id} value={food.id}>{food.name}</option>)}</select>
+      <Tick name="freezing" label={say.forFreezerLeave} />
+      <Button type="submit">{say.workItOut}</Button>
       <div role="status">
         {typeof answer === "string" ? <p className="text-beet font-semibold">{answer}</p> : answer && (
-          <><p><b className="font-head text-head">{answer.amount}</b>{answer.short ? `, ${answer.short} of it is not there` : ""}</p>
-            <ul className="text-small">{answer.picks.map((pick) => <li key={pick.lot_id}>{pick.words} from {pick.place}</li>)}</ul>
+          <><p><b className="font-head text-head">{answer.amount}</b>{answer.short ? say.notThere(answer.short) : ""}</p>
+            <ul className="text-small">{answer.picks.map((pick) => <li key={pick.lot_id}>{pick.words} {say.fromIt} {pick.place}</li>)}</ul>
             <ul className="text-soft text-small">{answer.steps.map((step) => <li key={step}>{step}</li>)}</ul></>
         )}
       </div>

@@ -1,16 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
-import { Suspense, useState } from "react";
+import { useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { placesQuery } from "../../api/queries";
 import type { Place } from "../../api/types";
 import { useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { dayWords, placeWords } from "../../kit/words";
+import { dayWords, placeWords } from "../../words/common";
 import { NewPlace } from "../../app/NewPlace";
-import { lazily } from "../../kit/lazily";
-
-const PlaceSheet = lazily(() => import("./PlaceSheet"), (module) => module.PlaceSheet);
+import { PlaceSheet } from "./PlaceSheet";
+import * as say from "../../words/places";
 
 /** Every place, those inside others under them. */
 export default function PlacesView() {
@@ -22,11 +21,11 @@ export default function PlacesView() {
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
-        <h1>Places</h1>
-        <span className="flex flex-wrap gap-2 ml-auto phone:ml-0"><Link className="btn" to="/bring-forward">Bring forward</Link><Link className="btn" to="/jars">Jars and boxes</Link>{keeper && <Button onClick={() => setMaking(true)}>New place</Button>}</span>
+        <h1>{say.places}</h1>
+        <span className="flex flex-wrap gap-2 ml-auto phone:ml-0"><Link className="btn" to="/bring-forward">{say.bringForward}</Link><Link className="btn" to="/jars">{say.jarsAndBoxes}</Link>{keeper && <Button onClick={() => setMaking(true)}>{say.newPlace}</Button>}</span>
       </div>
-      <Loaded query={query} what="Looking at the places">{(places) => <Tree places={places} onPick={(place) => setParams({ place: String(place) })} />}</Loaded>
-      <Suspense fallback={null}>{id && <PlaceSheet id={Number(id)} places={query.data ?? []} onClose={() => setParams({}, { replace: true })} />}</Suspense>
+      <Loaded query={query} what={say.lookingAtPlaces}>{(places) => <Tree places={places} onPick={(place) => setParams({ place: String(place) })} />}</Loaded>
+      {id && <PlaceSheet id={Number(id)} places={query.data ?? []} onClose={() => setParams({}, { replace: true })} />}
       {making && <NewPlace onClose={() => setMaking(false)} />}
     </>
   );
@@ -48,7 +47,7 @@ function Node({ place, places, onPick }: { place: Place; places: Place[]; onPick
         <span className="grow min-w-0">
           <span className="font-head text-lead font-semibold underline decoration-dotted underline-offset-4 decoration-edge">{place.name}</span>
           <span className="block text-soft text-small">{placeWords(place, unit)}</span>
-          <span className="block text-soft text-small">{place.counted_on ? `counted ${dayWords(place.counted_on, today)}` : "never counted"}{place.fill_percent !== null ? `; ${place.fill_percent} % full` : ""}{place.dark ? "; dark" : ""}</span>
+          <span className="block text-soft text-small">{place.counted_on ? say.counted(dayWords(place.counted_on, today)) : say.neverCounted}{place.fill_percent !== null ? say.full(place.fill_percent) : ""}{place.dark ? say.dark : ""}</span>
         </span>
       </button>
       {inner.length > 0 && <ul className="mt-2 pl-4 border-l-2 border-zinc2 grid gap-2">{inner.map((one) => <Node key={one.id} place={one} places={places} onPick={onPick} />)}</ul>}

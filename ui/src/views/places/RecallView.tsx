@@ -5,8 +5,8 @@ import { foodsQuery } from "../../api/queries";
 import type { RecallRow } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
-import { plural } from "../../kit/words";
 import { Form, Pick, Submit, Text } from "../../kit/form";
+import * as say from "../../words/places";
 
 /** A recall came: which stacks does it mean? By food, by the lot that is printed on them, or both. */
 export default function RecallView() {
@@ -25,18 +25,18 @@ export default function RecallView() {
   };
   return (
     <div className="max-w-[760px] grid gap-4">
-      <div><h1>Recall</h1><p className="text-soft">A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.</p></div>
+      <div><h1>{say.recall}</h1><p className="text-soft">{say.makerCallsSomething}</p></div>
       <Form className="board p-3 grid gap-3" onSave={search}>
-        <Text label="Food" value={find} onChange={(event) => setFind(event.target.value)} placeholder="Find a food" />
-        <Pick label="Which food" value={food} onChange={(event) => setFood(event.target.value)} none="any food" options={foods.map((one) => [String(one.id), one.name] as const)} />
-        <Text label="Lot, or a part of it" name="lot" maxLength={60} placeholder="L7-B" />
-        <Text label="Bar code of the pack" name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" />
-        <Submit>Find what it means</Submit>
+        <Text label={say.food} value={find} onChange={(event) => setFind(event.target.value)} placeholder={say.findAFood} />
+        <Pick label={say.whichFood} value={food} onChange={(event) => setFood(event.target.value)} none={say.anyFood} options={foods.map((one) => [String(one.id), one.name] as const)} />
+        <Text label={say.lotOrPart} name="lot" maxLength={60} placeholder="L7-B" />
+        <Text label={say.barCodePack} name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" />
+        <Submit>{say.findWhatMeans}</Submit>
       </Form>
       {rows && (
-        <Board tone="beet" title={rows.length === 0 ? "Nothing here is meant" : `${plural(rows.length, "stack")} may be meant`}>
-          <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">in {row.place}{row.lot_text ? `, lot ${row.lot_text}` : ", no lot noted"}</span></li>)}</ul>
-          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => apart()}>Set all apart as not to eat</Button>}
+        <Board tone="beet" title={rows.length === 0 ? say.nothingHereMeant : say.mayBeMeant(rows.length)}>
+          <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">{say.inIt} {row.place}{row.lot_text ? say.lot(row.lot_text) : say.noLotNoted}</span></li>)}</ul>
+          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => apart()}>{say.setAllApart}</Button>}
         </Board>
       )}
     </div>

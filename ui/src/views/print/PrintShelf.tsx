@@ -5,15 +5,16 @@ import type { Place, Stack } from "../../api/types";
 import { useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { dayWords, inDays, placeWords, stateWords } from "../../kit/words";
+import { dayWords, inDays, placeWords, stateWords } from "../../words/common";
+import * as say from "../../words/print";
 
 /** The whole shelf on paper: every stack, place by place, what turns first on top. */
 export default function PrintShelf() {
   const shelf = useQuery(shelfQuery);
   const places = useQuery(placesQuery);
   return (
-    <Loaded query={shelf} what="Gathering the shelf">
-      {(data) => <Loaded query={places} what="Gathering the shelf">{(rows) => <Paper stacks={data.stacks} places={rows} />}</Loaded>}
+    <Loaded query={shelf} what={say.gatheringTheShelf}>
+      {(data) => <Loaded query={places} what={say.gatheringTheShelf}>{(rows) => <Paper stacks={data.stacks} places={rows} />}</Loaded>}
     </Loaded>
   );
 }
@@ -23,9 +24,9 @@ function Paper({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const filled = places.map((place) => ({ place, here: stacks.filter((stack) => stack.place_id === place.id) })).filter(({ here }) => here.length > 0);
   return (
     <article className="paper max-w-[900px]">
-      <div className="no-print flex gap-2 mb-3"><Button look="main" onClick={() => window.print()}>Print</Button><Link className="btn" to="/shelf">Back to the shelf</Link></div>
-      <h1>{household?.name}: what is there</h1>
-      <p className="text-soft">{dayWords(today, today)}; {stacks.length} stacks</p>
+      <div className="no-print flex gap-2 mb-3"><Button look="main" onClick={() => window.print()}>{say.print}</Button><Link className="btn" to="/shelf">{say.backShelf}</Link></div>
+      <h1>{household?.name}{say.whatIsThere}</h1>
+      <p className="text-soft">{dayWords(today, today)}; {stacks.length} {say.stacks}</p>
       {filled.map(({ place, here }) => <PlaceTable key={place.id} place={place} here={here} />)}
     </article>
   );
@@ -36,7 +37,7 @@ function PlaceTable({ place, here }: { place: Place; here: Stack[] }) {
   return (
     <div className="overflow-x-auto"><table className="w-full text-small mt-4 border-collapse">
       <caption className="text-left font-head font-semibold text-lead">{place.name} <span className="text-soft text-small font-body font-normal">{placeWords(place, household?.degrees)}</span></caption>
-      <thead><tr className="text-left border-b border-edge"><th className="w-[14px]" /><th>What</th><th>How much</th><th>Until</th><th>Still has</th><th>Eaten, or how many are there</th></tr></thead>
+      <thead><tr className="text-left border-b border-edge"><th className="w-[14px]" /><th>{say.what}</th><th>{say.howMuch}</th><th>{say.until}</th><th>{say.stillHas}</th><th>{say.eatenOrHow}</th></tr></thead>
       <tbody>
         {here.map((stack) => (
           <tr key={stack.id} className="border-b border-zinc2">

@@ -1,11 +1,12 @@
 import { useMemo, useState, type KeyboardEvent } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
 import { useSession } from "../../app/session";
-import { placeWords } from "../../kit/words";
+import { placeWords } from "../../words/common";
 import { bins, COLUMNS, names, piles } from "./bins";
 import { useStable } from "../../kit/useStable";
 import { PileChip } from "./PileChip";
 import { walk } from "./walk";
+import * as say from "../../words/shelf";
 
 const CAP = 7;
 
@@ -68,7 +69,7 @@ function Cell({ cell, index, place, tied, spread, nameOf, onSpread, onPick }: Ce
         if (!first) return null;
         return <PileChip key={first.id} stack={first} name={nameOf(first)} place={place.name} tied={pile.stacks.some((stack) => tied.has(stack.id))} pile={pile.stacks.length} pileKey={pile.key} onPick={onPick} onSpread={onSpread} />;
       })}
-      {more > 0 && <button type="button" className="text-small text-rim font-semibold min-h-[28px] rounded-md hover:bg-rim2" aria-label={`${more} more in ${place.name}, ${COLUMNS[index]?.name ?? ""}`} onClick={() => onSpread(whole)}>+{more} more</button>}
+      {more > 0 && <button type="button" className="text-small text-rim font-semibold min-h-[28px] rounded-md hover:bg-rim2" aria-label={say.moreIn(more, place.name, COLUMNS[index]?.name ?? "")} onClick={() => onSpread(whole)}>+{more} {say.more}</button>}
     </div>
   );
 }

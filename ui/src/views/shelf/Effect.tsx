@@ -4,15 +4,16 @@ import { post, Problem } from "../../api/client";
 import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
 import { useSettled } from "../../kit/useSettled";
-import { dayWords } from "../../kit/words";
+import { dayWords } from "../../words/common";
+import * as say from "../../words/shelf";
 
 /** Nobody wants to know what half a number would do. */
 const PAUSE = 200;
 
 function untilWords(stack: Foresight["stacks"][number], today: string): string {
-  if (stack.state === "stop") return "not to eat";
-  if (!stack.usable_until) return "no date";
-  return stack.state === "look" ? `look first, its date passed on ${dayWords(stack.usable_until, today)}` : `good until ${dayWords(stack.usable_until, today)}`;
+  if (stack.state === "stop") return say.notToEatWord;
+  if (!stack.usable_until) return say.noDate;
+  return stack.state === "look" ? say.lookFirstIts(dayWords(stack.usable_until, today)) : say.goodUntil(dayWords(stack.usable_until, today));
 }
 
 /** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */
@@ -32,17 +33,17 @@ export function Effect({ id, act, input, onDanger }: { id: number; act: string; 
 
 function said(query: UseQueryResult<Foresight>, today: string): ReactNode {
   if (query.error instanceof Problem) return <p className="text-beet font-semibold">{query.error.message} {query.error.document.remedy}</p>;
-  if (!query.data) return <p className="text-soft">Working out the date …</p>;
+  if (!query.data) return <p className="text-soft">{say.workingOutDate}</p>;
   return (
-    <ul aria-label="What it does to the date" className="grid gap-1 border-l-4 border-rim pl-3">
+    <ul aria-label={say.whatDoesDate} className="grid gap-1 border-l-4 border-rim pl-3">
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
-          <b>{stack.amount}</b> {stack.new ? "as a stack of its own" : stack.this ? "of this stack" : stack.name} in {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
+          <b>{stack.amount}</b> {stack.new ? say.stackItsOwn : stack.this ? say.ofThisStack : stack.name} {say.inside} {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
           {stack.state === "stop" && <span className="block text-beet">{stack.steps.at(-1)}</span>}
           {stack.warnings.map((line) => <span key={line} className="block text-beet font-semibold">{line}</span>)}
         </li>
       ))}
-      {query.data.stacks.length === 0 && <li>Nothing of it is left then.</li>}
+      {query.data.stacks.length === 0 && <li>{say.nothingLeftThen}</li>}
     </ul>
   );
 }

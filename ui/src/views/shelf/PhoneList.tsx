@@ -3,6 +3,7 @@ import { useMemo, useRef, useState } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
 import { column, COLUMNS, names } from "./bins";
 import { ShelfChip } from "./ShelfChip";
+import * as say from "../../words/shelf";
 
 type Row = { heading: string } | { stack: Stack } | { fold: string };
 
@@ -10,7 +11,7 @@ type Row = { heading: string } | { stack: Stack } | { fold: string };
 export function pastWords(stacks: Pick<Stack, "state">[]): string {
   const stop = stacks.filter((stack) => stack.state === "stop").length;
   const rest = stacks.length - stop;
-  return [stop > 0 ? `${stop} not to eat` : "", rest > 0 ? `${rest} to look at first` : ""].filter(Boolean).join(", ");
+  return [stop > 0 ? say.notToEat(stop) : "", rest > 0 ? say.lookAtFirst(rest) : ""].filter(Boolean).join(", ");
 }
 
 /** Front first; what is past is one line that opens. */
@@ -45,7 +46,7 @@ export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; p
         return (
           <div key={entry.key} data-index={entry.index} ref={virtual.measureElement} className="absolute inset-x-0 pb-[6px]" style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
             {"heading" in row ? <h2 className="text-soft text-small pt-2">{row.heading}</h2> : "fold" in row ? (
-              <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} Past: {row.fold}</button>
+              <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} {say.past} {row.fold}</button>
             ) : (
               <div className="grid grid-cols-[1fr_auto] items-center gap-2">
                 <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />

@@ -2,12 +2,13 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useMemo, useState } from "react";
 import type { Place, Stack } from "../../api/types";
 import { useMoney, useSession } from "../../app/session";
-import { dayTab, dayWords, stateWords } from "../../kit/words";
+import { dayTab, dayWords, stateWords } from "../../words/common";
 import { LevelTouch } from "./LevelTouch";
 import { Mark } from "../../kit/Mark";
+import * as say from "../../words/shelf";
 
 type Sort = "date" | "name" | "place" | "amount" | "value";
-const HEADS: [Sort, string][] = [["date", "Days left"], ["name", "Food"], ["amount", "Amount"], ["place", "Place"], ["value", "At cost"]];
+const HEADS: [Sort, string][] = [["date", say.daysLeft], ["name", say.food], ["amount", say.amount], ["place", say.place], ["value", say.atCost]];
 const GRID = "grid grid-cols-[86px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_90px_minmax(0,1.3fr)] gap-3 px-3 items-center";
 
 function sorted(stacks: Stack[], sort: Sort, down: boolean, place: (id: number) => string): Stack[] {
@@ -28,14 +29,14 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
   const rows = useMemo(() => sorted(stacks, order.sort, order.down, (id) => names.get(id) ?? ""), [stacks, order, names]);
   const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: () => 38, overscan: 20, scrollMargin: 190 });
   return (
-    <div role="table" aria-label="The shelf" aria-rowcount={rows.length + 1} className="board overflow-hidden">
+    <div role="table" aria-label={say.theShelf} aria-rowcount={rows.length + 1} className="board overflow-hidden">
       <div role="row" className={`${GRID} py-2 border-b border-zinc2 font-semibold`}>
         {HEADS.map(([sort, words]) => (
           <div role="columnheader" key={sort} aria-sort={order.sort === sort ? (order.down ? "descending" : "ascending") : "none"}>
             <button type="button" className="font-semibold" onClick={() => setOrder({ sort, down: order.sort === sort && !order.down })}>{words} {order.sort === sort ? (order.down ? "▾" : "▴") : ""}</button>
           </div>
         ))}
-        <div role="columnheader">Good until</div>
+        <div role="columnheader">{say.goodUntilHead}</div>
       </div>
       <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((entry) => {
@@ -47,7 +48,7 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
               <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}</div>
               <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
               <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
-              <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : "no date"}, {stateWords(stack.state)}</div>
+              <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : say.noDate}, {stateWords(stack.state)}</div>
             </div>
           );
         })}

@@ -9,20 +9,21 @@ import { useKeys } from "../../app/keys";
 import { useMoney } from "../../app/session";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { stateWords } from "../../kit/words";
+import { stateWords } from "../../words/common";
 import { Boards } from "./Boards";
 import { filtered, fromUrl, type ShelfFilter } from "./filter";
 import { PhoneList } from "./PhoneList";
 import { StackSheet } from "./StackSheet";
 import { ShelfTable } from "./ShelfTable";
 import { useWide } from "./useWide";
+import * as say from "../../words/shelf";
 
 export default function ShelfView() {
   const shelf = useQuery(shelfQuery);
   const places = useQuery(placesQuery);
   return (
-    <Loaded query={shelf} what="Looking along the shelf">
-      {(data) => <Loaded query={places} what="Looking along the shelf">{(rows) => <ShelfPage shelf={data} places={rows} />}</Loaded>}
+    <Loaded query={shelf} what={say.lookingAlongShelf}>
+      {(data) => <Loaded query={places} what={say.lookingAlongShelf}>{(rows) => <ShelfPage shelf={data} places={rows} />}</Loaded>}
     </Loaded>
   );
 }
@@ -54,7 +55,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
       <Filters filter={filter} places={places} shelf={shelf} set={set} focus={params.get("find") === "1"} />
       {shelf.stacks.length === 0 ? <FirstSteps /> : stacks.length === 0 ? (
-        <Empty title="Nothing on the shelf fits that">Take a filter off, or look for another word. <Button className="mt-3" onClick={() => setParams({})}>Show everything</Button></Empty>
+        <Empty title={say.nothingOnShelf}>{say.takeFilterOff} <Button className="mt-3" onClick={() => setParams({})}>{say.showEverything}</Button></Empty>
       ) : table ? <ShelfTable stacks={stacks} places={places} onPick={open} /> : wide ? <Boards stacks={stacks} places={places} tied={tied} onPick={open} /> : <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />}
       <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} panel={params.get("do")} onClose={() => setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")), { replace: true })} onPick={open} />
     </>
@@ -75,7 +76,7 @@ function useChipKeys(nameOf: (id: number) => string, keep: (id: number) => void,
     if (id !== null) what(id);
   };
   useKeys({
-    t: on((id) => void act(`/api/stacks/${id}/take`, {}, `Take: ${nameOf(id)}`)),
+    t: on((id) => void act(`/api/stacks/${id}/take`, {}, say.take(nameOf(id)))),
     o: on((id) => ask(id, "open")),
     l: on((id) => ask(id, "look")),
     f: on((id) => ask(id, "freeze")),
@@ -91,12 +92,12 @@ function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTa
   const guessed = shelf.stacks.some((stack) => stack.value_estimated);
   return (
     <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-2">
-      <h1>Shelf</h1>
-      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> {totals.stacks === 1 ? "stack" : "stacks"}, <b className="text-ink" title={guessed ? "Some stacks have no price; they are counted by an estimate per food group." : undefined}>{money(totals.value_minor)}</b> at cost{guessed ? ", in part estimated" : ""}</span>
-      <span className="text-soft"><b className="text-beet">{totals.front}</b> to eat this week</span>
-      <span className="text-soft"><b className="text-ink">{totals.look}</b> to look at first</span>
-      <span className="text-soft"><b className="text-ink">{totals.stop}</b> not to eat</span>
-      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">left is the front: use first <Button onClick={onTable} aria-pressed={table}>{table ? "As boards" : "As a table"}</Button> <Link className="btn" to="/print/shelf">Print</Link></span>
+      <h1>{say.shelf}</h1>
+      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> {totals.stacks === 1 ? "stack" : "stacks"}, <b className="text-ink" title={guessed ? say.someStacksHave : undefined}>{money(totals.value_minor)}</b> {say.atCostNote}{guessed ? say.inPartEstimated : ""}</span>
+      <span className="text-soft"><b className="text-beet">{totals.front}</b> {say.eatThisWeek}</span>
+      <span className="text-soft"><b className="text-ink">{totals.look}</b> {say.toLookAtFirst}</span>
+      <span className="text-soft"><b className="text-ink">{totals.stop}</b> {say.notToEatWord}</span>
+      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">{say.leftFrontUse} <Button onClick={onTable} aria-pressed={table}>{table ? say.asBoards : say.asATable}</Button> <Link className="btn" to="/print/shelf">{say.print}</Link></span>
     </div>
   );
 }
@@ -126,7 +127,7 @@ function FindBox({ value, focus, set }: { value: string; focus: boolean; set: (n
     const timer = setTimeout(() => latest.current("q", text.trim()), PAUSE);
     return () => clearTimeout(timer);
   }, [text, written]);
-  return <input ref={box} data-find aria-label="Find on the shelf" placeholder="Find" className="field !w-[200px] phone:!w-full phone:col-span-2" value={text} onChange={(event) => setText(event.target.value)} />;
+  return <input ref={box} data-find aria-label={say.findOnShelf} placeholder={say.find} className="field !w-[200px] phone:!w-full phone:col-span-2" value={text} onChange={(event) => setText(event.target.value)} />;
 }
 
 function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; places: Place[]; shelf: Shelf; set: (name: string, value: string) => void; focus: boolean }) {
@@ -134,10 +135,10 @@ function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; p
   return (
     <div className="no-print flex flex-wrap gap-2 mb-3 phone:grid phone:grid-cols-2">
       <FindBox value={filter.text} focus={focus} set={set} />
-      <Filter name="place" label="Every place" value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
-      <Filter name="state" label="Every state" value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
-      <Filter name="group" label="Every group" value={filter.group} options={groups.map((group) => [group, group])} set={set} />
-      <Filter name="apart" label="Set apart or not" value={filter.apart} options={[["yes", "set apart only"], ["no", "not set apart"]]} set={set} />
+      <Filter name="place" label={say.everyPlace} value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
+      <Filter name="state" label={say.everyState} value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
+      <Filter name="group" label={say.everyGroup} value={filter.group} options={groups.map((group) => [group, group])} set={set} />
+      <Filter name="apart" label={say.setApartOr} value={filter.apart} options={[["yes", say.setApartOnly], ["no", say.notSetApart]]} set={set} />
     </div>
   );
 }
@@ -153,10 +154,10 @@ function Filter({ name, label, value, options, set }: { name: string; label: str
 
 function FirstSteps() {
   return (
-    <Empty title="The shelf is empty">
-      <p>Clear one place, and put back what is good: type a line below for each thing, such as <b>3 tins chickpeas 400 g bb 5/2028 cupboard</b>.</p>
-      <p className="mt-3">Or go <Link className="underline text-rim font-semibold" to="/count">place by place with a first count</Link>: dates can wait.</p>
-      <p className="mt-3">Is there a list already? <Link className="underline text-rim font-semibold" to="/bring-in">Bring it in as CSV</Link>.</p>
+    <Empty title={say.shelfEmpty}>
+      <p>{say.clearOnePlace} <b>{say.threeTinsChickpeas}</b>.</p>
+      <p className="mt-3">{say.orGo} <Link className="underline text-rim font-semibold" to="/count">{say.placePlaceWith}</Link>{say.datesCanWait}</p>
+      <p className="mt-3">{say.thereListAlready} <Link className="underline text-rim font-semibold" to="/bring-in">{say.bringInCsv}</Link>.</p>
     </Empty>
   );
 }

@@ -3,8 +3,9 @@ import type { StackDetail } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
-import { addDays, dayWords, every, plural } from "../../kit/words";
+import { addDays, dayWords, every } from "../../words/common";
 import { Day, Form, Pick, Submit, Text, Whole } from "../../kit/form";
+import * as say from "../../words/shelf";
 
 /** What has to be done for a stack, once or again and again. */
 export function StackCare({ detail }: { detail: StackDetail }) {
@@ -13,21 +14,21 @@ export function StackCare({ detail }: { detail: StackDetail }) {
   const [open, setOpen] = useState(false);
   if (Number(detail.stack.on_hand) === 0) return null;
   return (
-    <section aria-label="Care">
-      <div className="flex items-center gap-2"><h3 className="grow">Care</h3><Button look="plain" aria-expanded={open} onClick={() => setOpen(!open)}>Something to do</Button></div>
+    <section aria-label={say.careHead}>
+      <div className="flex items-center gap-2"><h3 className="grow">{say.careHead}</h3><Button look="plain" aria-expanded={open} onClick={() => setOpen(!open)}>{say.somethingToDo}</Button></div>
       <ul>
         {detail.care.filter((row) => row.next_on !== null).map((row) => (
           <li key={row.id} className="flex items-center gap-2 border-b border-zinc2 py-1.5 text-small">
-            <span className="grow">{row.title}<span className="block text-soft text-small">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, ${every(row.every_days, "day")}` : row.every_months ? `, ${every(row.every_months, "month")}` : ""}{row.holds_days ? `; its date holds ${plural(row.holds_days, "day")}` : ""}</span></span>
-            <Button onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
-            <Button look="plain" aria-label={`No more: ${row.title}`} onClick={() => act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
+            <span className="grow">{row.title}<span className="block text-soft text-small">{row.next_on ? dayWords(row.next_on, today) : ""}{row.every_days ? `, ${every(row.every_days, "day")}` : row.every_months ? `, ${every(row.every_months, "month")}` : ""}{row.holds_days ? say.dateHolds(row.holds_days) : ""}</span></span>
+            <Button onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>{say.done}</Button>
+            <Button look="plain" aria-label={say.noMore(row.title)} onClick={() => act(`/api/care/${row.id}/drop`, {}, row.title)}>✕</Button>
           </li>
         ))}
       </ul>
       {detail.care_advised.map((one) => (
         <div key={one.text} className="flex items-center gap-2 py-1.5 text-small">
-          <span className="grow text-soft">The guide advises: {one.text}, {every(one.every_days, "day")}</span>
-          <Button onClick={() => act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>Remember it</Button>
+          <span className="grow text-soft">{say.theGuideAdvises} {one.text}, {every(one.every_days, "day")}</span>
+          <Button onClick={() => act("/api/care", { title: one.text, first_on: addDays(today, one.every_days), every_days: one.every_days, lot_id: detail.stack.id }, one.text)}>{say.rememberIt}</Button>
         </div>
       ))}
       {open && <NewCare target={{ lot_id: detail.stack.id }} today={today} onDone={() => setOpen(false)} holds />}
@@ -35,7 +36,7 @@ export function StackCare({ detail }: { detail: StackDetail }) {
   );
 }
 
-const RHYTHMS: [string, string][] = [["", "never again"], ["2", "every 2 days"], ["7", "every week"], ["14", "every fortnight"], ["30", "every 30 days"], ["m6", "half-yearly"], ["m12", "yearly"]];
+const RHYTHMS: [string, string][] = [["", say.neverAgain], ["2", say.every2Days], ["7", say.everyWeek], ["14", say.everyFortnight], ["30", say.every30Days], ["m6", "half-yearly"], ["m12", "yearly"]];
 
 /** Care, a check or a follow-up. */
 export function NewCare({ target, today, onDone, holds = false }: { target: Record<string, number>; today: string; onDone: () => void; holds?: boolean }) {
@@ -51,14 +52,14 @@ export function NewCare({ target, today, onDone, holds = false }: { target: Reco
   };
   return (
     <Form className="board p-3 grid gap-2 mt-2" keep={`care.${JSON.stringify(target)}`} onSave={submit}>
-      <Text label="What" name="title" required maxLength={160} list="care-words" placeholder="Refresh the water" />
-      <datalist id="care-words">{["Refresh the water", "Turn the jars", "Check for sprouting", "Tighten the lids", "Check the box"].map((words) => <option key={words} value={words} />)}</datalist>
+      <Text label={say.what} name="title" required maxLength={160} list="care-words" placeholder={say.refreshTheWater} />
+      <datalist id="care-words">{[say.refreshTheWater, say.turnTheJars, say.checkForSprouting, say.tightenTheLids, say.checkTheBox].map((words) => <option key={words} value={words} />)}</datalist>
       <div className="grid grid-cols-2 gap-3">
-        <Day label="First on" name="first_on" required defaultValue={addDays(today, 1)} />
-        <Pick label="Then" name="every" options={RHYTHMS} />
+        <Day label={say.firstOn} name="first_on" required defaultValue={addDays(today, 1)} />
+        <Pick label={say.then} name="every" options={RHYTHMS} />
       </div>
-      {holds && <Whole label="Without it, it keeps only … days (empty: the date does not depend on it)" beside name="holds_days" min={1} max={3650} />}
-      <Submit>Remember it</Submit>
+      {holds && <Whole label={say.withoutKeepsOnly} beside name="holds_days" min={1} max={3650} />}
+      <Submit>{say.rememberIt}</Submit>
     </Form>
   );
 }

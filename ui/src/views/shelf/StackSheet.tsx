@@ -10,12 +10,13 @@ import { useMoney, useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
-import { dayTab, dayWords, shortDay, stateWords } from "../../kit/words";
+import { dayTab, dayWords, shortDay, stateWords } from "../../words/common";
 import { ActPanel } from "./ActPanel";
 import { DOINGS, type Input } from "./doings";
 import { LevelAct } from "./LevelAct";
 import { About } from "./StackAbout";
 import { StackCare } from "./StackCare";
+import * as say from "../../words/shelf";
 
 interface Props {
   id: number | null;
@@ -31,8 +32,8 @@ interface Props {
 export function StackSheet({ id, places, tied, panel, onClose, onPick }: Props) {
   const query = useQuery({ ...stackQuery(id ?? 0), enabled: id !== null });
   return (
-    <Sheet open={id !== null} onClose={onClose} title={query.data?.stack.name ?? "Stack"}>
-      {id !== null && <Loaded query={query} what="Fetching the stack">{(detail) => <Body key={detail.stack.id} panel={panel ?? null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
+    <Sheet open={id !== null} onClose={onClose} title={query.data?.stack.name ?? say.stack}>
+      {id !== null && <Loaded query={query} what={say.fetchingTheStack}>{(detail) => <Body key={detail.stack.id} panel={panel ?? null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
     </Sheet>
   );
 }
@@ -53,9 +54,9 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
   return (
     <div className="grid gap-4 mt-1">
       <p className="text-soft">
-        <b className="text-ink">{gone ? "nothing left" : stack.amount}</b> in {detail.place}{detail.facts.container ? `, in ${detail.facts.container}` : ""}, {money(stack.value_minor)}{stack.value_estimated ? " (estimated)" : ""}
-        {stack.name !== stack.food && <><br />kept like: {stack.food}</>}
-        {tie && <><br /><span className="text-pea font-semibold">{tie.amount} set aside for {tie.name}, {shortDay(tie.on)}</span></>}
+        <b className="text-ink">{gone ? say.nothingLeft : stack.amount}</b> {say.inside} {detail.place}{detail.facts.container ? say.inIt(detail.facts.container) : ""}, {money(stack.value_minor)}{stack.value_estimated ? " (estimated)" : ""}
+        {stack.name !== stack.food && <><br />{say.keptLike} {stack.food}</>}
+        {tie && <><br /><span className="text-pea font-semibold">{tie.amount} {say.setAsideFor} {tie.name}, {shortDay(tie.on)}</span></>}
       </p>
       <Reasons detail={detail} />
       <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />
@@ -73,9 +74,9 @@ function Reasons({ detail }: { detail: StackDetail }) {
   return (
     <section className="board p-3" data-state={stack.state}>
       <span className="tab-day !text-base">{dayTab(stack)}</span>
-      <h3 className="mt-2">{stack.usable_until ? `Last good day: ${dayWords(stack.usable_until, today)}` : "No date"}</h3>
-      <p className="text-soft text-small">{stateWords(stack.state)}{detail.safety_until ? ", a matter of safety" : ""}; school: {detail.school}</p>
-      <ol aria-label="Why" className="list-decimal pl-5 mt-2 grid gap-1 text-small">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
+      <h3 className="mt-2">{stack.usable_until ? say.lastGoodDay(dayWords(stack.usable_until, today)) : say.noDateHead}</h3>
+      <p className="text-soft text-small">{stateWords(stack.state)}{detail.safety_until ? say.matterSafety : ""}{say.school} {detail.school}</p>
+      <ol aria-label={say.why} className="list-decimal pl-5 mt-2 grid gap-1 text-small">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
       {detail.ripening.length > 0 && <ul className="mt-2 text-small border-l-4 border-pea pl-3">{detail.ripening.map((line) => <li key={line}>{line}</li>)}</ul>}
       {detail.warnings.map((line) => <p key={line} className="mt-2 font-semibold text-beet">{line}</p>)}
     </section>
@@ -94,8 +95,8 @@ function usePanel(first: string | null, detail: StackDetail, places: Place[]) {
 
 /** How a letter names what is to be done. */
 const VERBS: Record<string, string> = {
-  take: "Take", open: "Open", move: "Move", throw: "Throw away", look: "Look", level: "Level", prepare: "Prepare", store: "Store", portion: "Portion", decant: "Pour", "top-up": "Top up",
-  correct: "Correct", amend: "Change",
+  take: say.takeIt2, open: say.open, move: say.move, throw: say.throwAway, look: say.look, level: say.level, prepare: say.prepare, store: say.store, portion: say.portion, decant: say.pour, "top-up": say.topUp,
+  correct: say.correct, amend: say.change,
 };
 
 function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {
@@ -123,13 +124,13 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   };
   const rest = possible.filter((candidate) => !FIRST.includes(candidate.key));
   return (
-    <section aria-label="What to do" className="grid gap-3">
+    <section aria-label={say.whatToDo} className="grid gap-3">
       <div className="flex flex-wrap gap-2">
-        {there && <Button look="main" onClick={one}>{stack.open ? "Finish it" : "Take one"}</Button>}
+        {there && <Button look="main" onClick={one}>{stack.open ? say.finishIt : say.takeOne}</Button>}
         {FIRST.map(button)}
-        <Button aria-expanded={more} onClick={() => setMore(!more)}>{more ? "Less" : "More"}</Button>
+        <Button aria-expanded={more} onClick={() => setMore(!more)}>{more ? say.less : say.moreOnes}</Button>
       </div>
-      {more && <div className="flex flex-wrap gap-2" role="group" aria-label="More to do">{rest.map((candidate) => button(candidate.key))}<Apart detail={detail} /></div>}
+      {more && <div className="flex flex-wrap gap-2" role="group" aria-label={say.moreToDo}>{rest.map((candidate) => button(candidate.key))}<Apart detail={detail} /></div>}
       {doing && <ActPanel key={doing.key} doing={doing} detail={detail} places={places} onDo={go} />}
       {there && <LevelAct stack={stack} onDo={(body) => void go("level", body)} />}
     </section>
@@ -141,11 +142,11 @@ function Apart({ detail }: { detail: StackDetail }) {
   const { act } = useActs();
   const keeper = useSession().person?.role === "keeper";
   const path = `/api/stacks/${detail.stack.id}`;
-  if (detail.facts.quarantined) return keeper ? <Button onClick={() => act(`${path}/clear`, {}, `Back on the shelf: ${detail.stack.name}`)}>Back on the shelf</Button> : <span className="text-soft">A keeper can let it back onto the shelf.</span>;
+  if (detail.facts.quarantined) return keeper ? <Button onClick={() => act(`${path}/clear`, {}, say.backOnShelf(detail.stack.name))}>{say.putBackOnShelf}</Button> : <span className="text-soft">{say.keeperCanLet}</span>;
   return (
     <>
-      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "pest" }, `Pests in it: ${detail.stack.name}`)}>Pests in it</Button>
-      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "recall" }, `Recalled: ${detail.stack.name}`)}>Recalled</Button>
+      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "pest" }, say.pestsInIt(detail.stack.name))}>{say.pestsFound}</Button>
+      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "recall" }, say.recalled(detail.stack.name))}>{say.recalledIt}</Button>
     </>
   );
 }
@@ -154,8 +155,8 @@ function History({ detail }: { detail: StackDetail }) {
   const { undo } = useActs();
   const money = useMoney();
   return (
-    <section aria-label="History">
-      <h3>History</h3>
+    <section aria-label={say.history}>
+      <h3>{say.history}</h3>
       <ul>
         {[...detail.history].reverse().map((row) => (
           <li key={row.act_id} className="flex gap-2 items-center border-b border-zinc2 py-1.5 text-small">
@@ -163,7 +164,7 @@ function History({ detail }: { detail: StackDetail }) {
               {row.summary}{row.why ? ` (${row.why.replaceAll("_", " ")})` : ""}
               <div className="text-soft text-small">{row.person}, {shortDay(row.occurred_on)}{row.amount ? `, ${row.amount}` : ""}{row.value_minor ? `, ${money(Math.abs(row.value_minor))}` : ""}</div>
             </div>
-            {row.undoable && <Button look="plain" aria-label={`Undo: ${row.summary}`} onClick={() => undo(row.act_id)}>Undo</Button>}
+            {row.undoable && <Button look="plain" aria-label={say.undo(row.summary)} onClick={() => undo(row.act_id)}>{say.undoIt}</Button>}
           </li>
         ))}
       </ul>

@@ -1,10 +1,11 @@
 import type { Stack } from "../../api/types";
-import { shortName } from "../../kit/words";
+import { shortName } from "../../words/common";
+import * as say from "../../words/shelf";
 
 /** Columns by time left; the left edge is the front of the shelf, what is past stands apart from it. */
 export const COLUMNS = [
-  { name: "past", upTo: -1 }, { name: "1 week", upTo: 7 }, { name: "1 month", upTo: 30 }, { name: "3 months", upTo: 91 }, { name: "1 year", upTo: 365 }, { name: "later", upTo: Infinity },
-  { name: "no date", upTo: Infinity },
+  { name: "past", upTo: -1 }, { name: say.oneWeek, upTo: 7 }, { name: say.oneMonth, upTo: 30 }, { name: say.threeMonths, upTo: 91 }, { name: say.oneYear, upTo: 365 }, { name: "later", upTo: Infinity },
+  { name: say.noDate, upTo: Infinity },
 ] as const;
 
 const UNDATED = COLUMNS.length - 1;

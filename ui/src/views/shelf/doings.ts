@@ -1,4 +1,5 @@
 import type { Place, StackDetail } from "../../api/types";
+import * as say from "../../words/shelf";
 
 /** What a form says, as it is sent. */
 export type Input = Record<string, unknown>;
@@ -29,22 +30,22 @@ const edible = (detail: StackDetail) => there(detail) && !["supplies", "pet", "w
 
 /** Everything hands do to a stack that needs an answer or a look at its date first. */
 export const DOINGS: Doing[] = [
-  { key: "take", act: "take", name: "Take some", confirm: "Take it", look: "main", when: there, input: (form) => amount(form), note: "A part of a sealed pack opens it; the rest becomes a stack of its own." },
-  { key: "open", act: "open", name: "Open", confirm: "Open it", look: "main", when: (detail) => there(detail) && !detail.stack.open, input: () => ({}) },
-  { key: "move", act: "move", name: "Move", confirm: "Move it", look: "main", when: there, input: (form) => ({ ...place(form), ...amount(form) }), note: "Into a freezer is freezing, out of it thawing; the date follows." },
-  { key: "freeze", act: "move", name: "Freeze", confirm: "Freeze it", look: "main", when: (detail, places) => there(detail) && !detail.stack.frozen && cold(places, detail, "freezer") !== undefined, input: (form, detail, places) => ({ place_id: cold(places, detail, "freezer")?.id, ...amount(form) }), note: "Cool it first; leave headspace in jars." },
-  { key: "thaw", act: "move", name: "Thaw", confirm: "Thaw it", look: "main", when: (detail, places) => there(detail) && detail.stack.frozen && cold(places, detail, "fridge") !== undefined, input: (form, detail, places) => ({ place_id: cold(places, detail, "fridge")?.id, ...amount(form) }), note: "In the fridge, on a tray." },
-  { key: "look", act: "look", name: "Look", confirm: "Note it", look: "main", when: there, input: (form, detail) => lookInput(form, detail) },
-  { key: "ripened", act: "prepare", name: "It is ripe", confirm: "It is ripe", look: "main", when: (detail) => there(detail) && detail.facts.situation === "ripening" && detail.stack.state === "not_ready", input: (form) => ({ how: "ripened", ...place(form), ...amount(form) }) },
-  { key: "cut", act: "prepare", name: "Cut", confirm: "It is cut", look: "main", when: (detail) => edible(detail) && !detail.stack.frozen, input: (form) => ({ how: "cut", ...place(form), ...amount(form) }) },
-  { key: "cooked", act: "prepare", name: "Cook", confirm: "It is cooked", look: "main", when: (detail) => edible(detail) && !detail.stack.frozen, input: (form) => ({ how: "cooked", ...place(form), ...amount(form) }), note: "Cooking starts a new life; it mends nothing that is past its safety date." },
-  { key: "portion", act: "portion", name: "Portions", confirm: "Make the portions", look: "main", when: there, input: (form) => portionInput(form), note: "The cost is shared to the cent; what is left over stays a stack of its own." },
-  { key: "decant", act: "decant", name: "Into a jar", confirm: "Pour it in", look: "main", when: there, input: (form) => ({ container_id: Number(form.get("container_id")), ...amount(form) }), note: "That opens it; the date and the directions follow the food." },
-  { key: "top-up", act: "top-up", name: "Top it up", confirm: "Pour it in", look: "main", when: (detail) => detail.stack.open || detail.facts.container_id !== null, input: (form) => ({ from_lot_id: Number(form.get("from_lot_id")), ...amount(form) }), note: "The earliest date of the parts counts; the parts are remembered." },
-  { key: "store", act: "store", name: "Store it otherwise", confirm: "It is stored so", look: "main", when: (detail) => there(detail) && detail.storage.ways.length > 0, input: (form) => ({ method: form.get("method") }) },
-  { key: "amend", act: "amend", name: "Change what is known", confirm: "Keep it so", look: "main", when: () => true, input: (form, detail) => amendInput(form, detail) },
-  { key: "correct", act: "correct", name: "The amount is wrong", confirm: "That is what is there", look: "main", when: () => true, input: (form) => ({ amount: text(form, "amount").replace(",", ".") || "0", why: text(form, "why") }), note: "A further movement puts it right; nothing is overwritten." },
-  { key: "throw", act: "throw", name: "Throw", confirm: "Let it go", look: "grave", when: there, input: (form) => ({ outcome: form.get("outcome"), why: form.get("why"), ...amount(form) }) },
+  { key: "take", act: "take", name: say.takeSome, confirm: say.takeIt, look: "main", when: there, input: (form) => amount(form), note: say.partSealedPack },
+  { key: "open", act: "open", name: say.open, confirm: say.openIt, look: "main", when: (detail) => there(detail) && !detail.stack.open, input: () => ({}) },
+  { key: "move", act: "move", name: say.move, confirm: say.moveIt, look: "main", when: there, input: (form) => ({ ...place(form), ...amount(form) }), note: say.intoFreezerFreezing },
+  { key: "freeze", act: "move", name: say.freeze, confirm: say.freezeIt, look: "main", when: (detail, places) => there(detail) && !detail.stack.frozen && cold(places, detail, "freezer") !== undefined, input: (form, detail, places) => ({ place_id: cold(places, detail, "freezer")?.id, ...amount(form) }), note: say.coolFirstLeave },
+  { key: "thaw", act: "move", name: say.thaw, confirm: say.thawIt, look: "main", when: (detail, places) => there(detail) && detail.stack.frozen && cold(places, detail, "fridge") !== undefined, input: (form, detail, places) => ({ place_id: cold(places, detail, "fridge")?.id, ...amount(form) }), note: say.inFridgeOn },
+  { key: "look", act: "look", name: say.look, confirm: say.noteIt, look: "main", when: there, input: (form, detail) => lookInput(form, detail) },
+  { key: "ripened", act: "prepare", name: say.itIsRipe, confirm: say.itIsRipe, look: "main", when: (detail) => there(detail) && detail.facts.situation === "ripening" && detail.stack.state === "not_ready", input: (form) => ({ how: "ripened", ...place(form), ...amount(form) }) },
+  { key: "cut", act: "prepare", name: say.cut, confirm: say.itIsCut, look: "main", when: (detail) => edible(detail) && !detail.stack.frozen, input: (form) => ({ how: "cut", ...place(form), ...amount(form) }) },
+  { key: "cooked", act: "prepare", name: say.cook, confirm: say.itIsCooked, look: "main", when: (detail) => edible(detail) && !detail.stack.frozen, input: (form) => ({ how: "cooked", ...place(form), ...amount(form) }), note: say.cookingStartsNew },
+  { key: "portion", act: "portion", name: say.portions, confirm: say.makeThePortions, look: "main", when: there, input: (form) => portionInput(form), note: say.costSharedCent },
+  { key: "decant", act: "decant", name: say.intoAJar, confirm: say.pourItIn, look: "main", when: there, input: (form) => ({ container_id: Number(form.get("container_id")), ...amount(form) }), note: say.opensDateDirections },
+  { key: "top-up", act: "top-up", name: say.topItUp, confirm: say.pourItIn, look: "main", when: (detail) => detail.stack.open || detail.facts.container_id !== null, input: (form) => ({ from_lot_id: Number(form.get("from_lot_id")), ...amount(form) }), note: say.earliestDateParts },
+  { key: "store", act: "store", name: say.storeItOtherwise, confirm: say.storedSo, look: "main", when: (detail) => there(detail) && detail.storage.ways.length > 0, input: (form) => ({ method: form.get("method") }) },
+  { key: "amend", act: "amend", name: say.changeWhatKnown, confirm: say.keepItSo, look: "main", when: () => true, input: (form, detail) => amendInput(form, detail) },
+  { key: "correct", act: "correct", name: say.amountWrong, confirm: say.whatThere, look: "main", when: () => true, input: (form) => ({ amount: text(form, "amount").replace(",", ".") || "0", why: text(form, "why") }), note: say.furtherMovementPuts },
+  { key: "throw", act: "throw", name: say.throwIt, confirm: say.letItGo, look: "grave", when: there, input: (form) => ({ outcome: form.get("outcome"), why: form.get("why"), ...amount(form) }) },
 ];
 
 function lookInput(form: FormData, detail: StackDetail): Input {

@@ -4,8 +4,8 @@ import { useGo } from "../../app/address";
 import type { Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
-import { plural } from "../../kit/words";
 import { NewCare } from "../shelf/StackCare";
+import * as say from "../../words/today";
 
 /** What hands have to do today besides cooking: thaw, care, count. */
 export function Chores({ today }: { today: Today }) {
@@ -13,34 +13,34 @@ export function Chores({ today }: { today: Today }) {
   const go = useGo();
   const [adding, setAdding] = useState(false);
   const begin = async (place: Today["counts_due"][number]) => {
-    const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, `count ${place.place}`);
+    const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, say.count(place.place));
     if (made) void go(`/count/${made.count_id}`);
   };
   const none = today.care.length + today.thaw.length + today.counts_due.length === 0;
   return (
-    <Board title="To do today">
-      {none && <p className="mt-2 text-soft">Nothing is due.</p>}
+    <Board title={say.toDoToday}>
+      {none && <p className="mt-2 text-soft">{say.nothingIsDue}</p>}
       <ul className="mt-1">
         {today.thaw.map((task) => (
           <li key={`${task.meal_id}-${task.lot_id}`} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0">Take out to thaw: <b>{task.amount} {task.name}</b><span className="block text-soft text-small">from {task.place}, for <Link className="underline" to={`/meals/${task.meal_id}`}>{task.meal}</Link>; about {task.hours} hours in the fridge</span></span>
-            <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>Thaw</Link>
+            <span className="grow min-w-0">{say.takeOutThaw} <b>{task.amount} {task.name}</b><span className="block text-soft text-small">{say.fromIt} {task.place}{say.forIt} <Link className="underline" to={`/meals/${task.meal_id}`}>{task.meal}</Link>{say.about} {task.hours} {say.hoursInFridge}</span></span>
+            <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>{say.thaw}</Link>
           </li>
         ))}
         {today.care.map((row) => (
           <li key={row.id} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0"><b>{row.title}</b><span className="block text-soft text-small">{[row.place, row.late_days > 0 ? `${plural(row.late_days, "day")} late` : "today"].filter(Boolean).join(", ")}{row.lot_id !== null ? <>, <Link className="underline" to={`/shelf?stack=${row.lot_id}`}>the stack</Link></> : row.place_id !== null ? <>, <Link className="underline" to={`/places?place=${row.place_id}`}>the place</Link></> : null}</span></span>
-            <Button aria-label={`Done: ${row.title}`} onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>Done</Button>
+            <span className="grow min-w-0"><b>{row.title}</b><span className="block text-soft text-small">{[row.place, row.late_days > 0 ? say.late(row.late_days) : "today"].filter(Boolean).join(", ")}{row.lot_id !== null ? <>, <Link className="underline" to={`/shelf?stack=${row.lot_id}`}>{say.theStack}</Link></> : row.place_id !== null ? <>, <Link className="underline" to={`/places?place=${row.place_id}`}>{say.thePlace}</Link></> : null}</span></span>
+            <Button aria-label={say.done(row.title)} onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>{say.doneNow}</Button>
           </li>
         ))}
         {today.counts_due.map((place) => (
           <li key={place.place_id} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0">Count <b>{place.place}</b><span className="block text-soft text-small">{place.reason}</span></span>
-            <Button aria-label={`Count ${place.place}`} onClick={() => void begin(place)}>Count</Button>
+            <span className="grow min-w-0">{say.countIt} <b>{place.place}</b><span className="block text-soft text-small">{place.reason}</span></span>
+            <Button aria-label={say.countPlace(place.place)} onClick={() => void begin(place)}>{say.countIt}</Button>
           </li>
         ))}
       </ul>
-      <Button look="plain" className="!px-0" aria-expanded={adding} onClick={() => setAdding(!adding)}>Remember something</Button>
+      <Button look="plain" className="!px-0" aria-expanded={adding} onClick={() => setAdding(!adding)}>{say.rememberSomething}</Button>
       {adding && <NewCare target={{}} today={today.today} onDone={() => setAdding(false)} />}
     </Board>
   );

@@ -1,7 +1,7 @@
 import type { Place, Stack } from "../api/types";
-import { plural } from "../words/region";
+import { plural } from "./region";
 
-export { moneyWords, plural } from "../words/region";
+export { moneyWords, plural } from "./region";
 
 const DAY = 86_400_000;
 

@@ -1,0 +1,12 @@
+/** Views of foods, places, people and papers, fetched together: many small files weigh half as much again. */
+export { default as BringForward } from "./places/BringForward";
+export { default as BringIn } from "./bring-in/BringIn";
+export { default as JarsView } from "./places/JarsView";
+export { default as KeepingView } from "./keeping/KeepingView";
+export { default as LabelsView } from "./labels/LabelsView";
+export { default as PeopleView } from "./people/PeopleView";
+export { default as PlacesView } from "./places/PlacesView";
+export { default as PrintShelf } from "./print/PrintShelf";
+export { default as RecallView } from "./places/RecallView";
+export { default as ScalePage } from "./devices/ScalePage";
+export { default as ScannerPage } from "./devices/ScannerPage";
