@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
+require "bigdecimal/util"
 require_relative "../base"
 require_relative "../passwords"
+require_relative "../../core/quantity/measures"
 require_relative "../../desk/household_maker"
 
 module NutShelf
@@ -78,10 +80,16 @@ module NutShelf
            rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }]
         end
 
+        # In what amounts may be typed, each unit with what one of it is in g or ml.
+        def units(row)
+          measures = Core::Measures.of(row[:settings].to_h.fetch("measures", "metric"))
+          { g: :mass, ml: :volume }.transform_values { |dimension| measures.units(dimension).map { |words, factor| { words: words, is: factor.to_d(15).to_s("F") } } }
+        end
+
         def signed(member, account)
           row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
           { person: { name: account[:name], role: member[:role] },
-            household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c") }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
+            household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c"), units: units(row) }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
         end
       end
     end

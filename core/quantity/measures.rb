@@ -56,6 +56,15 @@ module NutShelf
         near_whole?(quantity.amount) ? metric(quantity) : free(quantity)
       end
 
+      # @param dimension [Symbol] :mass or :volume
+      # @return [Array(Array(String, Rational))] the units an amount may be typed in, the usual one first, each with what
+      #   one of it is in g or ml
+      def units(dimension)
+        own = (@ladders&.fetch(dimension) || []).map { |unit, word, _| [word, Unit.factor(unit)] }
+        base = [[Unit.base(dimension), 1r]]
+        @system == "us" ? own + base : base + own
+      end
+
       private
 
       # The largest unit that the amount is worth saying in.

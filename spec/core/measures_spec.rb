@@ -46,6 +46,12 @@ RSpec.describe NutShelf::Core::Measures do
     expect(size("imperial", "33.333333", "g")).to eq("33.33 g")
   end
 
+  it "offers the units to type in, the usual one first, each by what it is in grams or millilitres" do
+    words = ->(system, dimension) { described_class.of(system).units(dimension).map(&:first) }
+    expect([words.call("metric", :mass), words.call("us", :mass), words.call("imperial", :volume)]).to eq([%w[g], %w[oz lb g], ["ml", "fl oz", "pt"]])
+    expect(described_class.of("us").units(:mass).to_h["lb"]).to eq(Rational("453.59237"))
+  end
+
   it "reads a stack by its packs, and what is left of an open one as the household weighs" do
     us = described_class.of("us")
     tin = quantity("15", "oz").stored

@@ -9,7 +9,7 @@ import { Loaded } from "../kit/state";
 import { Waiting } from "../kit/kit";
 import { TodayView } from "../views/today/TodayView";
 import { ActsProvider } from "./acts";
-import { localeOf, speakAs } from "../words/region";
+import { localeOf, measureIn, speakAs } from "../words/region";
 import { Frame } from "./Frame";
 import { SessionContext } from "./session";
 import { lazily } from "../kit/lazily";
@@ -51,6 +51,7 @@ export function App() {
         belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
         dayIs(session.today, session.zone);
         speakAs(localeOf(session.household));
+        if (session.household) measureIn(session.household.units);
         return (
           <SessionContext value={session} key={session.household?.id}>
             <ActsProvider>

@@ -1,6 +1,7 @@
 import { createContext, use, useEffect, useRef, useState, type FormEvent, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from "react";
 import { Button } from "./kit";
 import { keepFields, restoreFields, forgetFields } from "./drafts";
+import { typedUnits } from "../words/region";
 import * as say from "../words/kit";
 
 const Busy = createContext(false);
@@ -117,10 +118,32 @@ export function Day(props: Input) {
   return <Box type="date" {...props} />;
 }
 
-/** An amount with point or comma, as people write it; `unit` says in what. */
-export function Amount({ whole = 9, places = 6, unit, label, ...rest }: Input & { whole?: number; places?: number; unit?: string }) {
-  const words = unit ? <>{label}{say.inIt} {unit}</> : label;
-  return <Box inputMode="decimal" pattern={decimal(whole, places)} title={say.numberSuch250} {...rest} label={words} />;
+type AmountProps = Input & { whole?: number; places?: number; unit?: string; onAmount?: (amount: string) => void };
+
+/** An amount with point or comma, as people write it; `unit` says in what, and where the household has several, which. */
+export function Amount({ whole = 9, places = 6, unit, label, onAmount, ...rest }: AmountProps) {
+  const units = typedUnits(unit ?? "");
+  // What stands there already is in the house's own unit.
+  const [words, setWords] = useState((rest.defaultValue ? units.find((one) => Number(one.is) === 1) : units[0])?.words ?? "");
+  const [text, setText] = useState("");
+  const type = (value: string) => {
+    setText(value);
+    onAmount?.(inBase(value, words));
+  };
+  const choose = (next: string) => {
+    setWords(next);
+    onAmount?.(inBase(text, next));
+  };
+  const number = <Box inputMode="decimal" pattern={decimal(whole, places)} title={say.numberSuch250} onInput={(event) => type(event.currentTarget.value)} {...rest} {...(units.length > 1 ? { placeholder: "" } : {})} label={unit && units.length < 2 ? <>{label}{say.inIt} {unit}</> : label} />;
+  if (units.length < 2) return number;
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-1 items-end">
+      {number}
+      <select className="field !w-auto" name={rest.name ? `${rest.name}.unit` : undefined} aria-label={say.inWhich} defaultValue={words} onChange={(event) => choose(event.target.value)}>
+        {units.map((one) => <option key={one.words}>{one.words}</option>)}
+      </select>
+    </div>
+  );
 }
 
 /** @returns the pattern of a decimal number with at most so many digits before and behind the point */
@@ -132,6 +155,21 @@ export function decimal(whole: number, places: number): string {
 export function amountOf(value: FormDataEntryValue | string | null): string {
   const text = String(value ?? "").trim().replace(",", ".");
   return text.startsWith(".") ? `0${text}` : text;
+}
+
+const UNITS = ["g", "ml"];
+
+/** An amount in the house's own unit: "4" oz are "113.398093" g. */
+export function inBase(value: string, words: string | null | undefined): string {
+  const text = amountOf(value);
+  const unit = words ? UNITS.flatMap(typedUnits).find((one) => one.words === words) : undefined;
+  return text === "" || !unit || Number(unit.is) === 1 ? text : String(Number((Number(text) * Number(unit.is)).toFixed(6)));
+}
+
+/** The amount a form says under that name, in the house's own unit; "" where it says none. */
+export function amountIn(form: FormData, name: string): string {
+  const unit = form.get(`${name}.unit`);
+  return inBase(String(form.get(name) ?? ""), typeof unit === "string" ? unit : null);
 }
 
 export type Option = readonly [value: string, words: string];

@@ -4,7 +4,7 @@ import { foodsQuery, usualFoodsQuery } from "../api/queries";
 import type { Food, Place, PutAway } from "../api/types";
 import { useActs } from "../app/acts";
 import { useSession } from "../app/session";
-import { Amount, amountOf, Pick } from "../kit/form";
+import { Amount, Pick } from "../kit/form";
 import { Toggles } from "../kit/choices";
 import { Button } from "../kit/kit";
 import { Mark } from "../kit/Mark";
@@ -110,7 +110,7 @@ function InHand({ hand, food, set, onAnother }: { hand: Hand; food: Food; set: (
       <div className="flex items-center gap-2"><Mark kind={food.mark} className="text-head" /><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.another}</Button></div>
       <Toggles label={say.size} options={sizesOf(food).map((pack) => [pack, packName(food, pack)] as const)} value={hand.pack} onPick={(pack) => set({ pack })} />
       <details><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">{say.otherSize}</summary>
-        <Amount label={say.onePack} unit={unit} onChange={(event) => set({ pack: amountOf(event.target.value) + (unit === "pieces" ? "" : unit) })} />
+        <Amount label={say.onePack} unit={unit} onAmount={(amount) => set({ pack: amount + (unit === "pieces" ? "" : unit) })} />
       </details>
       <Stepper count={hand.count} onCount={(count) => set({ count })} />
       <div className="grid gap-2">

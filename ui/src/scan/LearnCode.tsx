@@ -7,7 +7,7 @@ import { Button } from "../kit/kit";
 import { lazily } from "../kit/lazily";
 import { Sheet } from "../kit/Sheet";
 import { packKey } from "../label-line/packs";
-import { Amount, Form, Submit, amountOf } from "../kit/form";
+import { Amount, Form, Submit } from "../kit/form";
 import * as say from "../words/scan";
 
 const NewFood = lazily(() => import("../app/aside"), (module) => module.NewFood);
@@ -53,12 +53,12 @@ function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food
     onLearnt();
   };
   return (
-    <Form className="grid gap-3 mt-3" onSave={() => learn(amountOf(amount), unit)}>
+    <Form className="grid gap-3 mt-3" onSave={() => learn(amount, unit)}>
       <div className="flex items-center gap-2"><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.anotherFood}</Button></div>
       <div role="group" aria-label={say.sizeOnePack} className="flex flex-wrap gap-2">
         {food.packs.map((pack) => <Button key={packKey(pack)} onClick={() => void learn(pack.amount, pack.unit)}>{pack.words}</Button>)}
       </div>
-      <Amount label={say.orAnotherSize} unit={unit === "piece" ? "pieces" : unit} required value={amount} onChange={(event) => setAmount(event.target.value)} />
+      <Amount label={say.orAnotherSize} unit={unit === "piece" ? "pieces" : unit} required onAmount={setAmount} />
       <Submit>{say.thatIsIt}</Submit>
     </Form>
   );

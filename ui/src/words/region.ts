@@ -34,3 +34,21 @@ export function moneyWords(minor: number, currency: string): string {
   region.money.set(currency, known);
   return known.format(minor / 100);
 }
+
+/** A unit that amounts are typed in, and what one of it is in g or ml. */
+export interface TypedUnit {
+  words: string;
+  is: string;
+}
+
+let typed: Record<string, readonly TypedUnit[]> = {};
+
+/** In what this household may type amounts: the house says so. */
+export function measureIn(units: Record<"g" | "ml", readonly TypedUnit[]>): void {
+  typed = units;
+}
+
+/** @returns what an amount of that unit may be typed in, the usual one first; one alone where there is no choice */
+export function typedUnits(unit: string): readonly TypedUnit[] {
+  return typed[unit] ?? [{ words: unit, is: "1" }];
+}

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useGo } from "../../app/address";
 import type { Food, KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Amount, amountOf, Form, Submit, Text, Tick } from "../../kit/form";
+import { Amount, amountIn, Form, Submit, Text, Tick } from "../../kit/form";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
@@ -17,7 +17,7 @@ function changes(page: KeepingPage, form: FormData, like: Food | null): Record<s
   const words = (name: string) => String(form.get(name) ?? "").trim();
   const nicknames = words("nicknames").split(",").map((word) => word.trim()).filter((word) => word.length > 1);
   const allergens = form.getAll("allergens").map(String);
-  const pack = amountOf(form.get("pack"));
+  const pack = amountIn(form, "pack");
   return {
     ...(known.own && words("name") !== known.name ? { name: words("name") } : {}),
     ...(nicknames.join() === known.nicknames.join() ? {} : { nicknames }),

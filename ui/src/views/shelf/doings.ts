@@ -1,3 +1,4 @@
+import { amountIn } from "../../kit/form";
 import type { Place, StackDetail } from "../../api/types";
 import * as say from "../../words/shelf";
 
@@ -20,7 +21,7 @@ export interface Doing {
 
 const text = (form: FormData, name: string) => String(form.get(name) ?? "").trim();
 const amount = (form: FormData, name = "amount"): Input => {
-  const typed = text(form, name).replace(",", ".");
+  const typed = amountIn(form, name);
   return typed === "" ? {} : { [name]: typed };
 };
 const place = (form: FormData): Input => (text(form, "place_id") === "" ? {} : { place_id: Number(form.get("place_id")) });
@@ -44,7 +45,7 @@ export const DOINGS: Doing[] = [
   { key: "top-up", act: "top-up", name: say.topItUp, confirm: say.pourItIn, look: "main", when: (detail) => detail.stack.open || detail.facts.container_id !== null, input: (form) => ({ from_lot_id: Number(form.get("from_lot_id")), ...amount(form) }), note: say.earliestDateParts },
   { key: "store", act: "store", name: say.storeItOtherwise, confirm: say.storedSo, look: "main", when: (detail) => there(detail) && detail.storage.ways.length > 0, input: (form) => ({ method: form.get("method") }) },
   { key: "amend", act: "amend", name: say.changeWhatKnown, confirm: say.keepItSo, look: "main", when: () => true, input: (form, detail) => amendInput(form, detail) },
-  { key: "correct", act: "correct", name: say.amountWrong, confirm: say.whatThere, look: "main", when: () => true, input: (form) => ({ amount: text(form, "amount").replace(",", ".") || "0", why: text(form, "why") }), note: say.furtherMovementPuts },
+  { key: "correct", act: "correct", name: say.amountWrong, confirm: say.whatThere, look: "main", when: () => true, input: (form) => ({ amount: amountIn(form, "amount") || "0", why: text(form, "why") }), note: say.furtherMovementPuts },
   { key: "throw", act: "throw", name: say.throwIt, confirm: say.letItGo, look: "grave", when: there, input: (form) => ({ outcome: form.get("outcome"), why: form.get("why"), ...amount(form) }) },
 ];
 

@@ -4,7 +4,7 @@ import { useActs } from "../../app/acts";
 import { Fold } from "../../kit/Fold";
 import { Button } from "../../kit/kit";
 import { ShelfChip } from "../shelf/ShelfChip";
-import { Amount, Form, Submit, amountOf } from "../../kit/form";
+import { Amount, Form, Submit, amountIn } from "../../kit/form";
 import * as say from "../../words/today";
 
 type Asked = Today["questions"][number];
@@ -23,7 +23,7 @@ function Question({ one, onPick }: { one: Asked; onPick: (id: number) => void })
   const { act } = useActs();
   const [open, setOpen] = useState(false);
   const path = `/api/stacks/${one.stack.id}/seen`;
-  const submit = (form: FormData) => act(path, { amount: amountOf(form.get("amount")) }, say.seen(one.stack.name));
+  const submit = (form: FormData) => act(path, { amount: amountIn(form, "amount") }, say.seen(one.stack.name));
   return (
     <li className="border-t border-zinc2 py-2 grid gap-1">
       <div className="grid grid-cols-[170px_minmax(0,1fr)] gap-3 items-center">
