@@ -4,6 +4,7 @@ require "base64"
 require "digest"
 require_relative "../exchange/stock_rows"
 require_relative "deadline"
+require_relative "belonging"
 require_relative "lexicon_of"
 
 module NutShelf
@@ -86,16 +87,12 @@ module NutShelf
       def words = @words ||= LexiconOf.new(@room)
 
       # @return [String] the kind of place such food belongs into as it is bought
-      def belongs(food_id)
-        return "cupboard" unless food_id
+      def belongs(food_id) = food_id ? belonging.kinds(@room.food_row(food_id)).first : "cupboard"
 
-        @belongs ||= {}
-        @belongs[food_id] ||= begin
-          food = @room.food(food_id)
-          next_best = @room.catalog.keeping(food, "bought_sealed", "cupboard").row? ? "cupboard" : "fridge"
-          food.aisle == "Frozen" ? "freezer" : next_best
-        end
-      end
+      # @return [Integer, nil] the place the household said it belongs
+      def home(food_id) = food_id && @room.food_row(food_id)[:home_place_id].then { |id| id if @room.places.key?(id) }
+
+      def belonging = @belonging ||= Belonging.new(@room)
 
       def known(field) = Exchange::Headings::FIELDS.include?(field) ? field : nil
 
@@ -108,7 +105,7 @@ module NutShelf
           day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: words.measures, today: @room.today, food_ids: ids,
           food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
           place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id],
-          default_places: @input[:default_places]&.transform_keys(&:to_s), belongs: method(:belongs) }
+          default_places: @input[:default_places]&.transform_keys(&:to_s), belongs: method(:belongs), home: method(:home) }
       end
     end
   end

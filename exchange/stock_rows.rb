@@ -25,7 +25,7 @@ module NutShelf
       # @param units [Hash{Integer=>String}] units that stand in headings, by column number
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
       # @param settings [Hash] :day_order, :currency, :measures, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
-      #   :place_ids (name to id), :place_id (where a line without a place goes) or :default_places (kind to id), :belongs (food id to kind)
+      #   :place_ids (name to id), :place_id (where a line without a place goes) or :default_places (kind to id), :belongs (food id to kind), :home (food id to place id or nil)
       # @param tick [#call] called before each row, so that whoever reads may stop
       def initialize(file, columns:, lexicon:, settings:, units: {}, tick: -> {})
         @tick = tick
@@ -108,9 +108,13 @@ module NutShelf
 
       # Where such food belongs, by the places chosen for lines without one.
       def usual_place
+        food = @food_cache[cell("food").to_s]
+        frozen = cell("frozen_on") || StockWords.state(cell("state").to_s) == "frozen"
+        home = @settings[:home]&.call(food) unless frozen
+        return home if home
+
         chosen = @settings[:default_places] or return @settings[:place_id]
-        kind = cell("frozen_on") || StockWords.state(cell("state").to_s) == "frozen" ? "freezer" : @settings[:belongs].call(@food_cache[cell("food").to_s])
-        chosen[kind] || @settings[:place_id]
+        chosen[frozen ? "freezer" : @settings[:belongs].call(food)] || @settings[:place_id]
       end
 
       # Places of that kind; where there are several, the one that is called so ("Cellar rack" for a cellar).

@@ -44,8 +44,11 @@ module NutShelf
 
         # What a keeper may put right of it.
         def known(room, row, food)
-          { own: row[:reference_key].nil?, version: row[:version], name: row[:name].to_s, nicknames: row[:nicknames].to_a, allergens: food.allergens.to_a, packs: FoodView.new(room).packs(row), mark: FoodView.new(room).mark(row) }
+          { own: row[:reference_key].nil?, version: row[:version], name: row[:name].to_s, nicknames: row[:nicknames].to_a, allergens: food.allergens.to_a, packs: FoodView.new(room).packs(row), mark: FoodView.new(room).mark(row),
+            food_group: row[:food_group], home_place_id: row[:home_place_id], like: like(room, row) }
         end
+
+        def like(room, row) = row[:class_key] && !row[:reference_key] ? room.catalog.foods[row[:class_key]]&.name || room.catalog.class_names[row[:class_key]] : nil
 
         def cell(place, one)
           row = one[:row]

@@ -13,7 +13,7 @@ module NutShelf
         caller = caller!
         office.database.within(caller.household_id) do |db|
           room = Desk::Room.new(office, caller, db, envelope: written(asked[:on]))
-          json DraftView.new(room).call(asked[:text])
+          json DraftView.new(room).call(asked[:text], filling: asked[:filling_place_id])
         end
       end
 

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../desk/belonging"
 require_relative "../../desk/lexicon_of"
 require_relative "../../desk/new_stack"
 require_relative "../../desk/redate"
@@ -19,8 +20,10 @@ module NutShelf
       end
 
       # @param text [String]
+      # @param filling [Integer, nil] id of the place things were put into just now
       # @return [Hash]
-      def call(text)
+      def call(text, filling: nil)
+        @filling = filling
         scanned(text) || read(text)
       end
 
@@ -33,8 +36,23 @@ module NutShelf
         { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
           food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
           frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
-          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, notes: draft.notes, lot_text: draft.lot_text, spans: draft.spans, effect: effect(draft, food, place) }
+          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, notes: draft.notes, lot_text: draft.lot_text, spans: draft.spans,
+          **home(draft, food, place) }
       end
+
+      # A place that was asked for and is not there is the person's to choose; where nobody said one, the usual one counts.
+      def home(draft, food, place)
+        asked = draft.questions.any? { |question| question.field == "place" }
+        usual = food && !place && !asked ? belonging.place(food, state: draft.frozen_on ? "frozen" : draft.state, filling: @filling) : nil
+        { usual_place: usual && { id: usual[:id], name: usual[:name].to_s }, effect: effect(draft, food, place || usual) }
+      end
+
+      def usual(food_id)
+        place = belonging.place(@room.food_row(food_id), filling: @filling)
+        place && { id: place[:id], name: place[:name].to_s }
+      end
+
+      def belonging = @belonging ||= Desk::Belonging.new(@room)
 
       # A scanner that types sends a code where a person types words.
       def scanned(text)
@@ -46,7 +64,7 @@ module NutShelf
         trouble = known ? weighed(scan[:figure]) : [{ field: "code", text: scan[:words], answers: [] }]
         { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
           date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil,
-          questions: trouble, unread: [], notes: known && !scan[:figure] ? [scan[:words]].reject(&:empty?) : [], lot_text: draft[:lot_text], spans: {}, effect: nil }
+          questions: trouble, unread: [], notes: known && !scan[:figure] ? [scan[:words]].reject(&:empty?) : [], lot_text: draft[:lot_text], spans: {}, usual_place: known && usual(known[:id]), effect: nil }
       end
 
       # The shop's own figure is a weight or a price; nothing says which.

@@ -45,13 +45,13 @@ module NutShelf
         known = Store::Foods.value(row, @room.catalog)
         { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: packs(row),
           own: row[:reference_key].nil?, allergens: known.allergens, mark: mark(row),
-          date_kind: known.date_kind_usual, by_day: !known.shelf_stable?, usual: last && came(last) }
+          date_kind: known.date_kind_usual, by_day: !known.shelf_stable?, usual: last && came(last, row) }
       end
 
       # Where its place was taken away since, it has none.
-      def came(last)
+      def came(last, row)
         pack = last[:pack_amount]
-        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension]), noun: last[:noun], place_id: last[:start_place_id].then { |id| @room.places.key?(id) ? id : nil },
+        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension]), noun: last[:noun], place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
           count: count(last[:quantity].to_r, pack&.to_r), days: days(last), date_kind: last[:printed_kind] }
       end
 

@@ -2,24 +2,26 @@
 
 require_relative "../act"
 require_relative "../after"
-require_relative "../../core/quantity/unit"
+require_relative "../food_facts"
 
 module NutShelf
   module Desk
-    # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in. A
+    # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in, where it belongs. A
     # food the tables brought keeps its name, its kind and every allergen they give it; more may be added.
     class ChangeFood < Act
+      include FoodFacts
+
       keeper_only
       SHOWN = %i[name nicknames allergens g_per_ml g_per_piece].freeze
 
       private
 
       # @param input [Hash] :food_id, :version, any of :name, :nicknames, :like_food_id, :allergens, :g_per_ml, :g_per_piece (decimal text or nil),
-      #   :packs as [{amount:, unit:}]
+      #   :packs as [{amount:, unit:}], :home_place_id
       def perform(input)
         food = house.records.lock("food", input[:food_id])
         refuse_stale(food, input[:version], shown(food))
-        changes = [names(food, input), kind(food, input), holds(food, input), weights(input)].reduce(:merge).reject { |name, value| same?(food[name], value) }
+        changes = [names(food, input), kind(food, input), holds(food, input), weights(input), home(input)].reduce(:merge).reject { |name, value| same?(food[name], value) }
         packs = new_packs(food, input)
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty? && packs.empty?
 
@@ -65,21 +67,10 @@ module NutShelf
         { allergens: Sequel.pg_array(input[:allergens].uniq.sort, :text) }
       end
 
-      def weights(input)
-        found = input.slice(:g_per_ml, :g_per_piece).transform_values { |text| text && BigDecimal(text) }
-        bad = found.compact.find { |_, value| !value.positive? }
-        refuse("/#{bad.first}", "A weight must be above zero.", "Weigh it and say how many grams.") if bad
-        found
-      end
-
       def new_packs(food, input)
         known = house.packs.by_food([food[:id]]).fetch(food[:id], []).map { |row| [row[:amount].to_r, row[:dimension]] }
-        packs = (input[:packs] || []).map { |pack| { amount: BigDecimal(pack[:amount]), dimension: Core::Unit.dimension(pack[:unit]).to_s } }
-        refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.") unless packs.all? { |pack| pack[:amount].positive? }
-        packs.reject { |pack| known.include?([pack[:amount].to_r, pack[:dimension]]) }
+        packs(input).reject { |pack| known.include?([pack[:amount].to_r, pack[:dimension]]) }
       end
-
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
     end
   end
 end

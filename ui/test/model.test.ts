@@ -4,7 +4,7 @@ import { held, nthAnswer, open, putAwayFrom } from "../src/label-line/model";
 
 function draft(more: Partial<Draft> = {}): Draft {
   return {
-    count: "3", amount: "400", unit: "g", amount_text: "3 x 400 g", food: { id: 7, name: "Chickpeas, canned" }, label: "chickpeas", date: "2028-05-31", date_kind: "best_before", opened_on: null, frozen_on: null, thawed_on: null,
+    count: "3", amount: "400", unit: "g", usual_place: null, amount_text: "3 x 400 g", food: { id: 7, name: "Chickpeas, canned" }, label: "chickpeas", date: "2028-05-31", date_kind: "best_before", opened_on: null, frozen_on: null, thawed_on: null,
     place: { id: 2, name: "Cellar rack" }, price_minor: 267, state: null, lot_text: null, questions: [], unread: [], notes: [], spans: {}, effect: null, ...more,
   };
 }

@@ -2,15 +2,15 @@ import { post, Problem } from "../api/client";
 import * as outbox from "../api/outbox";
 import type { Done, Draft } from "../api/types";
 import { lineBack } from "../label-line/lineBack";
-import { putAwayFrom } from "../label-line/model";
+import { putAwayFrom, usual } from "../label-line/model";
 
 /** The line needs an answer: it stands at the label line again, with what was answered before. */
 export class Asks extends Error {}
 
 /** A typed line is read as on the day it was written; what is not clear goes back to the hand. */
 async function read(entry: outbox.Letter, line: string): Promise<unknown> {
-  const draft = await post<Draft>("/api/label-line", { text: line, on: entry.on });
-  const body = putAwayFrom(draft, { ...(draft.place || !entry.place ? {} : { place_id: entry.place }), ...entry.corrections });
+  const draft = await post<Draft>("/api/label-line", { text: line, on: entry.on, ...(entry.place ? { filling_place_id: entry.place } : {}) });
+  const body = putAwayFrom(draft, { ...usual(draft), ...entry.corrections });
   if (body) return body;
   lineBack({ text: line, corrections: entry.corrections, asks: true });
   outbox.drop(entry.key);

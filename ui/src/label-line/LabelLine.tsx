@@ -7,7 +7,7 @@ import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
-import { held, nthAnswer, putAwayFrom, type Corrections } from "./model";
+import { held, nthAnswer, putAwayFrom, usual, type Corrections } from "./model";
 import { isScan, readScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
 import { useKept } from "../app/useKept";
@@ -94,10 +94,12 @@ function useScanned() {
   return { unknown, take, close: () => setUnknown(null) };
 }
 
+/** The place that is being filled. */
+type Filling = [number | undefined, (place: number | undefined) => void];
+
 /** What Enter does with a line: a scan is followed, what is clear is put away, the rest is asked or confirmed. */
-function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: ReturnType<typeof useScanned>) {
+function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: ReturnType<typeof useScanned>, [place, setPlace]: Filling) {
   const { act, later, away } = useActs();
-  const [place, setPlace] = useState(keptPlace);
   const [nudge, setNudge] = useState("");
   const keepPlace = (id: number) => {
     sessionStorage.setItem(PLACE, String(id));
@@ -119,12 +121,12 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
   };
   const store = async (taken: Taken) => {
     if (isScan(taken.text) && (await scan.take(taken.text))) return endReading(taken.text);
-    const fresh = preview.read.trim() === taken.text && preview.draft ? preview : await readLine(taken.text);
+    const fresh = preview.read.trim() === taken.text && preview.draft ? preview : await readLine(taken.text, place);
     if (fresh.away || (away && !fresh.draft)) {
       later(taken.text, { place, corrections: taken.corrections });
       return endReading(taken.text);
     }
-    const all = { ...(fresh.draft?.place ? {} : { place_id: place }), ...taken.corrections };
+    const all = { ...usual(fresh.draft), ...taken.corrections };
     const body = fresh.draft && putAwayFrom(fresh.draft, all);
     if (!body) {
       const { words, then } = held(fresh.draft, all);
@@ -140,7 +142,7 @@ function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: Re
     endReading(taken.text);
     await sent;
   };
-  return { place, setPlace, nudge, putAway, unsay: () => setNudge("") };
+  return { nudge, putAway, unsay: () => setNudge("") };
 }
 
 /** Many lines at once become a list to go through. */
@@ -157,17 +159,17 @@ function pasteInto(line: ReturnType<typeof useLine>, event: ClipboardEvent<HTMLI
 export function LabelLine({ onClose }: { onClose?: () => void }) {
   const line = useLine();
   const places = useQuery(placesQuery).data ?? [];
-  const preview = usePreview(line.text);
+  const filling = useState(keptPlace);
+  const preview = usePreview(line.text, filling[0]);
   const [params, setParams] = useSearchParams();
   const hand = params.get("open") === "hand";
   const setHand = (open: boolean) => setParams(open ? { open: "hand" } : {}, { replace: !open });
   const scan = useScanned();
-  const { place, setPlace, nudge, putAway, unsay } = usePutAway(line, preview, scan);
+  const { nudge, putAway, unsay } = usePutAway(line, preview, scan, filling);
   useEffect(recoverReading, []);
   const waiting = useKept(lines);
   const wide = useWide();
-  const fallback = preview.draft?.place ? {} : { place_id: place };
-  const corrections = { ...fallback, ...line.corrections };
+  const corrections = { ...usual(preview.draft), ...line.corrections };
 
   const correct = (more: Corrections) => {
     line.correct(more);
@@ -206,7 +208,7 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
       {nudge && <span role="status" className="text-beet font-semibold text-small">{nudge}</span>}
       <AsideLines lines={waiting} onTake={line.swap} />
       <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={() => { line.swap({ text: scan.unknown ?? "" }); scan.close(); }} onLearnt={() => line.swap({ text: scan.unknown ?? "" })} />}</Suspense>
-      <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={setPlace} />}</Suspense>
+      <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={filling[0]} onPlace={filling[1]} />}</Suspense>
     </section>
   );
 }

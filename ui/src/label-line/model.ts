@@ -23,7 +23,12 @@ export interface Corrections {
 const PRINTED = ["best_before", "use_by"];
 const STATES = ["opened", "frozen", "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"] as const;
 
-/** Questions that still stand. A place that stays until changed answers the question for one. */
+/** Where it goes when nobody says it. */
+export function usual(draft: Draft | null): Corrections {
+  return draft?.usual_place ? { place_id: draft.usual_place.id } : {};
+}
+
+/** Questions that still stand. A place that was chosen answers the question for one. */
 export function open(draft: Draft, corrections: Corrections): Draft["questions"] {
   return draft.questions.filter((question) => !(corrections.answered ?? []).includes(question.field) && !(question.field === "place" && corrections.place_id));
 }

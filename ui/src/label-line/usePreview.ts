@@ -14,9 +14,10 @@ export interface Preview {
 const PAUSE = 120;
 const NONE: Preview = { draft: null, read: "", away: false };
 
-export async function readLine(text: string): Promise<Preview> {
+/** @param filling the place that things were put into just now */
+export async function readLine(text: string, filling?: number): Promise<Preview> {
   try {
-    return { draft: await post<Draft>("/api/label-line", { text }), read: text, away: false };
+    return { draft: await post<Draft>("/api/label-line", { text, ...(filling ? { filling_place_id: filling } : {}) }), read: text, away: false };
   } catch (error) {
     if (error instanceof Problem) return { draft: null, read: text, away: error.away, trouble: `${error.message} ${error.document.remedy ?? ""}` };
     throw error;
@@ -24,19 +25,19 @@ export async function readLine(text: string): Promise<Preview> {
 }
 
 /** What was understood of the line so far, read again a moment after each change. */
-export function usePreview(text: string): Preview {
+export function usePreview(text: string, filling?: number): Preview {
   const [preview, setPreview] = useState<Preview>(NONE);
   useEffect(() => {
     if (text.trim() === "") return;
     let stale = false;
     const timer = setTimeout(async () => {
-      const next = await readLine(text);
+      const next = await readLine(text, filling);
       if (!stale) setPreview(next);
     }, PAUSE);
     return () => {
       stale = true;
       clearTimeout(timer);
     };
-  }, [text]);
+  }, [text, filling]);
   return text.trim() === "" ? NONE : preview;
 }

@@ -7,6 +7,7 @@ import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
 import { FindFood } from "./FindFood";
+import { Home, Weights, weights } from "./foodFields";
 import * as say from "../../words/food";
 
 const UNITS: Record<string, "g" | "ml" | "piece"> = { mass: "g", volume: "ml", count: "piece" };
@@ -18,7 +19,10 @@ function changes(page: KeepingPage, form: FormData, like: Food | null): Record<s
   const nicknames = words("nicknames").split(",").map((word) => word.trim()).filter((word) => word.length > 1);
   const allergens = form.getAll("allergens").map(String);
   const pack = amountIn(form, "pack");
+  const home = words("home_place_id") === "" ? null : Number(words("home_place_id"));
   return {
+    ...weights(form, page.figures),
+    ...(home === known.home_place_id ? {} : { home_place_id: home }),
     ...(known.own && words("name") !== known.name ? { name: words("name") } : {}),
     ...(nicknames.join() === known.nicknames.join() ? {} : { nicknames }),
     ...([...allergens].sort().join() === [...known.allergens].sort().join() ? {} : { allergens }),
@@ -52,6 +56,8 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
         <fieldset><legend className="font-semibold">{say.holds}</legend>
           <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((one) => <Tick key={one} name="allergens" value={one} label={one.replace("-", " ")} defaultChecked={known.allergens.includes(one)} />)}</div>
         </fieldset>
+        <Home value={known.home_place_id} />
+        <Weights figures={page.figures} />
         <div>
           <p className="text-soft text-small">{say.packs(known.packs.map((pack) => pack.words).join(", "))}</p>
           <Amount label={say.anotherPack} unit={unit === "piece" ? "pieces" : unit} name="pack" />

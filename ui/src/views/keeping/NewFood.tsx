@@ -7,7 +7,9 @@ import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
 import { FindFood } from "./FindFood";
-import { Form, Submit, Text } from "../../kit/form";
+import { Amount, amountIn, Form, Submit, Text } from "../../kit/form";
+import { Home, Weights, weights } from "./foodFields";
+import * as food from "../../words/food";
 import * as say from "../../words/keeping";
 
 interface Props {
@@ -25,7 +27,8 @@ export default function NewFood({ name, onMade, onClose }: Props) {
     if (!like) return;
     const called = String(form.get("name")).trim();
     const nicknames = String(form.get("nicknames")).split(",").map((word) => word.trim()).filter((word) => word.length > 1);
-    const made = await act<Done & { food_id: number }>("/api/foods", { name: called, like_food_id: like.id, nicknames, allergens: form.getAll("allergens").map(String) }, say.newFood(called));
+    const body = { name: called, like_food_id: like.id, nicknames, allergens: form.getAll("allergens").map(String), ...further(form, like) };
+    const made = await act<Done & { food_id: number }>("/api/foods", body, say.newFood(called));
     if (made) onMade(made.food_id, called);
     return made;
   };
@@ -36,10 +39,27 @@ export default function NewFood({ name, onMade, onClose }: Props) {
         <Text label={say.whatElseYou} name="nicknames" maxLength={300} defaultValue={name} />
         <Like like={like} onPick={setLike} />
         {like && <Inherited key={like.id} like={like} />}
+        {like && <Further unit={UNITS[like.dimension] ?? "g"} />}
         <Submit disabled={!like}>{say.keepFoodOurs}</Submit>
         {!like && <p className="text-soft text-small">{say.sayFirstWhich}</p>}
       </Form>
     </Sheet>
+  );
+}
+
+const UNITS: Record<string, "g" | "ml" | "piece"> = { mass: "g", volume: "ml", count: "piece" };
+
+/** Only what was said is sent. */
+function further(form: FormData, like: Food): Record<string, unknown> {
+  const [pack, home] = [amountIn(form, "pack"), String(form.get("home_place_id") ?? "")];
+  return { ...weights(form), ...(pack ? { packs: [{ amount: pack, unit: UNITS[like.dimension] ?? "g" }] } : {}), ...(home ? { home_place_id: Number(home) } : {}) };
+}
+
+function Further({ unit }: { unit: string }) {
+  return (
+    <details className="board p-3"><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">{food.more}</summary>
+      <div className="grid gap-3 mt-2"><Amount label={food.onePack} unit={unit === "piece" ? "pieces" : unit} name="pack" /><Weights /><Home /></div>
+    </details>
   );
 }
 

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module NutShelf
+  module Desk
+    # Where a food goes when nobody says it: where the household said it belongs, the place that is being filled where
+    # such food is kept in places of its kind, where it went last, or the only place of such a kind.
+    class Belonging
+      SHELF = %w[cupboard cool_dark].freeze
+      COLD = %w[thawed leftover cooked cut].freeze
+
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+      end
+
+      # @param food [Hash] row of a food
+      # @param state [String, nil] what is said of it, see PutAway
+      # @param filling [Integer, nil] id of the place that things were put into just now
+      # @return [Hash, nil] a place
+      def place(food, state: nil, filling: nil)
+        kinds = kinds(food, state)
+        home = here(food[:home_place_id])
+        return home if home && (state.nil? || kinds.include?(home[:kind]))
+
+        fitting = @room.places.values.select { |row| kinds.include?(row[:kind]) }
+        fitting.find { |row| row[:id] == filling } || fitting.find { |row| row[:id] == last(food) } || (fitting.first if fitting.size == 1)
+      end
+
+      # @param food [Hash] row of a food
+      # @param state [String, nil]
+      # @return [Array<String>] kinds of places such food is kept in as it comes
+      def kinds(food, state = nil)
+        known = @room.food(food[:id])
+        return %w[freezer] if state == "frozen" || (known.aisle == "Frozen" && state != "thawed")
+        return %w[fridge] if COLD.include?(state) || (state == "opened" && known.opened_where == "fridge")
+
+        shelf?(known) ? SHELF : %w[fridge]
+      end
+
+      private
+
+      def here(id) = id && @room.places[id]
+
+      def last(food) = @room.house.foods.came_last([food[:id]])[food[:id]]&.fetch(:start_place_id)
+
+      def shelf?(food) = food.food_group == "supplies" || @room.catalog.keeping(food, "bought_sealed", "cupboard").row?
+    end
+  end
+end
