@@ -45,6 +45,7 @@ module NutShelf
         password_hash { |password| Passwords.hash(password) }
         password_minimum_length Passwords::SHORTEST
         password_maximum_bytes 500
+        same_as_existing_password_message "It is the one you have now"
         password_meets_requirements? { |password| super(password) && (Passwords.fault(password).nil? || (set_password_requirement_error_message(:weak, Passwords.fault(password)) && false)) }
       end
 

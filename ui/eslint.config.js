@@ -6,7 +6,7 @@ const UNTOLD = [
   "JSXText[value=/[A-Za-z]{2}/]",
   "JSXAttribute[name.name=/^(label|title|alt|placeholder|what|note|aria-label)$/] > Literal[value=/[A-Za-z]{2}/]",
   "JSXExpressionContainer > Literal[value=/[A-Za-z]{2,} [A-Za-z]/]",
-  "JSXExpressionContainer TemplateElement[value.raw=/[A-Za-z]{3,} [a-z]{2,} /]",
+  "JSXExpressionContainer TemplateElement[value.raw=/[A-Za-z]{3,} [a-z]{2,} /]:not(JSXAttribute[name.name='className'] TemplateElement)",
 ];
 
 export default ts.config(...ts.configs.recommended, {

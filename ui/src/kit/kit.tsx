@@ -1,4 +1,4 @@
-import { useState, type ButtonHTMLAttributes, type MouseEvent, type ReactNode } from "react";
+import { useState, type ButtonHTMLAttributes, type MouseEvent, type ReactNode, type Ref } from "react";
 import type { Stack } from "../api/types";
 import { Mark } from "./Mark";
 import { dayTab, shortAmount, shortName, stackWords } from "../words/common";
@@ -9,7 +9,7 @@ type Look = "main" | "quiet" | "plain" | "grave";
 type Press = (event: MouseEvent<HTMLButtonElement>) => unknown;
 
 /** What a press sets off may take a while: until it is over the button says so. Each press still counts. */
-export function Button({ look = "quiet", className = "", type = "button", onClick, ...rest }: Omit<ButtonHTMLAttributes<HTMLButtonElement>, "onClick"> & { look?: Look; onClick?: Press }) {
+export function Button({ look = "quiet", className = "", type = "button", onClick, ...rest }: Omit<ButtonHTMLAttributes<HTMLButtonElement>, "onClick"> & { look?: Look; onClick?: Press; ref?: Ref<HTMLButtonElement> }) {
   const [under, setUnder] = useState(0);
   const press = (event: MouseEvent<HTMLButtonElement>) => {
     const answer = onClick?.(event);

@@ -1,4 +1,5 @@
 import { DropdownMenu } from "radix-ui";
+import { Hint } from "../kit/Hint";
 import type { ReactNode } from "react";
 import type { Place, Question } from "../api/types";
 import { useSession } from "../app/session";
@@ -65,7 +66,7 @@ export function Labels({ preview, corrections, places, correct }: { preview: Pre
       {left && <button type="button" className="pill phone:min-h-[40px]" data-sure="no" onClick={() => correct({ unread: true })}>{say.notUnderstood} {left}{say.leaveItOut}</button>}
       {draft.notes.map((note) => <span key={note} className="text-soft">{note}</span>)}
       {questions.map((question) => <Asked key={question.field} question={question} corrections={corrections} correct={correct} />)}
-      {untouched && draft.effect?.usable_until && <span className="text-soft" title={draft.effect.steps.join(" ")}>{say.goodUntil} {dayWords(draft.effect.usable_until, today)}</span>}
+      {untouched && draft.effect?.usable_until && <Hint className="text-soft" words={draft.effect.steps.join(" ")}>{say.goodUntil} {dayWords(draft.effect.usable_until, today)}</Hint>}
       {untouched && draft.effect && !draft.effect.usable_until && <span className="text-soft">{say.noDateYet}</span>}
     </span>
   );

@@ -14,3 +14,4 @@ export const numberSuch250 = "A number such as 250 or 1.5";
 export const thisCouldNot = "This could not be shown.";
 export const tryAgainSentence = "Try again.";
 export const inWhich = "In which unit";
+export const ratherNot = "Rather not";

@@ -21,3 +21,4 @@ export const cellsAlreadyUsed = "Cells already used on the first sheet";
 export const chooseStacksFirst = "Choose stacks first.";
 export const openThePdf = "Open the PDF";
 export const picturePng = "As a picture (PNG)";
+export const moreStacks = (count: number) => `Show more of the other ${count}`;

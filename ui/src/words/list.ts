@@ -65,3 +65,5 @@ export const notWanted = "Not wanted";
 export const whichPlacesAre = "Which places are these?";
 export const chooseAPlace = "choose a place";
 export const makeThePlace = "Make the place";
+export const keepersOnly = "A list changes the whole house at once, so a keeper brings it in. What you have in hand can go in line by line:";
+export const toTheLine = "to the label line";

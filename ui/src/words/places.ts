@@ -114,3 +114,5 @@ export const nothingHereMeant = "Nothing here is meant";
 export const inIt = "in";
 export const noLotNoted = ", no lot noted";
 export const setAllApart = "Set all apart as not to eat";
+export const surelyApart = (stacks: number) => `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, and a keeper alone can let them back.`;
+export const setApartNow = "Set them apart";

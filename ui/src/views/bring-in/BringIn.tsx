@@ -1,11 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState, type ChangeEvent } from "react";
+import { Link } from "wouter";
 import { useGo } from "../../app/address";
 import { post, Problem } from "../../api/client";
 import { placesQuery } from "../../api/queries";
 import type { ImportFile, ImportPreview } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Board, Button } from "../../kit/kit";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty } from "../../kit/kit";
 import { Heading, Homes, Known, Unread, usualPlaces } from "./ListParts";
 import { Columns, Problems, Rows, Unknown } from "./PreviewParts";
 import { UnknownPlaces } from "./UnknownPlaces";
@@ -20,6 +22,11 @@ async function base64(file: File): Promise<string> {
 
 /** A list from elsewhere: how it would be read, every problem by line, and then all of it or nothing. */
 export default function BringIn() {
+  const keeper = useSession().person?.role === "keeper";
+  return keeper ? <Lists /> : <Empty title={say.bringInList}>{say.keepersOnly} <Link className="text-rim underline" to="/shelf">{say.toTheLine}</Link></Empty>;
+}
+
+function Lists() {
   const { act } = useActs();
   const go = useGo();
   const places = useQuery(placesQuery).data ?? [];

@@ -5,6 +5,7 @@ import { foodsQuery, keepingQuery, shelfQuery } from "../../api/queries";
 import type { KeepingCell, KeepingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
+import { Hint } from "../../kit/Hint";
 import { Board, Button, Empty } from "../../kit/kit";
 import { lazily } from "../../kit/lazily";
 import { Loaded } from "../../kit/state";
@@ -121,7 +122,7 @@ function Cell({ cell }: { cell: KeepingCell }) {
   if (cell.days === null) return <span className={`text-tiny ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
   return (
     <>
-      <b className="font-head text-lead" title={cell.span ?? undefined}>{cell.words}</b>{" "}
+      <Hint className="font-head text-lead font-bold" words={cell.span && cell.span !== cell.words ? cell.span : ""}>{cell.words}</Hint>{" "}
       <span className={`text-tiny ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? say.safetyShortFigure : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : say.counted(cell.days)}</span>
       {cell.own_reason && <span className="block text-pea text-tiny font-semibold">{say.yourOwn} {cell.own_reason}</span>}
       {cell.advice && <span className="block text-soft text-tiny">{cell.advice}</span>}

@@ -22,12 +22,16 @@ export default function LabelsView() {
   );
 }
 
+/** So many are drawn at once; the rest is found by a word or by its place. */
+const DRAWN = 200;
+
 function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const [params] = useSearchParams();
   const [chosen, setChosen] = useState<ReadonlySet<number>>(() => new Set((params.get("stacks") ?? "").split(",").map(Number).filter((id) => id > 0)));
   const [find, setFind] = useState("");
   const [place, setPlace] = useState("");
   const shown = useMemo(() => stacks.filter((stack) => stack.name.toLowerCase().includes(find.toLowerCase()) && (place === "" || String(stack.place_id) === place)), [stacks, find, place]);
+  const [drawn, setDrawn] = useState(DRAWN);
   const toggle = (ids: number[], on: boolean) => setChosen((now) => new Set(on ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id))));
   return (
     <div className="grid gap-4 wide:grid-cols-[minmax(0,1fr)_340px] items-start">
@@ -39,7 +43,7 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
           {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>{say.chooseNone}</Button>}
         </div>
         <ul className="mt-2 max-h-[62dvh] overflow-y-auto" tabIndex={0} aria-label={say.stacks}>
-          {shown.map((stack) => (
+          {shown.slice(0, drawn).map((stack) => (
             <li key={stack.id} className="border-t border-zinc2">
               <label className="flex items-center gap-3 py-1 phone:min-h-[44px]">
                 <input type="checkbox" className="size-5" checked={chosen.has(stack.id)} onChange={(event) => toggle([stack.id], event.target.checked)} />
@@ -48,6 +52,7 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
             </li>
           ))}
         </ul>
+        {shown.length > drawn && <Button className="mt-2" onClick={() => setDrawn(drawn + DRAWN)}>{say.moreStacks(shown.length - drawn)}</Button>}
       </Board>
       <Sheets ids={[...chosen]} />
     </div>

@@ -4,6 +4,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Form, Submit, Text } from "../../kit/form";
+import { Sure } from "../../kit/Sure";
 import * as say from "../../words/people";
 
 /** Who may sign in, and invitations by one-time link. */
@@ -18,7 +19,7 @@ export function Members({ page }: { page: PeoplePage }) {
             <select className="field !w-auto" aria-label={say.roleOf(member.name)} value={member.role} onChange={(event) => void act(`/api/members/${member.account_id}/role`, { role: event.target.value }, say.roleOfSmall(member.name))}>
               <option value="keeper">{say.keeper}</option><option value="helper">{say.helper}</option>
             </select>
-            {!member.you && <Button look="plain" aria-label={say.mayNotSign(member.name)} onClick={() => act(`/api/members/${member.account_id}/role`, { role: null }, say.letGo(member.name))}>✕</Button>}
+            {!member.you && <Sure look="plain" aria-label={say.mayNotSign(member.name)} ask={say.surelyLetGo(member.name)} yes={say.letThemGo} onYes={() => act(`/api/members/${member.account_id}/role`, { role: null }, say.letGo(member.name))}>✕</Sure>}
           </li>
         ))}
         {page.invitations.map((one) => (

@@ -5,6 +5,7 @@ import type { PeoplePage, Person } from "../../api/types";
 import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { Account } from "./Account";
 import { Calendar } from "./Calendar";
 import { Members } from "./Members";
 import { PersonSheet } from "./PersonSheet";
@@ -40,6 +41,7 @@ function Page({ page }: { page: PeoplePage }) {
         {keeper && <Members page={page} />}
         <Ways key={page.ways.version} ways={page.ways} keeper={keeper} />
         <Calendar page={page} />
+        <Account />
         {keeper && (
           <Board title={say.backup} note={say.everythingThisHousehold}>
             <p className="mt-2"><a className="btn" href="/api/backup.json">{say.takeBackupOut}</a></p>

@@ -4,7 +4,8 @@ import { get } from "../../api/client";
 import { foodsQuery } from "../../api/queries";
 import type { RecallRow } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Board, Button } from "../../kit/kit";
+import { Board } from "../../kit/kit";
+import { Sure } from "../../kit/Sure";
 import { Form, Pick, Submit, Text } from "../../kit/form";
 import * as say from "../../words/places";
 
@@ -36,7 +37,7 @@ export default function RecallView() {
       {rows && (
         <Board tone="beet" title={rows.length === 0 ? say.nothingHereMeant : say.mayBeMeant(rows.length)}>
           <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">{say.inIt} {row.place}{row.lot_text ? say.lot(row.lot_text) : say.noLotNoted}</span></li>)}</ul>
-          {rows.length > 0 && <Button look="grave" className="mt-3" onClick={() => apart()}>{say.setAllApart}</Button>}
+          {rows.length > 0 && <div className="mt-3"><Sure look="grave" ask={say.surelyApart(rows.length)} yes={say.setApartNow} onYes={apart}>{say.setAllApart}</Sure></div>}
         </Board>
       )}
     </div>

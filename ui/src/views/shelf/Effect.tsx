@@ -3,6 +3,7 @@ import { useEffect, type ReactNode } from "react";
 import { post, Problem } from "../../api/client";
 import type { Foresight } from "../../api/types";
 import { useSession } from "../../app/session";
+import { Hint } from "../../kit/Hint";
 import { useSettled } from "../../kit/useSettled";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/shelf";
@@ -37,8 +38,8 @@ function said(query: UseQueryResult<Foresight>, today: string): ReactNode {
   return (
     <ul aria-label={say.whatDoesDate} className="grid gap-1 border-l-4 border-rim pl-3">
       {query.data.stacks.map((stack, index) => (
-        <li key={`${stack.name}-${index}`} title={stack.steps.join(" ")}>
-          <b>{stack.amount}</b> {stack.new ? say.stackItsOwn : stack.this ? say.ofThisStack : stack.name} {say.inside} {stack.place}: <b className={stack.state === "stop" ? "text-beet" : ""}>{untilWords(stack, today)}</b>
+        <li key={`${stack.name}-${index}`}>
+          <b>{stack.amount}</b> {stack.new ? say.stackItsOwn : stack.this ? say.ofThisStack : stack.name} {say.inside} {stack.place}: <Hint className={`font-bold ${stack.state === "stop" ? "text-beet" : ""}`} words={stack.steps.join(" ")}>{untilWords(stack, today)}</Hint>
           {stack.state === "stop" && <span className="block text-beet">{stack.steps.at(-1)}</span>}
           {stack.warnings.map((line) => <span key={line} className="block text-beet font-semibold">{line}</span>)}
         </li>

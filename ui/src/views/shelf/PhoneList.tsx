@@ -1,5 +1,5 @@
-import { useVirtualizer, useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
+import { WindowVirtualizer } from "virtua";
 import type { Place, Stack, Tie } from "../../api/types";
 import { column, COLUMNS, names } from "./bins";
 import { ShelfChip } from "./ShelfChip";
@@ -29,33 +29,30 @@ export function rowsOf(stacks: Stack[], open: boolean): Row[] {
   })];
 }
 
-export type Virtual = ReturnType<typeof useVirtualizer>;
+function keyOf(row: Row): string | number {
+  return "stack" in row ? row.stack.id : "fold" in row ? "past" : row.heading;
+}
 
 /** On a phone: one list, front first, under the same headings, with the place as a tag. */
 export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; places: Place[]; tied: Map<number, Tie>; onPick: (id: number) => void }) {
   const [open, setOpen] = useState(false);
   const rows = useMemo(() => rowsOf(stacks, open), [stacks, open]);
   const nameOf = useMemo(() => names(stacks), [stacks]);
-  const list = useRef<HTMLDivElement>(null);
-  const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: (index) => ("stack" in (rows[index] as Row) ? 58 : 40), overscan: 12, scrollMargin: 150 });
   const name = (id: number) => places.find((place) => place.id === id)?.name ?? "";
   return (
-    <div ref={list} className="relative" style={{ height: virtual.getTotalSize() }}>
-      {virtual.getVirtualItems().map((entry) => {
-        const row = rows[entry.index] as Row;
-        return (
-          <div key={entry.key} data-index={entry.index} ref={virtual.measureElement} className="absolute inset-x-0 pb-[6px]" style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
-            {"heading" in row ? <h2 className="text-soft text-small pt-2">{row.heading}</h2> : "fold" in row ? (
-              <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} {say.past} {row.fold}</button>
-            ) : (
-              <div className="grid grid-cols-[1fr_auto] items-center gap-2">
-                <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
-                <span className="text-small text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
-              </div>
-            )}
-          </div>
-        );
-      })}
-    </div>
+    <WindowVirtualizer data={rows} itemSize={58} bufferSize={700}>
+      {(row) => (
+        <div key={keyOf(row)} className="pb-[6px]">
+          {"heading" in row ? <h2 className="text-soft text-small pt-2">{row.heading}</h2> : "fold" in row ? (
+            <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} {say.past} {row.fold}</button>
+          ) : (
+            <div className="grid grid-cols-[1fr_auto] items-center gap-2">
+              <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
+              <span className="text-small text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
+            </div>
+          )}
+        </div>
+      )}
+    </WindowVirtualizer>
   );
 }

@@ -1,5 +1,5 @@
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useMemo, useState } from "react";
+import { WindowVirtualizer, type CustomContainerComponentProps, type CustomItemComponentProps } from "virtua";
 import type { Place, Stack } from "../../api/types";
 import { useMoney, useSession } from "../../app/session";
 import { dayTab, dayWords, stateWords } from "../../words/common";
@@ -10,6 +10,17 @@ import * as say from "../../words/shelf";
 type Sort = "date" | "name" | "place" | "amount" | "value";
 const HEADS: [Sort, string][] = [["date", say.daysLeft], ["name", say.food], ["amount", say.amount], ["place", say.place], ["value", say.atCost]];
 const GRID = "grid grid-cols-[86px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_90px_minmax(0,1.3fr)] gap-3 px-3 items-center";
+
+const ROW = 38;
+
+function Rows({ ref, style, children }: CustomContainerComponentProps) {
+  return <div ref={ref} role="rowgroup" style={style}>{children}</div>;
+}
+
+/** The box that holds a row in its place means nothing by itself. */
+function Unsaid({ ref, style, children }: CustomItemComponentProps) {
+  return <div ref={ref} role="presentation" style={style}>{children}</div>;
+}
 
 function sorted(stacks: Stack[], sort: Sort, down: boolean, place: (id: number) => string): Stack[] {
   const key: Record<Sort, (stack: Stack) => string | number> = {
@@ -27,7 +38,6 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
   const [order, setOrder] = useState<{ sort: Sort; down: boolean }>({ sort: "date", down: false });
   const names = useMemo(() => new Map(places.map((place) => [place.id, place.name])), [places]);
   const rows = useMemo(() => sorted(stacks, order.sort, order.down, (id) => names.get(id) ?? ""), [stacks, order, names]);
-  const virtual = useWindowVirtualizer({ count: rows.length, estimateSize: () => 38, overscan: 20, scrollMargin: 190 });
   return (
     <div role="table" aria-label={say.theShelf} aria-rowcount={rows.length + 1} className="board overflow-hidden">
       <div role="row" className={`${GRID} py-2 border-b border-zinc2 font-semibold`}>
@@ -38,21 +48,18 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
         ))}
         <div role="columnheader">{say.goodUntilHead}</div>
       </div>
-      <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
-        {virtual.getVirtualItems().map((entry) => {
-          const stack = rows[entry.index] as Stack;
-          return (
-            <div role="row" aria-rowindex={entry.index + 2} key={stack.id} data-state={stack.state} className={`${GRID} absolute inset-x-0 h-[38px] border-b border-zinc2`} style={{ transform: `translateY(${entry.start - virtual.options.scrollMargin}px)` }}>
-              <div role="cell" data-state={stack.state}><span className="tab-day">{dayTab(stack)}</span></div>
-              <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}><Mark kind={stack.mark} className="mr-1.5 text-soft" />{stack.name}</button></div>
-              <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}</div>
-              <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
-              <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
-              <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : say.noDate}, {stateWords(stack.state)}</div>
-            </div>
-          );
-        })}
-      </div>
+      <WindowVirtualizer data={rows} itemSize={ROW} bufferSize={20 * ROW} as={Rows} item={Unsaid}>
+        {(stack, index) => (
+          <div role="row" aria-rowindex={index + 2} key={stack.id} data-state={stack.state} className={`${GRID} h-[38px] border-b border-zinc2`}>
+            <div role="cell" data-state={stack.state}><span className="tab-day">{dayTab(stack)}</span></div>
+            <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}><Mark kind={stack.mark} className="mr-1.5 text-soft" />{stack.name}</button></div>
+            <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}</div>
+            <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
+            <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
+            <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : say.noDate}, {stateWords(stack.state)}</div>
+          </div>
+        )}
+      </WindowVirtualizer>
     </div>
   );
 }
