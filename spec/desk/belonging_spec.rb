@@ -23,7 +23,7 @@ RSpec.describe NutShelf::Desk::Belonging do
   end
 
   it "is the only place of its kind" do
-    expect([usual("honey"), usual("semi-skimmed-milk"), usual("frozen-peas"), usual("beef-mince", state: "frozen")]).to eq(["Cupboard", "Fridge", "Freezer", "Freezer"])
+    expect([usual("honey"), usual("semi-skimmed-milk"), usual("frozen-peas"), usual("beef-mince", state: "frozen")]).to eq(%w[Cupboard Fridge Freezer Freezer])
   end
 
   it "is nobody's guess where there are several and none was used" do
