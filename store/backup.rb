@@ -16,7 +16,7 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 3
+      VERSION = 4
       # In the order they can be written back.
       TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
                   counts count_lines care_rules record_events].freeze
@@ -96,7 +96,8 @@ module NutShelf
       # What an earlier version did not know stands as it was then.
       ADDED = { 1 => { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
                        "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } },
-                2 => { "acts" => { "device" => "", "sequence" => 0 }, household: -> { { "uid" => SecureRandom.uuid } } } }.freeze
+                2 => { "acts" => { "device" => "", "sequence" => 0 }, household: -> { { "uid" => SecureRandom.uuid } } },
+                3 => { "foods" => { "home_place_id" => nil } } }.freeze
 
       def raised(document)
         ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }

@@ -42,20 +42,28 @@ RSpec.describe NutShelf::Boot::Restore do
     end
   end
 
-  it "brings back what the version before wrote, and checks its digest" do
-    old = document.merge("version" => 2)
-    old["tables"]["acts"].each { |row| %w[device sequence].each { |name| row.delete(name) } }
-    old["household"].delete("uid")
-    empty { |db| expect(described_class.call(db, signed(old))).to eq(ines.household_id) }
-    empty { |db| expect { described_class.call(db, JSON.generate(old.merge("digest" => "0" * 64))) }.to raise_error(/digest does not fit/) }
+  # What each version added, so that a file of an older one can be made.
+  added = { 4 => { "foods" => %w[home_place_id] }, 3 => { "acts" => %w[device sequence], household: "uid" },
+            2 => { "acts" => %w[role], "foods" => %w[allergens], "lots" => %w[age_unknown known_on look_first strict_until] } }
+  define_method(:as_of) do |version|
+    old = document.merge("version" => version)
+    added.select { |number, _| number > version }.each_value do |what|
+      old["household"].delete(what[:household])
+      what.except(:household).each { |table, names| old["tables"][table].each { |row| names.each { |name| row.delete(name) } } }
+    end
+    old
   end
 
-  it "brings back what an older version wrote" do
-    old = document.except("digest").merge("version" => 1)
-    old["tables"].each_value { |rows| rows.each { |row| %w[age_unknown known_on look_first strict_until allergens].each { |name| row.delete(name) } } }
-    old["household"].delete("uid")
-    old["tables"]["acts"].each { |row| %w[role device sequence].each { |name| row.delete(name) } }
-    empty { |db| expect(db[:acts].where(id: 0).empty? && described_class.call(db, JSON.generate(old))).to eq(ines.household_id) }
+  (2...NutShelf::Store::Backup::VERSION).each do |version|
+    it "brings back what version #{version} wrote, and checks its digest" do
+      old = as_of(version)
+      empty { |db| expect(described_class.call(db, signed(old))).to eq(ines.household_id) }
+      empty(keep: true) { |db| expect { described_class.call(db, JSON.generate(old.merge("digest" => "0" * 64))) }.to raise_error(/digest does not fit/) }
+    end
+  end
+
+  it "brings back what the first version wrote, which had no digest" do
+    empty { |db| expect(described_class.call(db, JSON.generate(as_of(1).except("digest")))).to eq(ines.household_id) }
   end
 
   {

@@ -34,7 +34,7 @@ RSpec.describe "A new user", :browser do
     fill_in "Name of the household", with: "Our place"
     fill_in "Your name", with: "Ada"
     fill_in "E-mail address, to sign in", with: "ada@example.test"
-    fill_in "Password, at least 10 characters", with: "long enough for us"
+    fill_in "Password, at least ten characters", with: "long enough for us"
     fill_in "Time zone", with: "Europe/Dublin"
     click_button "Make the household"
     expect(page).to have_content("Start with one place")

@@ -176,7 +176,7 @@ RSpec.describe "Work at the shelf", :browser do
     visit(URI.parse(link).then { |uri| "#{uri.path}##{uri.fragment}" })
     expect(page).to have_content("You are invited as helper.")
     fill_in "E-mail address", with: "juna-#{rand(10**9)}@example.test"
-    fill_in "Password, ten letters or more", with: "a long password"
+    fill_in "Password, at least ten characters", with: "a long password"
     click_button "Come in"
     expect(page).to have_css("h1", text: "Nov")
     visit "/people"
