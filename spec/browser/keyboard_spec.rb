@@ -70,6 +70,25 @@ RSpec.describe "By keyboard alone", :browser do
     expect(stacks.count { |row| row[:open] }).to eq(1)
   end
 
+  it "takes back with z what was done last, though its answer is still on its way" do
+    enter_by_keys
+    visit "/shelf"
+    expect(page).to have_css("h1", text: "Shelf")
+    keys("n")
+    keys("3 tins chickpeas 400 g bb 5/2028 cupboard")
+    expect(page).to have_css(".pill", text: "Cupboard")
+    keys(:enter)
+    expect(page).to have_content("Put away 3 x 400 g Chickpeas")
+    keys("2 jars honey bb 5/2028 cupboard")
+    expect(page).to have_css(".pill", text: "Honey")
+    page.driver.browser.page.command("Network.emulateNetworkConditions", offline: false, latency: 400, downloadThroughput: -1, uploadThroughput: -1)
+    keys(:enter)
+    page.execute_script("document.activeElement.blur()")
+    keys("z")
+    expect(page).to have_content("Undone: Put away 2")
+    expect(stacks.size).to eq(1)
+  end
+
   it "plans and cooks" do
     put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2026-11-27", printed_kind: "best_before")
     enter_by_keys

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Suspense, useEffect, useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "wouter";
 import { TabLink, useGo, usePath } from "./address";
-import { actsQuery, todayQuery } from "../api/queries";
+import { todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs, useReport } from "./acts";
 import { Boundary } from "../kit/Boundary";
@@ -62,8 +62,7 @@ function BottomBar({ onMore }: { onMore: () => void }) {
 
 function useFrameKeys(open: { help: () => void; line: () => void }) {
   const go = useGo();
-  const { undo } = useActs();
-  const acts = useQuery(actsQuery);
+  const { undoLast } = useActs();
   const tabs = Object.fromEntries(TABS.map((tab) => [tab.key, () => void go(tab.path)]));
   useKeys({
     ...tabs,
@@ -74,10 +73,7 @@ function useFrameKeys(open: { help: () => void; line: () => void }) {
       if (box) box.focus();
       else void go("/shelf?find=1");
     },
-    z: () => {
-      const last = acts.data?.find((act) => act.undoable && act.mine);
-      if (last) void undo(last.id);
-    },
+    z: () => void undoLast(),
   });
 }
 

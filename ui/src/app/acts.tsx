@@ -3,8 +3,8 @@ import { createContext, use, useCallback, useEffect, useMemo, useState, type Rea
 import { get, Problem } from "../api/client";
 import * as outbox from "../api/outbox";
 import { taken } from "../api/patch";
-import { sessionQuery } from "../api/queries";
-import type { Done, Session } from "../api/types";
+import { actsQuery, sessionQuery } from "../api/queries";
+import type { ActRow as Past, Done, Session } from "../api/types";
 import { Asks, deliver, settle } from "./deliver";
 import { useAway } from "./useAway";
 import { useKept } from "./useKept";
@@ -32,6 +32,8 @@ interface Acts {
   /** Sends one that waits, or one that was refused, once more. */
   again: (entry: outbox.Letter) => Promise<Done | null>;
   undo: (actId: number) => Promise<void>;
+  /** Takes back one's own last act: what is still on its way is waited for, and the house says which that was. */
+  undoLast: () => Promise<void>;
   tell: (report: Report | null) => void;
   away: boolean;
 }
@@ -40,8 +42,8 @@ interface Acts {
 const Doing = createContext<Acts | null>(null);
 const Said = createContext<Report | null>(null);
 const RETRY = 2500;
-/** Letters this page is sending right now. */
-const sending = new Set<string>();
+/** Letters this page is sending right now, each with what ends when it is answered. */
+const sending = new Map<string, Promise<unknown>>();
 
 export function useActs(): Acts {
   const acts = use(Doing);
@@ -62,13 +64,14 @@ function repeated(before: Report | null, next: Report | null): Report | null {
 type Send = (entry: outbox.Letter) => Promise<Done | null>;
 
 /** What views are given to do things with. */
-function actsOf(send: Send, setAway: (away: boolean) => void, tell: Acts["tell"], away: boolean): Acts {
+function actsOf(send: Send, lately: () => Promise<Past[]>, setAway: (away: boolean) => void, tell: Acts["tell"], away: boolean): Acts {
   const sent = async <T,>(path: string, body: unknown, words: string, more: outbox.More) => {
     const entry = outbox.letter(path, body, words, more);
     outbox.store(entry);
     return (await send(entry)) as T | null;
   };
   const act: Sent = (path, body, words, more = {}) => sent(path, body, words, more);
+  const undo = async (actId: number) => void (await act(`/api/acts/${actId}/undo`, {}, say.undo));
   return {
     act,
     note: (path, body, words, more = {}) => sent(path, body, words, { ...more, quiet: true }),
@@ -82,7 +85,12 @@ function actsOf(send: Send, setAway: (away: boolean) => void, tell: Acts["tell"]
       if (fresh.key !== entry.key) outbox.drop(entry.key);
       return send(fresh);
     },
-    undo: async (actId) => void (await act(`/api/acts/${actId}/undo`, {}, say.undo)),
+    undo,
+    undoLast: async () => {
+      await Promise.all(sending.values());
+      const last = (await lately().catch(() => [])).find((one) => one.undoable && one.mine);
+      if (last) await undo(last.id);
+    },
     tell,
     away,
   };
@@ -103,10 +111,8 @@ export function ActsProvider({ children }: { children: ReactNode }) {
     else if (problem.document.code === "too_many") tell({ text: say.sentInMoment(problem.message) });
   }, [client, tell]);
 
-  const send = useCallback(
+  const post = useCallback(
     async (entry: outbox.Letter): Promise<Done | null> => {
-      if (sending.has(entry.key)) return null;
-      sending.add(entry.key);
       try {
         const done = await deliver(entry);
         outbox.drop(entry.key);
@@ -120,15 +126,19 @@ export function ActsProvider({ children }: { children: ReactNode }) {
         else if (error instanceof Problem) await failed(error, entry);
         else throw error;
         return null;
-      } finally {
-        sending.delete(entry.key);
       }
     },
     [client, tell, failed],
   );
+  const send = useCallback<Send>((entry) => {
+    if (sending.has(entry.key)) return Promise.resolve(null);
+    const sent = post(entry).finally(() => sending.delete(entry.key));
+    sending.set(entry.key, sent);
+    return sent;
+  }, [post]);
 
   useRetry(send);
-  const acts = useMemo(() => actsOf(send, setAway, tell, away), [send, tell, away]);
+  const acts = useMemo(() => actsOf(send, () => client.fetchQuery({ ...actsQuery, staleTime: 0 }), setAway, tell, away), [send, client, tell, away]);
   return <Doing value={acts}><Said value={report}>{children}</Said></Doing>;
 }
 
