@@ -126,7 +126,7 @@ RSpec.describe "The household", :api do
 
   it "goes out whole as one document" do
     document = ask("/api/backup.json")
-    expect(document).to include("format" => "nut-shelf-household", "version" => 3)
+    expect(document).to include("format" => "nut-shelf-household", "version" => NutShelf::Store::Backup::VERSION)
   end
 
   describe "How a household writes" do
