@@ -45,6 +45,7 @@ module NutShelf
           count_beside_size
           lone_number
           count_of_offer
+          jars_of_a_measure
           finish
         end
 
@@ -240,7 +241,7 @@ module NutShelf
 
         # "12 eggs", "three leeks", "half cabbage": the first plain number that is left.
         def lone_number
-          return if @count || from_to
+          return if @count || from_to || a_few
 
           @line.tokens.each_index do |index|
             number, length = Numbers.at(@line, index)

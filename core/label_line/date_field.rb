@@ -16,12 +16,13 @@ module NutShelf
           %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before",
           %w[used by] => "use_by", %w[freeze by] => "use_by", %w[freeze or use by] => "use_by", %w[use or freeze by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
           %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
-          %w[sell by] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
+          %w[sell by] => "sell_by", %w[sb] => "sell_by", %w[s / b] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
           %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen", %w[freeze] => "frozen", %w[froze] => "frozen", %w[freezing] => "frozen",
           %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",
-          %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown"
+          %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown", %w[since] => "opened", %w[from] => "made",
+          %w[bought on] => "bought", %w[bought] => "bought", %w[got] => "bought"
         }.sort_by { |words, _| -words.size }.to_h.freeze
-        BACK = %w[packed frozen opened made thawed].freeze
+        BACK = %w[packed frozen opened made thawed bought].freeze
         # Printed to the day, and near.
         NEAR_KINDS = %w[use_by sell_by].freeze
         # A use-by within so many days needs no question whether a month was meant.
@@ -70,7 +71,10 @@ module NutShelf
           return if @line.found.key?(:date) || @line.questions.any? { |question| question.field == "date" }
 
           @line.tokens.each_index do |index|
-            found = forms(made_at_home?).at(index, after_kind: false) or next
+            next if part_of_words?(index)
+
+            # "6 jars september" of what was bottled at home
+            found = forms(made_at_home?).at(index, after_kind: made_at_home? && @line.tokens[index].word?) or next
             return bare(found, index) unless found.doubtful
           end
         end
@@ -85,6 +89,9 @@ module NutShelf
             @line.ask(:date, "No date was understood after #{@line.original(index)}. What is it?", [])
           end
         end
+
+        # "sun oil", "sun dried": no Sunday.
+        def part_of_words?(index) = DateForms::SHORT_DAYS.key?(@line.text(index)) && @line[index + 1]&.word?
 
         # Whether a number such as 12.11 could be a date as well as a price, and which.
         # @return [DateForms::Found, nil]
@@ -142,17 +149,20 @@ module NutShelf
         def settle(kind, words, readings, taken)
           field = FIELDS.fetch(kind, :date)
           readings = by_the_day(kind, readings)
+          readings = readings.map(&:earliest) if BACK.include?(kind)
           @line.claim(field, taken)
+          return if kind == "bought" && readings == [DateReading.new(on: @today, precision: :day, year_said: true)]
           return pass_over(kind) if field == :date && printed_beside?(kind)
 
           note_kind(kind, words)
+          @line.hints << :from_a_day if words == %w[from]
           return ask_which(field, readings) if readings.size > 1 || doubtful?(kind, readings.first)
 
           @line.found[field] = readings.first.on
         end
 
         # Of the day it was packed and the day on the pack the one on the pack counts.
-        def printed_beside?(kind) = kind == "packed" && @line.found.key?(:date) && PRINTED.any? { |one| one[:value] == @line.found[:date_kind] }
+        def printed_beside?(kind) = %w[packed bought].include?(kind) && @line.found.key?(:date) && PRINTED.any? { |one| one[:value] == @line.found[:date_kind] }
 
         def pass_over(kind) = @line.notes << "The day it was #{kind} is left out: the date on the pack counts."
 
@@ -181,7 +191,8 @@ module NutShelf
           return if FIELDS.key?(kind)
           return of_either_kind if kind == "unknown"
 
-          @line.found[:date_kind] = kind
+          # What was bought was packed by then.
+          @line.found[:date_kind] = kind == "bought" ? "packed" : kind
         end
 
         def of_either_kind
@@ -195,14 +206,17 @@ module NutShelf
         end
 
         def answer_text(reading)
-          reading.precision == :month ? reading.on.strftime("end of %b %Y") : Words.day(reading.on)
+          reading.precision == :month && reading.on.day > 1 ? reading.on.strftime("end of %b %Y") : Words.day(reading.on)
         end
 
         def bare(found, index)
           taken = (index...(index + found.length)).to_a
           @line.claim(:date, taken)
           @line.hints << :bare_date
-          found.readings.size == 1 ? @line.found[:date] = found.readings.first.on : ask_which(:date, found.readings)
+          # "yesterday" is printed on no pack.
+          readings = made_at_home? ? found.readings.map(&:earliest) : found.readings
+          @line.hints << :said_day if @line.tokens[index].word?
+          readings.size == 1 ? @line.found[:date] = readings.first.on : ask_which(:date, readings)
           @line.hints << :month_date if found.readings.all? { |reading| reading.precision != :day }
         end
       end

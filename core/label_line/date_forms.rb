@@ -18,6 +18,11 @@ module NutShelf
         DAYS = %w[sunday monday tuesday wednesday thursday friday saturday].freeze
         SHORT_DAYS = { "sun" => 0, "mon" => 1, "tue" => 2, "tues" => 2, "wed" => 3, "thu" => 4, "thur" => 4, "thurs" => 4, "fri" => 5, "sat" => 6 }.freeze
         SPANS = { "day" => 1, "days" => 1, "week" => 7, "weeks" => 7, "wk" => 7, "wks" => 7 }.freeze
+        PAST_SPANS = {
+          "week" => ->(today) { (today - today.cwday - 6).then { |monday| [monday, monday + 6] } },
+          "month" => ->(today) { (today << 1).then { |day| [Date.new(day.year, day.month, 1), Date.new(day.year, day.month, -1)] } },
+          "year" => ->(today) { [Date.new(today.year - 1, 1, 1), Date.new(today.year - 1, 12, 31)] }
+        }.freeze
         YEARS_BACK = 3
         YEARS_ON = 15
 
@@ -116,7 +121,14 @@ module NutShelf
           found(months_near(month), at - index + 1)
         end
 
+        # "last week", "last month": the first and the last day it can have been.
+        def past_span(index)
+          span = PAST_SPANS[@line.text(index + 1)] or return
+          found(span.call(@today).map { |day| exact(day) }, 2)
+        end
+
         def qualified_weekday(index, word)
+          return past_span(index) if word == "last" && PAST_SPANS.key?(@line.text(index + 1))
           return named_year(index, word) if @after_kind && %w[next this].include?(word) && @line.text(index + 1) == "year"
 
           weekday(index + 1, word, index)

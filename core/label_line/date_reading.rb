@@ -14,6 +14,17 @@ module NutShelf
 
         def self.year(year) = new(on: Date.new(year, 12, 31), precision: :year, year_said: true)
 
+        # What was done in a month or a year was done on its first day, where nothing tells: then nothing keeps longer
+        # than it does.
+        # @return [DateReading]
+        def earliest
+          case precision
+          when :month then self.class.new(on: Date.new(on.year, on.month, 1), precision: precision, year_said: year_said)
+          when :year then self.class.new(on: Date.new(on.year, 1, 1), precision: precision, year_said: year_said)
+          else self
+          end
+        end
+
         def self.day(year, month, day, year_said: true)
           new(on: Date.new(year, month, day), precision: :day, year_said: year_said) if Date.valid_date?(year, month, day)
         end

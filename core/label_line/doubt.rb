@@ -13,7 +13,9 @@ module NutShelf
         IN_THE_COLD = ["Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Frozen", "Bread"].freeze
         # Foods that come in flavours: the flavour is no second food.
         FLAVOURED = /jam|chutney|marmalade|curd|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
-                     passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie|oil/x
+                     passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie/x
+        # What carries a use-by is printed no further ahead than so many days.
+        FRESH_DAYS = 75
         TOGETHER = %w[and + & plus].freeze
 
         # @param words [Hash{Integer=>Array<String>}] stems of the words that could name a food, by where they stand
@@ -28,11 +30,13 @@ module NutShelf
           @food = lexicon.foods.fetch(phrase.food)
         end
 
-        def any? = !turned.nil? || others.any? || no_tin? || ahead_of_unknown?
+        def any? = !turned.nil? || others.any? || no_tin? || frozen_tin? || ahead_of_unknown? || strange.any? || too_far?
 
         # @return [String]
         def question
           return "That reads as two foods. Which one is on this line?" if together?
+          return "No tin goes into the freezer. What was frozen?" if frozen_tin?
+          return "#{@food.name} is not good for that long. Which food is it?" if too_far?
           return "#{@food.name} does not come in #{@line.hints.include?(:tin) ? 'tins' : 'jars'}. Which food is it?" if no_tin?
 
           "#{@line.between(*said.minmax)}: which food is that?"
@@ -40,11 +44,32 @@ module NutShelf
 
         # @return [Array<String>] food keys, the likeliest first
         def answers
-          list = together? ? [*others, @phrase.food] : [*(tinned if no_tin?), *namesakes, @phrase.food, *others]
+          list = together? ? [*others, @phrase.food] : [*(tinned if no_tin?), *(home_made if frozen_tin?), *(lasting if too_far?), *namesakes, @phrase.food, *others]
           list.uniq.first(4)
         end
 
         private
+
+        # Words that belong to some food's name but to none of this one's, and describe nothing: "lamp" of oil.
+        def strange
+          @strange ||= left_over.select { |index, stems| !flavour?(index) && stems.none? { |stem| FoodField::QUALIFIERS.include?(stem) || FoodField::FILLERS.include?(stem) || own_words.include?(stem) } }
+        end
+
+        def own_words = @own_words ||= @lexicon.words_of(@phrase.food)
+
+        def frozen_tin? = @line.found[:state] == "frozen" && @food.aisle == "Tins and cans"
+
+        # No fresh milk is good until March: then it is the kind that keeps.
+        def too_far?
+          day = @line.found[:date]
+          !day.nil? && @food.date_kind_usual == "use_by" && @line.found[:state] != "frozen" && day > @line.found.fetch(:today, day) + FRESH_DAYS
+        end
+
+        def lasting = @phrase.stems.flat_map { |stem| @lexicon.phrases(stem) }.select { |phrase| phrase.hint == "longlife" || phrase.stems.include?("uht") }.map(&:food).uniq
+
+        def home_made
+          @phrase.stems.reverse.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.select { |key| ["Home leftovers", "Frozen"].include?(@lexicon.foods.fetch(key).aisle) }
+        end
 
         def said = [*@head, *left_over.keys, *(turned ? [turned] : []), *unknown_behind]
 

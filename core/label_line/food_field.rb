@@ -11,12 +11,13 @@ module NutShelf
       # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
       # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
       class FoodField
-        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity].freeze
+        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity gone].freeze
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
                         opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new
-                        baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted].freeze
+                        baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted
+                        emergency skinless boneless bnls kettle hand long life slow cooker gluten wholemeal wholewheat crusty cooking sachet].freeze
         # Words that speak of dates are never a misspelt food ("best" is no beet).
         DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
@@ -77,7 +78,7 @@ module NutShelf
 
         # What was left over or made at home is of its own kind, however well the shop's name fits.
         def from_home?(phrase)
-          (%w[leftover home_made].include?(phrase.hint) && hints.include?(phrase.hint)) || (left_over? && @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers")
+          (%w[leftover home_made home_canned].include?(phrase.hint) && hints.include?(phrase.hint)) || (left_over? && @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers")
         end
 
         # "Tuna in olive oil" is tuna: what stands behind "in" is what it lies in, unless one name covers both.
@@ -101,7 +102,18 @@ module NutShelf
         def cover(phrase)
           indexes = covered(phrase)
           said = (phrase.stems & @words.values.flatten).size
-          [said + (phrase.own ? 1 : 0), indexes.max || -1, together?(indexes) ? 1 : 0]
+          [said + (phrase.own ? 1 : 0), head_at(indexes), together?(indexes) ? 1 : 0]
+        end
+
+        # Where a name ends: the last one is what it is ("apple juice"), but in "jam of strawberries" the one before "of".
+        def head_at(indexes)
+          last = indexes.max or return -1
+          of_something?(last) ? @line.tokens.size + last : last
+        end
+
+        def of_something?(last)
+          behind = last + 1
+          @line.text(behind) == "of" && @words[((behind + 1)..(behind + 2)).find { |at| @words.fetch(at, []).any? }].to_a.any? { |stem| @lexicon.word?(stem) }
         end
 
         def together?(indexes) = indexes.size < 2 || indexes.max - indexes.min == indexes.size - 1
@@ -118,12 +130,12 @@ module NutShelf
           return hints.include?("leftover") ? -3 : 0 unless phrase.hint
           return 8 if hints.include?(phrase.hint)
 
-          %w[leftover home_made].include?(phrase.hint) ? -20 : 0
+          %w[leftover home_made home_canned].include?(phrase.hint) ? -20 : 0
         end
 
         def hints
           @hints ||= [*@words.values.flatten.filter_map { |stem| HINT_WORDS[stem] }, *(@line.hints.include?(:tin) ? ["canned"] : []),
-                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made].include?(@line.found[:state]) ? [@line.found[:state]] : []),
+                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made home_canned].include?(@line.found[:state]) ? [@line.found[:state]] : []),
                       *(%w[home_canned home_dried].include?(@line.found[:state]) ? ["home_made"] : [])]
         end
 
@@ -188,12 +200,18 @@ module NutShelf
           label = @head.dup
           @line.free_indexes.each do |index|
             next unless @line[index].word?
-            next @line.claim(:filler, [index]) if FILLERS.include?(@line.text(index))
+            next @line.claim(:filler, [index]) if FILLERS.include?(@line.text(index)) || where_from?(index)
 
             label << index if describes?(index)
           end
           @line.claim(:food, label)
           @line.found[:label] = label.sort.map { |index| @line.original(index) }.join(" ") unless label.empty?
+        end
+
+        # "spuds from the market": where it came from is no part of what it is.
+        def where_from?(index)
+          before = @line.tokens[[index - 2, 0].max...index].map(&:text)
+          before.last == "from" || before == %w[from the]
         end
 
         def describes?(index)

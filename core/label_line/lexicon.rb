@@ -31,6 +31,7 @@ module NutShelf
           @unread = unread.to_h { |word| [word.downcase[/\A[^~]+/], true] }.freeze
           phrases = shipped(names) + own(nicknames) + given(foods, names) + foreign(foreign)
           @by_stem = phrases.flat_map { |phrase| phrase.stems.map { |stem| [stem, phrase] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
+          @by_food = phrases.group_by(&:food).transform_values { |list| list.flat_map(&:stems).uniq.freeze }.freeze
           @by_initial = @by_stem.keys.group_by { |stem| stem[0] }.freeze
           freeze
         end
@@ -39,6 +40,10 @@ module NutShelf
         def phrases(stem) = @by_stem.fetch(stem, [])
 
         def word?(stem) = @by_stem.key?(stem)
+
+        # @param food [String] its key
+        # @return [Array<String>] every stem of its names
+        def words_of(food) = @by_food.fetch(food, [])
 
         # @return [Boolean] whether another language, which is not read here, has that word for a food
         def another_tongue?(word) = @unread.key?(word.downcase)

@@ -10,6 +10,8 @@ module NutShelf
       module NumbersApart
         # "flour type 405": a number that belongs to a name says neither how many nor how much.
         NAMED = %w[type typ t nr grade].freeze
+        # "a few carrots": how many, only the hand knows that holds them.
+        SOME = { "few" => [3, 4, 5], "several" => [4, 5, 6], "couple" => [2, 3] }.freeze
         FROM_TO = /\A(\d{1,3})-(\d{1,3})\z/
 
         private
@@ -52,6 +54,22 @@ module NutShelf
             before = named.min - 1
             multiply(plain(before), [before]) if plain(before)
           end
+        end
+
+        def a_few
+          at = @line.tokens.each_index.find { |index| SOME.key?(@line.text(index)) } or return false
+          numbers = SOME.fetch(@line.text(at))
+          @line.claim(:count, [*(at - 1 if @line.text(at - 1) == "a"), at, *(at + 1 if @line.text(at + 1) == "of")])
+          @line.ask(:count, "How many?", numbers.map { |number| { text: number.to_s, value: number.to_s } })
+        end
+
+        # "peaches home canned 7 qts": seven jars that hold a quart each, no jar of seven.
+        def jars_of_a_measure
+          number, unit = @line.found[:size_unit]
+          return unless @line.found[:state] == "home_canned" && @count.nil? && number && number > 1 && number.denominator == 1 && unit.match?(/quart|pint/)
+
+          @count = number
+          @size = Quantity.of(1, unit)
         end
 
         # "2-3 onions": nobody but the one who wrote it knows.

@@ -101,11 +101,18 @@ module NutShelf
           found(readings, at - index)
         end
 
-        # "3 dec 27 tins": the number belongs to what follows.
+        # "3 dec 27 tins": the number belongs to what follows, but not in "jan 28 £1.40" and "jan 28 x 3".
         def amount_next?(at)
           nxt = @line.text(at + 1)
-          nxt && (Units::NAMES.key?(nxt) || Units.noun(nxt) || %w[x € $ £].include?(nxt))
+          return false unless nxt
+
+          Units::NAMES.key?(nxt) || Units.noun(nxt) || (%w[€ $ £].include?(nxt) && !touches_next?(at + 1)) || (nxt == "x" && !times_behind?(at + 2))
         end
+
+        def touches_next?(at) = @line[at + 1]&.num? && @line.tokens[at + 1].from == @line.tokens[at].to
+
+        # "x 3" with nothing measured behind it says how many there are of what stands before.
+        def times_behind?(at) = @line[at]&.num? && !Units::NAMES.key?(@line.text(at + 1)) && !Units.noun(@line.text(at + 1))
 
         def skip_dot(at) = @line.text(at) == "." ? at + 1 : at
 

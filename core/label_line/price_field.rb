@@ -44,7 +44,7 @@ module NutShelf
 
           index = @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(BARE) && !measured?(at) }.last or return
           doubt = @dates.doubtful_at(index)
-          doubt ? ask(index, doubt) : take(index, [index], {})
+          doubt ? ask(index, doubt) : take(index, [index], { bare: true })
         end
 
         private
@@ -53,7 +53,7 @@ module NutShelf
         def bought_for(index)
           sign = SIGNS[@line.text(index - 1)] ? 1 : 0
           at = index - 1 - sign
-          return unless @line.text(at) == "for" && @line.text(at - 1)&.match?(/\A\d{1,3}\z/) && !@line[index + 1]&.word?
+          return unless (@line.text(at) == "for" || (sign == 1 && @line.text(at) == "/")) && @line.text(at - 1)&.match?(/\A\d{1,3}\z/) && (sign == 1 || !@line[index + 1]&.word?)
           return if sign == 1 && !same_currency?(SIGNS[@line.text(index - 1)])
 
           # How many tins stand elsewhere on the line: then this is only what they cost.

@@ -21,6 +21,8 @@ module NutShelf
       class Reader
         PERISHABLE = ["Bread", "Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Home leftovers"].freeze
         BY_PIECE = ["Meat and fish", "Fresh fruit", "Fresh vegetables", "Bread"].freeze
+        # Hundredths below which one of them hardly costs so little.
+        CHEAP = 15
         # Days within which such food is eaten or was made.
         NEAR = 90
 
@@ -46,6 +48,7 @@ module NutShelf
         # @return [Draft]
         def read(text, today:)
           line = Line.new(text, @tongue)
+          line.found[:today] = today
           claim_fields(line, today)
           draft(line, today)
         end
@@ -90,14 +93,16 @@ module NutShelf
           question = line.questions.find { |one| one.field == "date" && one.answers.size > 1 } or return
           food = @lexicon.foods[line.found[:food]]
           return if food.nil? || line.questions.any? { |one| one.field == "food" } || in_the_freezer?(line)
-          return unless PERISHABLE.include?(food.aisle) || line.found[:date_kind] == "made"
+          return unless PERISHABLE.include?(food.aisle) || made?(line)
 
-          near = question.answers.map { |answer| Date.iso8601(answer[:value]) }.select { |day| (day - today).abs <= NEAR && (day >= today || line.found[:date_kind] == "made") }
+          near = question.answers.map { |answer| Date.iso8601(answer[:value]) }.select { |day| (day - today).abs <= NEAR && (day >= today || made?(line)) }
           return unless near.size == 1
 
           line.questions.delete(question)
           line.found[:date] = near.first
         end
+
+        def made?(line) = line.found[:date_kind] == "made" || OF_THE_HOUSE.include?(line.found[:state])
 
         # What is frozen keeps for as long as tins do.
         def in_the_freezer?(line)
@@ -108,11 +113,14 @@ module NutShelf
         def fluid_ounces(line)
           number, unit = line.found[:size_unit]
           food = @lexicon.foods[line.found[:food]]
-          return unless unit == "oz" && food&.dimension == :volume
+          return unless unit == "oz" && food && (food.dimension == :volume || poured?(food))
 
           line.found[:size] = Quantity.of(number, Units.unit("floz", @measures))
           line.notes << "Ounces of what is poured are fluid ounces."
         end
+
+        # Weighed in the kitchen, sold by the bottle: syrup.
+        def poured?(food) = food.typical_packs.any? { |size| size.dimension == :volume }
 
         # Leftovers are put away on the day they were cooked, unless the line says otherwise.
         def leftover_of_today(line, today)
@@ -161,16 +169,31 @@ module NutShelf
         # A date nobody named: months are printed as best before; a day by what that food usually carries.
         def date_kind(line, food, today)
           found = line.found
+          return from_a_day(line) if line.hints.include?(:from_a_day) && !of_the_house?(line, food)
           return stricter(line) if line.hints.include?(:any_date) && found[:date_kind].nil? && food&.date_kind_usual == "use_by"
           return sold_by(line, food) if found[:date_kind] == "sell_by"
-          return found[:date_kind] unless line.hints.include?(:bare_date) && found[:date_kind].nil?
-          return "made" if OF_THE_HOUSE.include?(found[:state]) && found[:date] && found[:date] <= today
+
+          line.hints.include?(:bare_date) && found[:date_kind].nil? ? bare_kind(line, food, today) : found[:date_kind]
+        end
+
+        def bare_kind(line, food, today)
+          day = line.found[:date]
+          return "made" if OF_THE_HOUSE.include?(line.found[:state]) && day && day <= today
           return "best_before" if line.hints.include?(:month_date)
+          return from_a_day(line) if day && day < today && line.hints.include?(:said_day)
 
           usual = food&.date_kind_usual
           return usual if %w[best_before use_by].include?(usual)
 
           line.ask(:date_kind, "Is that a best-before or a use-by date?", DateField::PRINTED)
+          nil
+        end
+
+        def of_the_house?(line, food) = OF_THE_HOUSE.include?(line.found[:state]) || food&.aisle == "Home leftovers"
+
+        # "bread from monday": baked, packed or bought then, which only a person can tell.
+        def from_a_day(line)
+          line.ask(:date_kind, "What was it on that day?", [{ text: "made or cooked", value: "made" }, { text: "packed or bought", value: "packed" }])
           nil
         end
 
@@ -190,7 +213,7 @@ module NutShelf
         def price(line, amount, unit)
           price = line.found[:price] or return
           return minor(price[:number] * line.found[:count]) if price[:each]
-          return minor(price[:number]) unless price[:per]
+          return each_or_in_all(line, minor(price[:number])) unless price[:per]
 
           per_amount(line, price, amount, unit)
         end
@@ -200,6 +223,16 @@ module NutShelf
           return minor(price[:number] * line.found[:count] * amount / per.amount) if amount && unit == per.unit
 
           line.ask(:price, "The price is per #{said(per)}: how much is it in all?", [])
+          nil
+        end
+
+        # Eight tins for 79 cents cost that much each, or somebody had luck.
+        def each_or_in_all(line, price)
+          count = line.found[:count]
+          return price unless line.found[:price][:bare] && count > 1 && line.found[:size] && price / count < CHEAP
+
+          line.ask(:price, "Is that for one of them, or for all?",
+                   [price * count, price].map { |sum| { text: "#{Decimal.print(Rational(sum, 100))} in all", value: Decimal.print(Rational(sum, 100)) } })
           nil
         end
 

@@ -12,8 +12,8 @@ module NutShelf
           "oz" => %w[oz ounce ounces], "lb" => %w[lb lbs pound pounds], "ml" => %w[ml mls millilitre millilitres milliliter milliliters],
           "cl" => %w[cl centilitre centilitres], "dl" => %w[dl decilitre decilitres],
           "l" => %w[l lt ltr ltrs litre litres liter liters], "tsp" => %w[tsp teaspoon teaspoons], "tbsp" => %w[tbsp tablespoon tablespoons],
-          "cup" => %w[cup cups], "pint" => %w[pint pints pt pts], "floz" => %w[floz], "quart" => %w[quart quarts qt],
-          "gallon" => %w[gallon gallons gal], "piece" => %w[piece pieces pc pcs]
+          "cup" => %w[cup cups], "pint" => %w[pint pints pt pts], "floz" => %w[floz], "quart" => %w[quart quarts qt qts],
+          "gallon" => %w[gallon gallons gal gals], "piece" => %w[piece pieces pc pcs]
         }.flat_map { |unit, words| words.map { |word| [word, unit] } }.to_h.freeze
 
         NOUNS = %w[tin can jar bottle carton pack packet pkt package bag box tub tube pouch sachet loaf portion serving bunch head bulb

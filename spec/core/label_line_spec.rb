@@ -46,7 +46,7 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
                            measures: NutShelf::Core::LabelLine::Units::MEASURES.fetch("us"), day_order: :mdy, currency: "USD" },
                  "de" => { places: %w[Vorratsschrank Kühlschrank Keller], languages: %w[en de] }, "fr" => { places: %w[Placard Frigo], languages: %w[en fr] },
                  "es" => { places: %w[Despensa Nevera], languages: %w[en es] } }.freeze
-  habits = %w[label_line_habits.txt label_line_kitchens.txt].flat_map { |file| lines(file) }.slice_before(/\A## /).flat_map do |section|
+  habits = %w[label_line_habits.txt label_line_kitchens.txt label_line_shelves.txt].flat_map { |file| lines(file) }.slice_before(/\A## /).flat_map do |section|
     household = section.first[/\A## (\w+)/, 1]
     section.grep(/ \| /).map { |row| [household, *row.split(" | ", 2)] }
   end

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Draft } from "../src/api/types";
-import { held, nthAnswer, open, putAwayFrom } from "../src/label-line/model";
+import { answer, held, nthAnswer, open, putAwayFrom } from "../src/label-line/model";
 
 function draft(more: Partial<Draft> = {}): Draft {
   return {
@@ -42,6 +42,14 @@ describe("what a line puts away", () => {
     expect(held(draft({ unread: ["wibble"], place: null }), {})).toEqual({ words: "Answer the dashed labels first.", then: {} });
     expect(held(null, {}).then).toEqual({});
     expect(putAwayFrom(draft({ food: null, unread: ["grog"] }), { food_id: 9 })).toMatchObject({ food_id: 9 });
+  });
+
+  it.each([["opened_on", "2026-11-16", { opened_on: "2026-11-16" }], ["frozen_on", "2026-10-01", { frozen_on: "2026-10-01" }], ["thawed_on", "2026-11-23", { thawed_on: "2026-11-23" }],
+    ["price", "6.32", { price_minor: 632 }], ["count", "4", { count: "4" }], ["date_kind", "use_by", { printed_kind: "use_by" }], ["food", "9", { food_id: 9 }], ["date", "2027-03-27", { printed_on: "2027-03-27" }],
+  ])("puts the answer about %s where it belongs, and nowhere else", (field, value, lands) => {
+    const question = { field, text: "?", answers: [{ text: value, value }] };
+    const before = putAwayFrom(draft(), {});
+    expect(putAwayFrom(draft({ questions: [question] }), { ...answer(question, value), answered: [field] })).toEqual({ ...before, ...lands, ...(field === "food" ? { label: "chickpeas" } : {}) });
   });
 
   it("lets the place that stays answer the question for one", () => {

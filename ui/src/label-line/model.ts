@@ -8,6 +8,8 @@ export interface Corrections {
   date?: string;
   date_kind?: string;
   opened_on?: string;
+  frozen_on?: string;
+  thawed_on?: string;
   count?: string;
   /** Grams, of what the shop weighed out. */
   amount?: string;
@@ -71,7 +73,7 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
   return clean({
     food_id: food, place_id: place, count: corrections.count ?? draft.count, ...size(draft, corrections),
     label: label(draft, corrections), ...dates(date, kind),
-    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: draft.frozen_on ?? undefined, thawed_on: draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
+    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: corrections.frozen_on ?? draft.frozen_on ?? undefined, thawed_on: corrections.thawed_on ?? draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
     lot_text: draft.lot_text ?? undefined,
   });
 }
@@ -110,6 +112,9 @@ export function answer(question: Question, value: string): Corrections {
     case "count": return { count: value };
     case "date_kind": return { date_kind: value };
     case "opened_on": return { opened_on: value };
+    case "frozen_on": return { frozen_on: value };
+    case "thawed_on": return { thawed_on: value };
+    case "price": return { price_minor: Math.round(Number(value) * 100) };
     case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
     default: return { date: value };
   }
