@@ -175,13 +175,47 @@ RSpec.describe "Work at the shelf", :browser do
     Capybara.reset_sessions!
     visit(URI.parse(link).then { |uri| "#{uri.path}##{uri.fragment}" })
     expect(page).to have_content("You are invited as helper.")
-    fill_in "E-mail address", with: "juna-#{rand(10**9)}@example.test"
+    fill_in "E-mail address", with: (juna = "juna-#{rand(10**9)}@example.test")
     fill_in "Password, at least ten characters", with: "a long password"
     click_button "Come in"
     expect(page).to have_css("h1", text: "Nov")
     visit "/people"
     expect(page).to have_content("you are a helper")
     expect(page).to have_no_button("Make a link")
+    visit "/bring-in"
+    expect(page).to have_content("keeper")
+    expect(page).to have_no_field("CSV file")
+    Capybara.reset_sessions!
+    enter(who)
+    visit "/people"
+    within(find("li", text: juna)) do
+      first(:button).click
+      expect(page).to have_content("can then no longer come in")
+      click_button "Rather not"
+      expect(page).to have_no_content("can then no longer come in")
+      first(:button).click
+      click_button "Let them go"
+    end
+    expect(page).to have_no_content(juna)
+  end
+
+  it "changes one's own password, and the old one no longer opens" do
+    enter(who)
+    visit "/people"
+    fill_in "Your password now", with: "not that one"
+    fill_in "The new one, at least ten characters", with: "another long password"
+    click_button "Change the password"
+    expect(page).to have_css("[role=alert]")
+    fill_in "Your password now", with: BrowserSupport::PASSWORD
+    click_button "Change the password"
+    expect(page).to have_content("Your password is changed.")
+    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    Capybara.reset_sessions!
+    visit "/"
+    fill_in "E-mail address", with: email
+    fill_in "Password", with: "another long password"
+    click_button "Sign in"
+    expect(page).to have_css("main h1", text: "Nov")
   end
 
   it "says how to keep a food from any stack, and takes an own time" do

@@ -28,7 +28,7 @@ function done(corrections: Corrections, ...fields: string[]): string[] {
 /** How many packs; the size of one stays as it was read. */
 export function CountLabel({ draft, corrections, correct }: Props) {
   const size = corrections.amount ? `${corrections.amount} g` : draft.amount_text;
-  const text = corrections.count ? `${corrections.count} × (${size})` : size;
+  const text = corrections.count ? `${corrections.count} x (${size})` : size;
   return (
     <EditLabel title={say.howMany} label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
       <Amount label={say.howMany} places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />
@@ -60,7 +60,7 @@ export function FoodLabel({ draft, corrections, correct }: Props) {
       <EditLabel title={say.whichFood} sure={Boolean(name)} label={name ?? say.whichFoodAsked} onSave={save}>
         <Text label={say.findTheFood} value={find} onChange={(event) => setFind(event.target.value)} />
         <div role="radiogroup" aria-label={say.foodsFound} className="max-h-[180px] overflow-y-auto grid">
-          {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
+          {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px] phone:min-h-[44px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
         </div>
         <Button onClick={() => setMaking(true)}>{say.noneTheseNew}</Button>
       </EditLabel>

@@ -109,7 +109,7 @@ function InHand({ hand, food, set, onAnother }: { hand: Hand; food: Food; set: (
     <>
       <div className="flex items-center gap-2"><Mark kind={food.mark} className="text-head" /><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.another}</Button></div>
       <Toggles label={say.size} options={sizesOf(food).map((pack) => [pack, packName(food, pack)] as const)} value={hand.pack} onPick={(pack) => set({ pack })} />
-      <details><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">{say.otherSize}</summary>
+      <details><summary className="text-rim font-semibold cursor-pointer min-h-[30px] phone:py-[10px]">{say.otherSize}</summary>
         <Amount label={say.onePack} unit={unit} onAmount={(amount) => set({ pack: amount + (unit === "pieces" ? "" : unit) })} />
       </details>
       <Stepper count={hand.count} onCount={(count) => set({ count })} />

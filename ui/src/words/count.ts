@@ -56,7 +56,6 @@ export const householdsRhythmOr = "By the household's rhythm, or because much th
 export const noPlaceDue = "No place is due.";
 export const everyOtherPlace = "Every other place";
 export const inIt = "in";
-export const firstCount = "First count";
 export const that = "That";
 export const stackInHand = "The stack in hand";
 export const expected = "expected";

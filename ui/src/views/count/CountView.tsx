@@ -68,7 +68,7 @@ function List({ places, all }: { places: CountPlace[]; all: CountPlace[] }) {
             {place.parent_id !== null && <span className="text-soft"> {say.inIt} {all.find((one) => one.id === place.parent_id)?.name}</span>}
             <span className="block text-soft text-small">{say.countStacks(place.stacks)}{place.reason ? `; ${place.reason}` : place.counted_on ? say.countedOn(dayWords(place.counted_on, today)) : ""}</span>
           </span>
-          <Button onClick={() => void begin(place)} aria-label={say.countPlace(place.name)}>{place.stacks === 0 ? say.firstCount : say.countIt}</Button>
+          <Button onClick={() => void begin(place)} aria-label={say.countPlace(place.name)}>{say.countIt}</Button>
         </li>
       ))}
     </ul>

@@ -57,7 +57,7 @@ function further(form: FormData, like: Food): Record<string, unknown> {
 
 function Further({ unit }: { unit: string }) {
   return (
-    <details className="board p-3"><summary className="text-rim font-semibold cursor-pointer min-h-[30px]">{food.more}</summary>
+    <details className="board p-3"><summary className="text-rim font-semibold cursor-pointer min-h-[30px] phone:py-[10px]">{food.more}</summary>
       <div className="grid gap-3 mt-2"><Amount label={food.onePack} unit={unit === "piece" ? "pieces" : unit} name="pack" /><Weights /><Home /></div>
     </details>
   );

@@ -32,7 +32,7 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     <Board title={say.ways}>
       <Form key={ways.version} className="grid gap-3 mt-2" keep="ways" version={ways.version} onSave={submit}>
         <fieldset disabled={!keeper} className="grid gap-2"><legend className="font-semibold mb-1">{say.pastBestBeforeDate}</legend>
-          {SCHOOLS.map(([value, name, words]) => <label key={value} className="flex gap-2"><input type="radio" name="school" value={value} defaultChecked={ways.school === value} className="size-5 mt-0.5 shrink-0" /><span><b>{name}.</b> {words}</span></label>)}
+          {SCHOOLS.map(([value, name, words]) => <label key={value} className="flex gap-2 phone:min-h-[44px]"><input type="radio" name="school" value={value} defaultChecked={ways.school === value} className="size-5 mt-0.5 shrink-0" /><span><b>{name}.</b> {words}</span></label>)}
           <p className="text-soft text-small">{say.noSchoolEats}</p>
           {NUMBERS.map(([name, label, min, max]) => <Whole key={name} label={label} beside name={name} min={min} max={max} required defaultValue={Number(ways[name])} />)}
           <Tick name="plan_looks" defaultChecked={ways.plan_looks} label={say.planTinsJars} />

@@ -61,9 +61,9 @@ function Item({ item }: { item: MissingItem }) {
   const tick = () => lineBack({ text: item.put_away, food_id: item.food_id });
   return (
     <li className="grid grid-cols-[44px_minmax(0,1fr)_auto] gap-x-2 items-start border-t border-zinc2 py-2">
-      <input type="checkbox" checked={false} onChange={tick} aria-label={say.bought(item.put_away)} className="size-6 m-2" />
+      <label className="grid place-items-center size-11"><input type="checkbox" checked={false} onChange={tick} aria-label={say.bought(item.put_away)} className="size-6" /></label>
       <div className="leading-snug">
-        <b>{item.pack ? `${item.count} × ${item.pack}` : item.amount} {item.food}</b>
+        <b>{item.pack ? `${item.count} x ${item.pack}` : item.amount} {item.food}</b>
         <div className="text-small text-soft">{item.level ? say.keptByLevel(item.level) : say.needs(item.amount)}{item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}</div>
         {item.at_home && <div className="text-small text-pea font-semibold">{item.at_home} {say.atHomeAlready}</div>}
       </div>
