@@ -89,6 +89,22 @@ RSpec.describe "By keyboard alone", :browser do
     expect(stacks.size).to eq(1)
   end
 
+  it "passes each board of the shelf with one press of Tab" do
+    %w[white-rice dry-pasta rolled-oats].each { |food| 2.times { |year| put_away(who, food, "cupboard", count: "1", printed_on: "202#{7 + year}-05-31", printed_kind: "best_before") } }
+    put_away(who, "butter", "fridge", count: "1", printed_on: "2026-12-20", printed_kind: "best_before")
+    enter_by_keys
+    visit "/shelf"
+    expect(page).to have_css(".chip", minimum: 4)
+    tab_to(on_chip)
+    keys(:right)
+    first_board = page.evaluate_script("document.activeElement.closest('section').getAttribute('aria-label')")
+    keys(:tab)
+    expect(page.evaluate_script(on_chip)).to be(true)
+    expect(page.evaluate_script("document.activeElement.closest('section').getAttribute('aria-label')")).not_to eq(first_board)
+    keys(:tab)
+    expect(page.evaluate_script(on_chip)).to be(false)
+  end
+
   it "plans and cooks" do
     put_away(who, "canned-chickpeas", "cupboard", count: "4", printed_on: "2026-11-27", printed_kind: "best_before")
     enter_by_keys

@@ -1,11 +1,11 @@
-import { useMemo, useState, type KeyboardEvent } from "react";
+import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { Place, Stack, Tie } from "../../api/types";
 import { useSession } from "../../app/session";
 import { placeWords } from "../../words/common";
 import { bins, COLUMNS, names, piles } from "./bins";
 import { useStable } from "../../kit/useStable";
 import { PileChip } from "./PileChip";
-import { walk } from "./walk";
+import { stops, walk } from "./walk";
 import * as say from "../../words/shelf";
 
 const CAP = 7;
@@ -28,8 +28,12 @@ export function Boards({ stacks, places, tied, onPick }: Props) {
   const press = (event: KeyboardEvent<HTMLDivElement>) => {
     if (walk(event.key, event.currentTarget)) event.preventDefault();
   };
+  const root = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    if (root.current) stops(root.current);
+  });
   return (
-    <div className="grid gap-[9px]" onKeyDown={press}>
+    <div ref={root} className="grid gap-[9px]" onKeyDown={press} onFocus={(event) => stops(event.currentTarget)}>
       <div className={`${GRID} px-3 sticky top-[50px] z-10 bg-zinc`} aria-hidden="true">
         {COLUMNS.map((entry, index) => <div key={entry.name} className={`text-small font-semibold py-1 ${index === 1 ? "text-beet" : "text-soft"}`}>{entry.name}</div>)}
       </div>

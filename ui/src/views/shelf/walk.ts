@@ -23,6 +23,21 @@ export function nearest(from: Box, all: Box[], key: string): number {
 
 const ARROWS = ["ArrowLeft", "ArrowRight", "ArrowUp", "ArrowDown"];
 
+/**
+ * Each board is one stop for the Tab key: the chip one was on last, or its first. From there the arrows lead, so that
+ * nobody presses Tab a hundred times to come past the shelf.
+ */
+export function stops(root: HTMLElement): void {
+  root.querySelectorAll("section").forEach((board) => {
+    const chips = [...board.querySelectorAll<HTMLElement>("[data-chip]")];
+    const stop = chips.find((chip) => chip === document.activeElement) ?? chips.find((chip) => chip.getAttribute("tabindex") === "0") ?? chips[0];
+    for (const chip of chips) {
+      const wanted = chip === stop ? "0" : "-1";
+      if (chip.getAttribute("tabindex") !== wanted) chip.setAttribute("tabindex", wanted);
+    }
+  });
+}
+
 /** Moves the focus along the chips inside `root`; true when the key was an arrow on a chip. */
 export function walk(key: string, root: HTMLElement): boolean {
   if (!ARROWS.includes(key) || !(document.activeElement instanceof HTMLElement) || document.activeElement.dataset.chip === undefined) return false;
