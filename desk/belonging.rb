@@ -3,9 +3,11 @@
 module NutShelf
   module Desk
     # Where a food goes when nobody says it: where the household said it belongs, the place that is being filled where
-    # such food is kept in places of its kind, where it went last, or the only place of such a kind.
+    # such food is kept in places of its kind, where it went last, or the only place of such a kind, counting none that
+    # stands empty where another is in use.
     class Belonging
       SHELF = %w[cupboard cool_dark].freeze
+      IN_USE = 3
       COLD = %w[thawed leftover cooked cut].freeze
 
       # @param room [Room]
@@ -23,7 +25,7 @@ module NutShelf
         return home if home && (state.nil? || kinds.include?(home[:kind]))
 
         fitting = @room.places.values.select { |row| kinds.include?(row[:kind]) }
-        fitting.find { |row| row[:id] == filling } || fitting.find { |row| row[:id] == last(food) } || (fitting.first if fitting.size == 1)
+        fitting.find { |row| row[:id] == filling } || fitting.find { |row| row[:id] == last(food) } || only(fitting) || used(fitting)
       end
 
       # @param food [Hash] row of a food
@@ -40,6 +42,16 @@ module NutShelf
       private
 
       def here(id) = id && @room.places[id]
+
+      def only(places) = (places.first if places.size == 1)
+
+      # One jar does not make a pantry of a place yet.
+      def used(places)
+        counts = places.to_h { |row| [row, stacks.fetch(row[:id], 0)] }
+        counts.key(counts.values.max) if counts.values.count(&:positive?) == 1 && counts.values.max >= IN_USE
+      end
+
+      def stacks = @stacks ||= @room.house.lots.stacks_by_place
 
       def last(food) = @room.house.foods.came_last([food[:id]])[food[:id]]&.fetch(:start_place_id)
 

@@ -28,7 +28,7 @@ module NutShelf
       def occurred_on = @occurred_on ||= day(:occurred_on) || @room.on
 
       # @return [String] "3 x 400 g Chickpeas, canned"
-      def words = "#{@room.wording({ on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? })} #{name}"
+      def words = @room.named({ on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? }, name)
 
       # @param entry [Entry]
       # @return [Hash] the stack as stored

@@ -121,6 +121,9 @@ module NutShelf
         wording(lot.to_h.merge(open: false, pack_amount: lot[:open] ? nil : lot[:pack_amount]), amount: amount)
       end
 
+      # @return [String] "222 g Beans, open"
+      def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{', open' if lot[:open]}"
+
       # What the reader of the amount sees: "3 x 400 g".
       def wording(lot, amount: lot[:on_hand])
         dimension = lot[:dimension].to_sym

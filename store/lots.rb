@@ -82,6 +82,10 @@ module NutShelf
       # @return [Array<Hash>] those of these stacks that are still there, as the shelf shows them
       def on_shelf(ids) = shelf.where(Sequel[:lots][:id] => ids).all
 
+      # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
+      # @return [Hash{Integer=>Integer}] how many stacks stand in a place
+      def stacks_by_place = rows(:lots).where { on_hand > 0 }.group_and_count(:place_id).as_hash(:place_id, :count)
+
       # Locks stacks in the order of their ids, so that two acts never wait for each other.
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
       def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_hash(:id)

@@ -23,6 +23,9 @@ module NutShelf
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
                        "raw" => "raw", "uht" => "longlife" }.freeze
 
+        # Nobody freezes what comes for the shelf.
+        ON_THE_SHELF = { "Tins and cans" => -3, "Jars and sauces" => -3, "Dried and trail foods" => -3, "Long-life dairy and plant drinks" => -3 }.freeze
+
         # A shorter word that nearly is another is asked about, not corrected: "yest" is no yeast.
         SURE_LENGTH = 6
 
@@ -157,8 +160,8 @@ module NutShelf
         end
 
         def place_score(phrase, food)
-          case kind_of_place
-          when "freezer" then food.aisle == "Frozen" ? 3 : 0
+          case kind_of_place || (@line.found[:state] == "frozen" ? "freezer" : nil)
+          when "freezer" then { "Frozen" => 3, **ON_THE_SHELF }.fetch(food.aisle, 0)
           when "fridge" then { "fresh" => 3, "longlife" => -3 }.fetch(phrase.hint, 0)
           when "cupboard", "cool_dark" then phrase.hint == "longlife" ? 3 : 0
           else phrase.hint == "longlife" ? -3 : 0

@@ -17,6 +17,8 @@ module NutShelf
       METRIC = { mass: %w[g kg], volume: %w[ml l] }.freeze
       # Sizes that are printed: eighths of an ounce, halves of a pint. What is stored is exact to a millionth.
       PRINTED = 8
+      # So many pounds or quarts come in halves.
+      LARGE = 3
       STORED = Rational(1, 50_000)
 
       # @param system [String] of SYSTEMS
@@ -49,9 +51,8 @@ module NutShelf
       # @param quantity [Quantity] one pack
       # @return [String] its size as it was printed on it
       def size(quantity)
-        unit, word = step(quantity)
-        number = unit && (quantity.amount / Unit.factor(unit))
-        return "#{Decimal.short(Rational((number * PRINTED).round, PRINTED), 3)} #{word}" if number && near_whole?(number * PRINTED)
+        number, word = printed(quantity)
+        return "#{Decimal.short(number, 3)} #{word}" if number
 
         near_whole?(quantity.amount) ? metric(quantity) : free(quantity)
       end
@@ -71,6 +72,22 @@ module NutShelf
       def step(quantity)
         ladder = @ladders&.fetch(quantity.dimension, nil) or return
         ladder.reverse.find { |unit, _, least| quantity.amount >= (Unit.factor(unit) * least) - STORED }
+      end
+
+      # The largest unit that leaves no odd rest: "24 oz", not "1.5 lb", and "52 fl oz", not "1.625 qt"; halves of what
+      # is large.
+      def printed(quantity)
+        smallest, = (ladder = @ladders&.fetch(quantity.dimension, nil) or return).first
+        ladder.reverse_each do |unit, word, least|
+          number = quantity.amount / Unit.factor(unit)
+          next if number < least - STORED
+
+          parts = if unit == smallest then PRINTED
+                  else number >= LARGE ? 2 : 1
+                  end
+          return [Rational((number * parts).round, parts), word] if near_whole?(number * parts)
+        end
+        nil
       end
 
       def near_whole?(number) = (number - number.round).abs < STORED

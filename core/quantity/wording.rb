@@ -24,7 +24,8 @@ module NutShelf
       # @return [String]
       def stack(on_hand, pack: nil, noun: nil, open: false, measures: METRIC)
         return "#{counted(on_hand.amount, noun)}#{', open' if open}" if noun && on_hand.dimension == :count
-        return "#{measures.free(on_hand)}#{', open' if open}" if pack.nil? || open || on_hand.zero?
+        return "#{on_hand == pack ? measures.size(pack) : measures.free(on_hand)}, open" if open && !on_hand.zero?
+        return "#{measures.free(on_hand)}#{', open' if open}" if pack.nil? || on_hand.zero?
 
         packs = on_hand / pack
         return measures.size(pack) if packs == 1

@@ -16,7 +16,7 @@ module NutShelf
         delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
         raise Invalid.new("An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") unless input[:amount].to_r.between?(0, NewStack::MAX)
 
-        seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.wording(lot, amount: lot[:on_hand].to_r + delta)} #{room.food(lot[:food_id]).name}")
+        seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.named(lot, room.food(lot[:food_id]).name, amount: lot[:on_hand].to_r + delta)}")
         house.ledger.seen_many(seen.act_id, [lot], room.on, house.usage.seen_on([lot[:id]]))
         house.lots.seen_many([lot[:id]], room.on)
         post(seen, lot, delta) unless delta.zero?

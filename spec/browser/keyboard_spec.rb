@@ -75,10 +75,12 @@ RSpec.describe "By keyboard alone", :browser do
     visit "/shelf"
     expect(page).to have_css("h1", text: "Shelf")
     keys("n")
+    expect(page).to have_css("[data-label-line]:focus")
     keys("3 tins chickpeas 400 g bb 5/2028 cupboard")
     expect(page).to have_css(".pill", text: "Cupboard")
     keys(:enter)
     expect(page).to have_content("Put away 3 x 400 g Chickpeas")
+    expect(page).to have_field("Label line: what do you put away?", with: "")
     keys("2 jars honey bb 5/2028 cupboard")
     expect(page).to have_css(".pill", text: "Honey")
     page.driver.browser.page.command("Network.emulateNetworkConditions", offline: false, latency: 400, downloadThroughput: -1, uploadThroughput: -1)

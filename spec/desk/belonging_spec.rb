@@ -43,6 +43,17 @@ RSpec.describe NutShelf::Desk::Belonging do
     expect([usual("honey"), usual("dry-pasta")]).to eq(["Cellar rack", nil])
   end
 
+  it "is the one of several that is in use, once it is" do
+    cellar = place("Cellar rack", "cool_dark")
+    put = ->(food) { act(:PutAway, ines, { food_id: food_id(ines, food), place_id: cellar, count: "1", amount: "340", unit: "g" }) }
+    %w[honey jam].each(&put)
+    expect(usual("dry-pasta")).to be_nil
+    put.call("salt")
+    expect([usual("dry-pasta"), usual("semi-skimmed-milk")]).to eq(["Cellar rack", "Fridge"])
+    act(:PutAway, ines, { food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1", amount: "340", unit: "g" })
+    expect(usual("dry-pasta")).to be_nil
+  end
+
   it "is before all where the household said it belongs, but for what needs the cold" do
     cellar = place("Cellar rack", "cool_dark")
     belong("honey", cellar)

@@ -61,6 +61,9 @@ describe("what a line puts away", () => {
   it("keeps words that say more than the food's name, and only those", () => {
     expect(putAwayFrom(draft({ label: "plum jam", food: { id: 8, name: "Fruit jam" } }), {})).toMatchObject({ label: "Plum jam" });
     expect(putAwayFrom(draft({ label: "canned chickpeas" }), {})).not.toHaveProperty("label");
+    expect(putAwayFrom(draft({ label: "balsamic", food: { id: 8, name: "Distilled white vinegar" } }), {})).toMatchObject({ label: "Balsamic" });
+    for (const [typed, name] of [["museli", "Muesli"], ["toms", "Chopped tomatoes, canned"], ["chickpes", "Chickpeas, canned"], ["mayo", "Mayonnaise, shop-bought"]] as const)
+      expect(putAwayFrom(draft({ label: typed, food: { id: 8, name } }), {})).not.toHaveProperty("label");
   });
 });
 

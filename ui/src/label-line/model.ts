@@ -89,14 +89,25 @@ function dates(date: string | undefined, kind: string | undefined): Partial<PutA
   return PRINTED.includes(kind) ? { printed_on: date, printed_kind: kind as PutAway["printed_kind"] } : { made_on: date };
 }
 
-/** The words are kept as the name only where they say more than the food's own name. */
+/** Nearly the same word: two letters more, less or other. */
+function alike(one: string, other: string): boolean {
+  const left = [...other];
+  const shared = [...one].filter((letter) => {
+    const at = left.indexOf(letter);
+    if (at >= 0) left.splice(at, 1);
+    return at >= 0;
+  }).length;
+  return one[0] === other[0] && one.length > 3 && Math.max(one.length, other.length) - shared <= 2;
+}
+
+/** The words are kept as the name only where they say more than the food's own name: "Balsamic", but no typo of it. */
 function label(draft: Draft, corrections: Corrections): string | undefined {
   const words = draft.label?.trim();
   if (corrections.bare) return undefined;
   if (!words || (corrections.food_id && corrections.food_id !== draft.food?.id)) return words;
   const own = draft.food?.name.toLowerCase() ?? "";
-  const more = words.toLowerCase().split(/\s+/).filter((word) => !own.includes(word.replace(/(e?s)$/, "")));
-  return more.length > 0 && words.split(/\s+/).length > 1 ? words.charAt(0).toUpperCase() + words.slice(1) : undefined;
+  const told = (word: string) => own.includes(word.replace(/(e?s)$/, "")) || own.split(/[^\p{L}]+/u).some((name) => alike(word, name));
+  return words.toLowerCase().split(/\s+/).some((word) => !told(word)) ? words.charAt(0).toUpperCase() + words.slice(1) : undefined;
 }
 
 function clean<T extends object>(body: T): T {
