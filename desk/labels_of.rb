@@ -28,12 +28,7 @@ module NutShelf
 
       def label(lot)
         Exchange::LabelSheet::Label.new(name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: amount(lot), until_words: until_words(lot), dates: dates(lot),
-                                        place: @room.place(lot[:place_id])[:name].to_s, directions: lot[:directions], bought_for: lot[:bought_for], code: "#{@base}/s/#{lot[:id]}", mark: mark(lot))
-      end
-
-      def mark(lot)
-        row = @room.food_row(lot[:food_id])
-        @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle], noun: lot[:noun], wrapping: lot[:wrapping])
+                                        place: @room.place(lot[:place_id])[:name].to_s, directions: lot[:directions], bought_for: lot[:bought_for], code: "#{@base}/s/#{lot[:id]}", mark: @room.mark(lot))
       end
 
       # A label goes onto one pack.

@@ -121,6 +121,13 @@ module NutShelf
         wording(lot.to_h.merge(open: false, pack_amount: lot[:open] ? nil : lot[:pack_amount]), amount: amount)
       end
 
+      # @param lot [Hash] a stack
+      # @return [String] what it is drawn as: "tin"
+      def mark(lot)
+        row = food_row(lot[:food_id])
+        office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle], noun: lot[:noun], wrapping: lot[:wrapping])
+      end
+
       # @return [String] "222 g Beans, open"
       def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{', open' if lot[:open]}"
 

@@ -30,7 +30,13 @@ module NutShelf
         def pick(room, of, key, pick, to_place)
           lot = of.pantry_of.lot(pick.stock.id)
           amount = of.own_units(key, pick)
-          { lot_id: lot[:id], amount: Core::Decimal.print(amount), words: room.wording(lot, amount: amount), place: room.place(lot[:place_id])[:name].to_s, usable_until: lot[:usable_until]&.iso8601, then_until: (to_place ? there(room, lot, to_place) : lot[:usable_until])&.iso8601 }
+          { lot_id: lot[:id], amount: Core::Decimal.print(amount), words: in_hands(room, lot, amount), place: room.place(lot[:place_id])[:name].to_s, usable_until: lot[:usable_until]&.iso8601, then_until: (to_place ? there(room, lot, to_place) : lot[:usable_until])&.iso8601 }
+        end
+
+        # "2 tins of 400 g", as hands carry them.
+        def in_hands(room, lot, amount)
+          packs = lot[:open] || lot[:noun] ? nil : Core::HandWords.packs(amount, lot[:pack_amount]&.to_r, room.mark(lot))
+          packs ? "#{packs} of #{room.size(Core::Quantity.new(lot[:pack_amount].to_r, lot[:dimension].to_sym))}" : room.wording(lot, amount: amount)
         end
 
         # The last good day it would have where it is brought to.

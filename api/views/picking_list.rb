@@ -36,14 +36,9 @@ module NutShelf
         amount = @plan.lot_amount(key, pick)
         { lot_id: lot[:id], name: lot[:label].empty? ? @plan.food_name(key) : lot[:label], place: pick.stock.place, amount: Core::Decimal.print(amount),
           unit: lot[:noun] || { "mass" => "g", "volume" => "ml", "count" => "piece" }.fetch(lot[:dimension]), amount_text: @plan.lot_amount_text(key, pick),
-          packs: lot[:open] || lot[:noun] ? nil : Core::HandWords.packs(amount, lot[:pack_amount]&.to_r, mark(lot)),
+          packs: lot[:open] || lot[:noun] ? nil : Core::HandWords.packs(amount, lot[:pack_amount]&.to_r, @room.mark(lot)),
           on_hand: Core::Decimal.print(lot[:on_hand].to_r), opens: pick.opens, look: pick.look, guessed: !lot[:noun].nil?,
           days_left: pick.stock.usable_until && (pick.stock.usable_until - @room.today).to_i }
-      end
-
-      def mark(lot)
-        row = @room.food_row(lot[:food_id])
-        @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle], noun: lot[:noun], wrapping: lot[:wrapping])
       end
     end
   end

@@ -49,7 +49,11 @@ module NutShelf
       # @return [Array<Hash>] :every_days and :text
       def care = rows.select(&:care_every_days).map { |row| { every_days: row.care_every_days, text: row.care_text, place: row.place, state: row.state } }.uniq
 
-      def losses = @catalog.losses.fetch(@food.food_group, [])
+      # @return [Array<Hash>] :process, :what and :about; of freezing only where it is for the freezer
+      def losses
+        known = @catalog.losses.fetch(@food.food_group, [])
+        @food.freezes == "no" ? known.reject { |row| row[:process] == "freezing" } : known
+      end
 
       # How what is only limp becomes crisp again. It speaks of quality alone: slime, mould and smell stay what they are.
       # @return [String, nil]

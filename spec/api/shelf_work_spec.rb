@@ -89,7 +89,7 @@ RSpec.describe "Work at the shelf", :api do
     tell("/api/keeping/#{food_id(ines, 'white-rice')}/figures", { working_amount: "1500" })
     item = ask("/api/bring-forward")["items"].first
     expect(item).to include("food" => "White rice, long grain", "working_amount" => "1.5 kg", "own" => true, "to_place_id" => shelf)
-    expect(item["picks"]).to eq([{ "lot_id" => rice, "amount" => "2000", "words" => "2 x 1 kg", "place" => "Cupboard", "usable_until" => "2028-05-31", "then_until" => "2028-05-31" }])
+    expect(item["picks"]).to eq([{ "lot_id" => rice, "amount" => "2000", "words" => "2 bags of 1 kg", "place" => "Cupboard", "usable_until" => "2028-05-31", "then_until" => "2028-05-31" }])
     tell("/api/stacks/#{rice}/move", { place_id: shelf, amount: "2000" })
     expect(ask("/api/bring-forward")["items"]).to be_empty
     jar = tell("/api/containers", { name: "Tall jar", kind: "jar", capacity_ml: 1000, owned: 3, tare_g: "420" })["container_id"]

@@ -31,6 +31,7 @@ RSpec.describe "Keeping guidance" do
     expect(parsley.signs).to include("Slime, black leaves")
     expect(parsley.care.first).to include(every_days: 2)
     expect(parsley.losses.map { |row| row[:process] }).to include("freezing")
+    expect(guide("baking-powder").losses.map { |row| row[:process] }).not_to include("freezing")
   end
 
   it "says how what is only limp becomes crisp again, and that this makes nothing safe" do
