@@ -12,7 +12,7 @@ export function ShelfChip(props: ComponentProps<typeof StackChip>) {
   return (
     <div className="relative min-w-0">
       <StackChip {...props} bare />
-      <Suspense fallback={<span className={`${corner} p-[6px]`}><Notches level={level} /></span>}><LevelTouch stack={props.stack} className={corner} tabIndex={-1} /></Suspense>
+      <Suspense fallback={<span className={`${corner} inline-flex items-center justify-center min-w-[38px] min-h-[24px]`}><Notches level={level} /></span>}><LevelTouch stack={props.stack} className={corner} tabIndex={-1} /></Suspense>
     </div>
   );
 }
