@@ -95,7 +95,7 @@ module NutShelf
           text = @line.text(index)
           return if text.nil? || text.length < 3 || (index.positive? && (@line.tokens[index - 1].num? || Numbers.at(@line, index - 1)))
 
-          [1r, 0] if Units.unit(text, @settings) && (@line.text(index + 1) == "of" || (index.zero? && POURED.include?(text) && @line[1]&.word?))
+          [1r, 0] if Units.unit(text, @settings) && (@line.text(index + 1) == "of" || (POURED.include?(text) && (index.positive? || @line[1]&.word?)))
         end
 
         # "5# bag": pounds, where people weigh in them.

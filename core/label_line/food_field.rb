@@ -11,13 +11,13 @@ module NutShelf
       # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
       # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
       class FoodField
-        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity gone].freeze
+        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity gone left].freeze
         QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
                         red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
                         home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
                         opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new
                         baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted
-                        emergency skinless boneless bnls kettle hand long life slow cooker gluten wholemeal wholewheat crusty cooking sachet].freeze
+                        emergency skinless boneless bnls kettle hand long life slow cooker gluten wholemeal wholewheat crusty cooking sachet vac].freeze
         # Words that speak of dates are never a misspelt food ("best" is no beet).
         DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
         HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
@@ -46,7 +46,7 @@ module NutShelf
         private
 
         def stems_of(index)
-          stem = Stem.of(@line.text(index))
+          stem = Stem.of(without_article(@line.text(index)))
           return [] if DATE_WORDS.include?(@line.text(index))
           return [stem] if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
 
@@ -56,6 +56,12 @@ module NutShelf
 
           @guesses.concat(near)
           []
+        end
+
+        # "d'oranges" are oranges, unless a food is called so ("jus d'orange").
+        def without_article(word)
+          bare = word[/\A[dl]['’](\p{L}{3,})\z/, 1]
+          bare && !@lexicon.word?(Stem.of(word)) && @lexicon.word?(Stem.of(bare)) ? bare : word
         end
 
         # "oatmilk": two known words written as one.
