@@ -48,7 +48,7 @@ module NutShelf
       # One jar does not make a pantry of a place yet.
       def used(places)
         counts = places.to_h { |row| [row, stacks.fetch(row[:id], 0)] }
-        counts.key(counts.values.max) if counts.values.count(&:positive?) == 1 && counts.values.max >= IN_USE
+        counts.key(counts.values.max) if counts.values.one?(&:positive?) && counts.values.max >= IN_USE
       end
 
       def stacks = @stacks ||= @room.house.lots.stacks_by_place
