@@ -141,7 +141,7 @@ RSpec.describe "Work at the shelf", :browser do
     tins = put_away(who, "canned-chickpeas", "cupboard", place_id: back, count: "6", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
     enter(who)
     visit "/bring-forward"
-    click_button "Bring 2 tins of 400 g Chickpeas, canned"
+    click_button "Brought: 2 tins of 400 g Chickpeas, canned"
     expect(page).to have_content("Nothing to bring")
     expect(stack(tins)[:on_hand]).to eq(1600)
     visit "/places"

@@ -16,7 +16,7 @@ export const cannotBeRead = (asked: string) => `That cannot be read. Say ${asked
 export const keptHereComparison = (words: string) => ` and kept here; the comparison comes when ${words} arrived`;
 export const finish = (place: string) => `finish ${place}`;
 export const nobodySpokeStay = (words: number) => ` ${words} nobody spoke of stay as they are, and the place does not count as counted.`;
-export const anotherReasonFor = (name: string) => `Another reason for ${name}`;
+export const anotherReasonFor = (name: string) => `change the reason for ${name}`;
 export const whatBecameOf = (name: string) => `What became of ${name}`;
 export const whereCameFrom = (name: string) => `Where ${name} came from`;
 export const takeBackWhat = (name: string) => `Take back what was said of ${name}`;

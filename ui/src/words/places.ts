@@ -6,7 +6,7 @@ export const countStacks = (count: number) => plural(count, "stack");
 export const fit = (count: number) => `${count} fit.`;
 export const toBring = (length: number) => `${length} to bring`;
 export const shortEvenSo = (short: string) => `; ${short} short even so`;
-export const bring = (words: string, food: string) => `Bring ${words} ${food}`;
+export const bring = (words: string, food: string) => `Brought: ${words} ${food}`;
 export const bringFood = (food: string) => `bring ${food}`;
 export const change = (name: string) => `change ${name}`;
 export const standEmpty = (count: number) => `${count} stand empty`;

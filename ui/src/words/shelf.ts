@@ -5,7 +5,7 @@ export const countDays = (count: number) => plural(count, "day");
 export const thoughNotEat = (confirm: string) => `${confirm}, though it is not to eat`;
 export const staysIn = (words: string) => `stays in ${words}`;
 export const empty = (name: string, empty: number) => `${name}, ${empty} empty`;
-export const moreIn = (more: number, name: string, words: string) => `${more} more in ${name}, ${words}`;
+export const moreIn = (more: number, name: string, words: string) => `+${more} more in ${name}, ${words}`;
 export const lookFirstIts = (dayWords: string) => `look first, its date passed on ${dayWords}`;
 export const goodUntil = (dayWords: string) => `good until ${dayWords}`;
 export const setTheLevel = (name: string, level: string) => `${name}: ${level}. Set the level`;
