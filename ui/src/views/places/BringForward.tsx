@@ -14,7 +14,7 @@ import * as say from "../../words/places";
 export default function BringForward() {
   const query = useQuery(bringQuery);
   return (
-    <div className="max-w-[900px]">
+    <div>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
         <h1>{say.bringForward}</h1>
         <span className="text-soft">{say.whatWorkingShelf}</span>
@@ -23,7 +23,7 @@ export default function BringForward() {
       <Loaded query={query} what={say.holdingShelfAgainst}>
         {({ items, crossed }) => <><Crossed rows={crossed} />{items.length === 0 ? (
           <Empty title={say.nothingToBring}>{say.everyFoodUsed} <Link className="underline text-rim font-semibold" to="/keeping">{say.keeping}</Link>.</Empty>
-        ) : <Board title={say.toBring(items.length)}><ul className="mt-2">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}</>}
+        ) : <Board title={say.toBring(items.length)}><ul className="mt-2 grid wide:grid-cols-2 gap-x-10">{items.map((item) => <Item key={item.food_id} item={item} />)}</ul></Board>}</>}
       </Loaded>
     </div>
   );
@@ -43,7 +43,7 @@ function Item({ item }: { item: BringItem }) {
   const { act } = useActs();
   const { today } = useSession();
   return (
-    <li className="border-t border-zinc2 py-3 grid gap-1">
+    <li className="border-t border-zinc2 py-3 grid gap-1 content-start">
       <div className="flex flex-wrap gap-x-3 items-baseline"><b>{item.food}</b><span className="text-soft text-small">{item.at_hand} {say.atHand} {item.working_amount} {say.wanted}{item.own ? say.asYouSaid : say.howFastGoes}{item.short ? say.shortEvenSo(item.short) : ""}</span><span className="no-print"><Why steps={item.steps} /></span></div>
       {item.picks.map((pick) => (
         <div key={pick.lot_id} className="flex items-center gap-3">

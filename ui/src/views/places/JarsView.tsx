@@ -18,16 +18,16 @@ export default function JarsView() {
   const query = useQuery(jarsQuery);
   const [sheet, setSheet] = useState<Container | "new" | null>(null);
   return (
-    <div className="max-w-[900px]">
+    <div>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3"><h1>{say.jarsAndBoxes}</h1><span className="text-soft">{say.countedSizeEmpty}</span><Button className="ml-auto phone:ml-0" onClick={() => setSheet("new")}>{say.newSize}</Button></div>
       <Loaded query={query} what={say.countingTheJars}>
         {(jars) => (
           <Board title={jars.length === 0 ? say.noJarYet : say.standEmpty(jars.reduce((sum, jar) => sum + jar.empty, 0))}>
             {jars.length === 0 && <p className="text-soft mt-2">{say.sayOnceWhich}</p>}
-            <ul className="mt-2 grid gap-1">
+            <ul className="mt-2 grid gap-1 wide:grid-cols-2 gap-x-10">
               {jars.map((jar) => (
-                <li key={jar.id} className="flex flex-wrap items-center gap-3 border-t border-zinc2 py-2">
-                  <span className="grow"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} {say.ml}{jar.tare_g ? say.gEmpty(jar.tare_g) : ""}{jar.place ? say.keptIn(jar.place) : ""}</span></span>
+                <li key={jar.id} className="flex flex-wrap wide:flex-nowrap items-center gap-3 border-t border-zinc2 py-2">
+                  <span className="grow min-w-0"><b>{jar.name}</b> <span className="text-soft">{jar.capacity_ml} {say.ml}{jar.tare_g ? say.gEmpty(jar.tare_g) : ""}{jar.place ? say.keptIn(jar.place) : ""}</span></span>
                   <span className="whitespace-nowrap"><b className="font-head text-head">{jar.empty}</b> <span className="text-soft">{say.ofIt} {jar.owned} {say.empty}</span></span>
                   <Button onClick={() => setSheet(jar)}>{say.changeOrFill}</Button>
                 </li>

@@ -25,8 +25,8 @@ export default function RecallView() {
     if (await act("/api/recall", { lot_ids: (rows ?? []).map((row) => row.stack.id), reason: "recall" }, "recall")) setRows(null);
   };
   return (
-    <div className="max-w-[760px] grid gap-4">
-      <div><h1>{say.recall}</h1><p className="text-soft">{say.makerCallsSomething}</p></div>
+    <div className="grid gap-4 wide:grid-cols-2 items-start">
+      <div className="wide:col-span-2"><h1>{say.recall}</h1><p className="text-soft">{say.makerCallsSomething}</p></div>
       <Form className="board p-3 grid gap-3" onSave={search}>
         <Text label={say.food} value={find} onChange={(event) => setFind(event.target.value)} placeholder={say.findAFood} />
         <Pick label={say.whichFood} value={food} onChange={(event) => setFood(event.target.value)} none={say.anyFood} options={foods.map((one) => [String(one.id), one.name] as const)} />
@@ -34,7 +34,7 @@ export default function RecallView() {
         <Text label={say.barCodePack} name="code" inputMode="numeric" maxLength={14} pattern="[0-9]{8,14}" placeholder="4006381333931" />
         <Submit>{say.findWhatMeans}</Submit>
       </Form>
-      {rows && (
+      {rows === null ? <Board title={say.whatIsMeant}><p className="text-soft mt-2">{say.foundStandsHere}</p></Board> : (
         <Board tone="beet" title={rows.length === 0 ? say.nothingHereMeant : say.mayBeMeant(rows.length)}>
           <ul className="mt-2">{rows.map((row) => <li key={row.stack.id} className="border-t border-zinc2 py-2"><b>{row.stack.name}</b> {row.stack.amount} <span className="text-soft">{say.inIt} {row.place}{row.lot_text ? say.lot(row.lot_text) : say.noLotNoted}</span></li>)}</ul>
           {rows.length > 0 && <div className="mt-3"><Sure look="grave" ask={say.surelyApart(rows.length)} yes={say.setApartNow} onYes={apart}>{say.setAllApart}</Sure></div>}
