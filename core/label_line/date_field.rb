@@ -183,7 +183,7 @@ module NutShelf
         end
 
         # A day ahead cannot be the day something was opened, frozen or made.
-        def ahead?(kind, reading) = BACK.include?(kind) && reading.precision == :day && reading.on > @today
+        def ahead?(kind, reading) = BACK.include?(kind) && reading.on > @today
 
         def note_kind(kind, words)
           @line.found[:state] ||= kind if %w[opened frozen].include?(kind)

@@ -21,7 +21,9 @@ module NutShelf
         # @param words [Hash{Integer=>Array<String>}] stems of the words that could name a food, by where they stand
         # @param phrase [Phrase] the name that was taken
         # @param head [Array<Integer>] where it stands
-        def initialize(line, lexicon, words:, phrase:, head:)
+        # @param today [Date]
+        def initialize(line, lexicon, words:, phrase:, head:, today:)
+          @today = today
           @line = line
           @lexicon = lexicon
           @words = words
@@ -62,7 +64,7 @@ module NutShelf
         # No fresh milk is good until March: then it is the kind that keeps.
         def too_far?
           day = @line.found[:date]
-          !day.nil? && @food.date_kind_usual == "use_by" && @line.found[:state] != "frozen" && day > @line.found.fetch(:today, day) + FRESH_DAYS
+          !day.nil? && @food.date_kind_usual == "use_by" && @line.found[:state] != "frozen" && day > @today + FRESH_DAYS
         end
 
         def lasting = @phrase.stems.flat_map { |stem| @lexicon.phrases(stem) }.select { |phrase| phrase.hint == "longlife" || phrase.stems.include?("uht") }.map(&:food).uniq

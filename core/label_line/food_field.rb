@@ -29,9 +29,11 @@ module NutShelf
         # A shorter word that nearly is another is asked about, not corrected: "yest" is no yeast.
         SURE_LENGTH = 6
 
-        def initialize(line, lexicon)
+        # @param today [Date]
+        def initialize(line, lexicon, today:)
           @line = line
           @lexicon = lexicon
+          @today = today
           @guesses = []
         end
 
@@ -186,7 +188,7 @@ module NutShelf
 
           return if HomeMade::CLASSES.key?(@line.found[:state])
 
-          doubt = Doubt.new(@line, @lexicon, words: @words, phrase: phrase, head: [*@head, *@medium])
+          doubt = Doubt.new(@line, @lexicon, words: @words, phrase: phrase, head: [*@head, *@medium], today: @today)
           @line.ask(:food, doubt.question, doubt.answers.map { |key| answer(key) }) if doubt.any?
         end
 

@@ -48,7 +48,6 @@ module NutShelf
         # @return [Draft]
         def read(text, today:)
           line = Line.new(text, @tongue)
-          line.found[:today] = today
           claim_fields(line, today)
           draft(line, today)
         end
@@ -67,7 +66,7 @@ module NutShelf
           AmountField.new(line, settings: @measures, lexicon: @lexicon).read
           prices.read_bare
           dates.ask_for_missing
-          FoodField.new(line, @lexicon).read
+          FoodField.new(line, @lexicon, today: today).read
           line.found[:state] ||= "thawed" if line.found[:thawed_on]
           fluid_ounces(line)
           near_date(line, today)

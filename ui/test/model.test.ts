@@ -62,6 +62,7 @@ describe("what a line puts away", () => {
     expect(putAwayFrom(draft({ label: "plum jam", food: { id: 8, name: "Fruit jam" } }), {})).toMatchObject({ label: "Plum jam" });
     expect(putAwayFrom(draft({ label: "canned chickpeas" }), {})).not.toHaveProperty("label");
     expect(putAwayFrom(draft({ label: "balsamic", food: { id: 8, name: "Distilled white vinegar" } }), {})).toMatchObject({ label: "Balsamic" });
+    expect(putAwayFrom(draft({ label: "naan", food: { id: 8, name: "Garlic bread or naan" } }), {})).toMatchObject({ label: "Naan" });
     for (const [typed, name] of [["museli", "Muesli"], ["toms", "Chopped tomatoes, canned"], ["chickpes", "Chickpeas, canned"], ["mayo", "Mayonnaise, shop-bought"]] as const)
       expect(putAwayFrom(draft({ label: typed, food: { id: 8, name } }), {})).not.toHaveProperty("label");
   });

@@ -100,12 +100,16 @@ function alike(one: string, other: string): boolean {
   return one[0] === other[0] && one.length > 3 && Math.max(one.length, other.length) - shared <= 2;
 }
 
-/** The words are kept as the name only where they say more than the food's own name: "Balsamic", but no typo of it. */
+/**
+ * The words are kept as the name only where they say more than the food's own name: "Balsamic", but no typo of it. Of a
+ * food that is one or another ("Garlic bread or naan") they say which.
+ */
 function label(draft: Draft, corrections: Corrections): string | undefined {
   const words = draft.label?.trim();
   if (corrections.bare) return undefined;
   if (!words || (corrections.food_id && corrections.food_id !== draft.food?.id)) return words;
   const own = draft.food?.name.toLowerCase() ?? "";
+  if (/ or | and /.test(own) && own !== words.toLowerCase()) return words.charAt(0).toUpperCase() + words.slice(1);
   const told = (word: string) => own.includes(word.replace(/(e?s)$/, "")) || own.split(/[^\p{L}]+/u).some((name) => alike(word, name));
   return words.toLowerCase().split(/\s+/).some((word) => !told(word)) ? words.charAt(0).toUpperCase() + words.slice(1) : undefined;
 }
