@@ -16,7 +16,7 @@ module NutShelf
       RESOURCES = { "/api/stacks" => Stacks, "/api/foods" => Foods, "/api/places" => Places, "/api/acts" => Acts, "/api/label-line" => LabelLines, "/api/dishes" => Dishes,
                     "/api/meals" => Meals, "/api/missing" => Missing, "/api/today" => Today, "/api/import" => Import, "/api/export.csv" => Export, "/api/counts" => Counts, "/api/bring-forward" => BringForward,
                     "/api/containers" => Containers, "/api/care" => Care, "/api/scan" => Scans, "/api/barcodes" => Barcodes, "/api/recall" => Recall, "/api/keeping" => Keeping, "/api/people" => People, "/api/ways" => Ways,
-                    "/api/members" => Members, "/api/join" => Join, "/api/calendar" => Calendar, "/api/feeds" => Feeds, "/api/backup.json" => Backup, "/api/scale" => Scale, "/api/labels" => Labels, "/api" => Session }.freeze
+                    "/api/members" => Members, "/api/join" => Join, "/api/calendar" => Calendar, "/api/feeds" => Feeds, "/api/backup.json" => Backup, "/api/changes" => Changes, "/api/scale" => Scale, "/api/labels" => Labels, "/api" => Session }.freeze
 
       # What shrinks on the way. No answer with a secret repeats what was sent along with it.
       COMPRESSED = %w[application/json application/problem+json text/html text/css text/csv text/javascript application/javascript image/svg+xml].freeze

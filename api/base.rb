@@ -128,18 +128,20 @@ module NutShelf
           Desk::Envelope.read(**{ device: "DEVICE", sequence: "SEQUENCE", on: "ON", held: "HELD" }.transform_values { |name| request.get_header("HTTP_ACT_#{name}") })
         end
 
-        # A read: one transaction, and nothing but a small query when nothing changed since.
-        def view
+        # A read: one transaction that sees one moment, and nothing but a small query when nothing it reads of changed.
+        # @param topics [Array<Symbol>] what it reads of (see Store::Topics); none: everything
+        def view(*topics)
           caller = caller!
-          office.database.within(caller.household_id) do |db|
-            room = Desk::Room.new(office, caller, db)
-            tag(room, caller)
+          office.database.still(caller.household_id) do |db|
+            room = Desk::Room.new(office, caller, db, still: true)
+            tag(room, caller, topics)
             json yield(room)
           end
         end
 
-        def tag(room, caller)
-          mark = [room.household[:revision], caller.household_id, caller.account_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
+        def tag(room, caller, topics)
+          read = topics.empty? ? room.household[:revision] : Store::Topics.revisions(room.household, topics)
+          mark = [*read, caller.household_id, caller.account_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
           etag Digest::SHA256.hexdigest(mark)[0, 32], kind: :weak
           headers "cache-control" => "private, no-cache"
         end

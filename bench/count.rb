@@ -11,7 +11,7 @@ require_relative "../desk/acts/undo"
 # A count of 300 lines finished in one act, durable, against the bare SQL that writes the same rows. Goal: within 3 x.
 # 30 stacks differ, 6 were not expected; each round is undone outside the clock, so that every round finds the same.
 house = BenchHouse.new
-place = house.inside { |inner| inner.places.all.first[:id] }
+place = house.inside { |inner| inner.places.all.first.id }
 foods = house.inside { |inner| inner.foods.all.select { |row| row[:dimension] == "mass" }.first(60) }
 number = 0
 key = -> { "bench-count-#{number += 1}" }
@@ -73,4 +73,4 @@ timed = Array.new(rounds + 3) do
 end
 base, ours = timed.drop(3).transpose.map(&:sort)
 Harness.report("count", lines: 300, rounds: rounds, baseline_median_ms: Harness.at(base, 0.5), baseline_p95_ms: Harness.at(base, 0.95), median_ms: Harness.at(ours, 0.5), p95_ms: Harness.at(ours, 0.95),
-                        ratio_median: (Harness.at(ours, 0.5) / Harness.at(base, 0.5)).round(2), ratio_p95: (Harness.at(ours, 0.95) / Harness.at(base, 0.95)).round(2))
+  ratio_median: (Harness.at(ours, 0.5) / Harness.at(base, 0.5)).round(2), ratio_p95: (Harness.at(ours, 0.95) / Harness.at(base, 0.95)).round(2))

@@ -29,6 +29,15 @@ module Harness
 
   def at(sorted, share) = sorted[[(sorted.size * share).ceil - 1, 0].max].round(3)
 
+  # @param rows [Array<Hash>] alike
+  def table(name, rows)
+    puts name
+    puts rows.first.keys.map { |key| format("%13s", key) }.join
+    rows.each { |row| puts row.values.map { |value| format("%13s", value) }.join }
+    FileUtils.mkdir_p("tmp")
+    File.write("tmp/bench-#{name}.json", JSON.pretty_generate(rows))
+  end
+
   def report(name, rows)
     puts name
     rows.each { |key, value| puts format("  %-24s %s", key, value) }

@@ -7,7 +7,7 @@ require_relative "house"
 house = BenchHouse.new
 house.fill(300)
 food = house.inside { |inner| inner.foods.by_key(["canned-chickpeas"]).values.first[:id] }
-place = house.inside { |inner| inner.places.all.first[:id] }
+place = house.inside { |inner| inner.places.all.first.id }
 number = 0
 key = -> { "bench-key-#{number += 1}" }
 put = -> { house.act(NutShelf::Desk::PutAway, { food_id: food, place_id: place, count: "3", amount: "400", unit: "g", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 267 }, key.call) }
@@ -26,7 +26,7 @@ bare_put = lambda do
   house.office.database.within(id) do |db|
     act = open_act.call(db, "put_away")
     lot = db[:lots].insert(household_id: id, food_id: food, place_id: place, start_place_id: place, dimension: "mass", pack_amount: 400, situation: "bought_sealed", acquired_on: BenchHouse::TODAY,
-                           printed_on: Date.new(2028, 5, 31), printed_kind: "best_before", usable_until: Date.new(2028, 5, 31), quality_until: Date.new(2028, 5, 31))
+      printed_on: Date.new(2028, 5, 31), printed_kind: "best_before", usable_until: Date.new(2028, 5, 31), quality_until: Date.new(2028, 5, 31))
     db[:lot_events].insert(household_id: id, act_id: act, lot_id: lot, kind: "came", before: Sequel.pg_jsonb({}), after: Sequel.pg_jsonb({}))
     db[:movements].insert(household_id: id, act_id: act, lot_id: lot, quantity: 1200, value_minor: 267, reason: "bought")
     db[:price_observations].insert(household_id: id, food_id: food, act_id: act, price_minor: 267, amount: 1200, dimension: "mass", observed_on: BenchHouse::TODAY)

@@ -15,7 +15,7 @@ module NutShelf
       # @param options [Hash] see Api::App.build
       def build(url, **options)
         Api::App.build(office: Wiring.office(url), secret: Settings.secret("session"), build: Settings.build, interface: INTERFACE, secure: Settings.tls?,
-                       hosts: Settings.hosts, address: Settings.public_url, behind_proxy: Settings.behind_proxy?, **options)
+          hosts: Settings.hosts, address: Settings.public_url, behind_proxy: Settings.behind_proxy?, **options)
       end
     end
   end

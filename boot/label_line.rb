@@ -72,7 +72,7 @@ module NutShelf
       # @return [Hash] for one JSON object
       def as_json(draft)
         keys = %i[count amount unit food date date_kind opened_on frozen_on thawed_on place price_minor state lot_text]
-        keys.to_h { |key| [key, plain(draft[key])] }.merge(questions: draft.questions.map(&:to_h), unread: draft.unread, notes: draft.notes)
+        keys.to_h { |key| [key, plain(draft.public_send(key))] }.merge(questions: draft.questions.map(&:to_h), unread: draft.unread, notes: draft.notes)
       end
 
       def plain(value)

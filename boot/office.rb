@@ -8,6 +8,7 @@ require_relative "marks"
 require_relative "reference"
 require_relative "settings"
 require_relative "../desk/catch_up"
+require_relative "../desk/kept"
 require_relative "../desk/office"
 require_relative "../store/database"
 require_relative "../store/accounts"
@@ -57,7 +58,7 @@ module NutShelf
       # @return [Desk::Office]
       def office(url, connections: 8)
         Desk::Office.new(database: Store::Database.connect(url, connections: connections), catalog: Reference.catalog, clock: Clock, names: LabelLine.names,
-                         foreign_words: LabelLine.foreign_words, tongues: LabelLine.tongues, marks: Marks.table)
+          foreign_words: LabelLine.foreign_words, tongues: LabelLine.tongues, marks: Marks.table, kept: Desk::Kept.new)
       end
     end
   end

@@ -5,6 +5,7 @@ require "json_schemer"
 require_relative "clock"
 require_relative "office"
 require_relative "../desk/catch_up"
+require_relative "../desk/kept"
 require_relative "../store/backup"
 
 module NutShelf
@@ -40,7 +41,7 @@ module NutShelf
 
       # Stored dates are never taken on trust.
       def date_anew(db, id)
-        office = Desk::Office.new(database: Store::Database.new(db), catalog: Reference.catalog, clock: Clock, names: [], foreign_words: {}, tongues: Core::LabelLine::Tongues.new, marks: Marks.table)
+        office = Desk::Office.new(database: Store::Database.new(db), catalog: Reference.catalog, clock: Clock, names: [], foreign_words: {}, tongues: Core::LabelLine::Tongues.new, marks: Marks.table, kept: Desk::Kept.new)
         Desk::CatchUp.new(office).household(id)
       rescue Desk::Error, Core::Error, ArgumentError, KeyError, NoMethodError, TypeError
         raise Store::Backup::Unfit, "What happened to one of its stacks cannot be read. Nothing was taken in."

@@ -10,7 +10,7 @@ require_relative "../desk/household_maker"
 require_relative "../desk/lexicon_of"
 Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each { |file| require_relative "../desk/acts/#{File.basename(file, '.rb')}" }
 require_relative "../api/views/draft_view"
-require_relative "../api/views/plan_view"
+require_relative "../desk/plan"
 
 module NutShelf
   module Demo
@@ -160,7 +160,7 @@ module NutShelf
         end
       end
 
-      def place(name) = within { |house| house.places.all.find { |row| row[:name].to_s == name }[:id] }
+      def place(name) = within { |house| house.places.all.find { |row| row.name == name }.id }
 
       # Cooks, on the days of DINNERS, the dinner that rescues most of what is there.
       def cook(day)
@@ -177,14 +177,14 @@ module NutShelf
 
       def best(day, meal)
         @office.database.within(@household_id) do |db|
-          plan = Api::PlanView.new(Desk::Room.new(@office, caller("tomas"), db))
+          plan = Desk::Plan.new(Desk::Room.new(@office, caller("tomas"), db))
           plan.ranked(day).reject { |entry| entry.dish.shut? }.select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
         end
       end
 
       def clear_out
         within { |house| house.lots.shelf.all }.each do |row|
-          fresh = row[:food_aisle].start_with?("Fresh") && row[:usable_until] && row[:usable_until] < @calendar.day
+          fresh = row[:food_key].then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") && row[:usable_until] && row[:usable_until] < @calendar.day
           next unless fresh || !usable?(row)
 
           act(Desk::Throw, "ines", { lot_id: row[:id], outcome: fresh ? "composted" : "binned", why: row[:open] ? "forgotten" : "turned" })

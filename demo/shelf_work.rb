@@ -45,7 +45,7 @@ module NutShelf
 
       def act(name, who, **input) = @act.call(name, who, input)
 
-      def place(name) = @within.call { |house| house.places.all.find { |row| row[:name].to_s == name }[:id] }
+      def place(name) = @within.call { |house| house.places.all.find { |row| row.name == name }.id }
 
       def food(key) = @within.call { |house| house.foods.by_key([key]).fetch(key)[:id] }
 

@@ -76,13 +76,16 @@ module NutShelf
       # Writers of a household wait in a line; whoever waited may have lost the role meanwhile.
       # @return [Integer] the household's new revision
       def lock
-        revision = house.household.bump
+        row = house.household.bump
+        room.locked(row)
+        revision = row[:revision]
         role = house.household.role_of(@caller.account_id)
         raise Forbidden.new("You do not belong to this household any more.", code: "keeper_only", remedy: "Ask a keeper for an invitation.") unless role
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
         @room = Room.new(@office, @caller, house.db, envelope: @room.envelope)
+        @room.locked(row)
         permit
         revision
       end
@@ -116,7 +119,7 @@ module NutShelf
       # @param row [Hash] as locked
       # @param seen [Integer, nil] the version the person looked at
       def refuse_stale(row, seen, shown)
-        return if seen.nil? || row[:version] == seen
+        return if seen.nil? || (row.is_a?(Hash) ? row[:version] : row.version) == seen
 
         raise Conflict.new("Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: shown)
       end

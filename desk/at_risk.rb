@@ -14,18 +14,14 @@ module NutShelf
         @room = room
       end
 
-      # @return [Array<Hash>] shelf rows
-      def in_place(place_id)
-        rows = @room.house.lots.shelf.where(Sequel[:lots][:place_id] => place_id, quarantined: false).select_append(Sequel[:lots][:wrapping], Sequel[:lots][:container_id]).all
-        @room.know_foods(rows.map { |row| row[:food_id] })
-        rows.select { |row| reached?(row) }
-      end
+      # @return [Array<Core::Stack>]
+      def in_place(place_id) = @room.stacks_in([place_id]).reject(&:quarantined).select { |stack| reached?(stack) }
 
       private
 
-      def reached?(row)
-        food = @room.food(row[:food_id])
-        (food.pest_risk || row[:food_food_group] == "pet") && row[:container_id].nil? && OPEN_TO_PESTS.include?(Wrapping.of(row, food))
+      def reached?(stack)
+        food = @room.food(stack.food_id)
+        (food.pest_risk || food.food_group == "pet") && stack.container_id.nil? && OPEN_TO_PESTS.include?(Wrapping.of(stack, food))
       end
     end
   end

@@ -22,10 +22,10 @@ module NutShelf
       def place(food, state: nil, filling: nil)
         kinds = kinds(food, state)
         home = here(food[:home_place_id])
-        return home if home && (state.nil? || kinds.include?(home[:kind]))
+        return home if home && (state.nil? || kinds.include?(home.kind))
 
-        fitting = @room.places.values.select { |row| kinds.include?(row[:kind]) }
-        fitting.find { |row| row[:id] == filling } || fitting.find { |row| row[:id] == last(food) } || only(fitting) || used(fitting)
+        fitting = @room.places.values.select { |row| kinds.include?(row.kind) }
+        fitting.find { |place| place.id == filling } || fitting.find { |place| place.id == last(food) } || only(fitting) || used(fitting)
       end
 
       # @param food [Hash] row of a food
@@ -47,7 +47,7 @@ module NutShelf
 
       # One jar does not make a pantry of a place yet.
       def used(places)
-        counts = places.to_h { |row| [row, stacks.fetch(row[:id], 0)] }
+        counts = places.to_h { |row| [row, stacks.fetch(row.id, 0)] }
         counts.key(counts.values.max) if counts.values.one?(&:positive?) && counts.values.max >= IN_USE
       end
 

@@ -2,73 +2,94 @@
 
 require_relative "../core/quantity/hand_words"
 require_relative "../core/rotation/bring_forward"
-require_relative "pantry_of"
-require_relative "usage_of"
 require_relative "../core/value"
+require_relative "redate"
+require_relative "usage_of"
 
 module NutShelf
   module Desk
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
-      # One food: its working amount and where that comes from, what stands at hand, what to bring. Frozen.
-      Item = Core::Value.of(:food_id, :key, :name, :amount_g, :pack_g, :own, :list, :steps, :to_place)
+      # One food: its working amount in grams and where that comes from (`own` when the household said so, `steps`), what
+      # stands at hand, what to bring and where to. Frozen.
+      Item = Core::Value.of(:food_id, :food, :amount_g, :pack_g, :own, :list, :steps, :to_place)
 
       # @param room [Room]
       def initialize(room)
         @room = room
-        @pantry_of = PantryOf.new(room)
+        @shelf = room.shelf
         @usage = UsageOf.new(room)
       end
 
-      attr_reader :pantry_of
-
       # @return [Array<Item>] foods that need something brought, the emptiest first
       def items
-        found = pantry_of.pantry.holdings.filter_map { |key, holdings| item(key, holdings.reject { |one| elsewhere?(one) }) }
-        found.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.name] }
+        @items ||= begin
+          found = @shelf.keys.filter_map { |key| item(key, @shelf.of(key).reject { |stack| stack.set_apart || stack.in_freezer }) }
+          found.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.food.name] }
+        end
       end
 
-      # Set apart or frozen: not for the working shelf.
-      def elsewhere?(holding) = holding.stock.set_apart || pantry_of.lot(holding.stock.id)[:frozen]
-
-      # A pick in the stack's own units, whole packs.
-      # @return [Rational]
-      def own_units(key, pick) = pick.amount / pantry_of.pantry.holding(key, pick.stock.id).grams_per_unit
+      # The last good day a stack would have once it is brought where its item says.
+      # @param item [Item]
+      # @param pick [Core::Pick]
+      # @return [Date, nil]
+      def then_until(item, pick) = item.to_place ? there[[pick.stack.id, item.to_place.id]] : pick.stack.usable_until
 
       private
 
-      def item(key, holdings)
-        working, back = holdings.partition { |one| one.stock.working }
+      def item(key, stacks)
+        working, back = stacks.partition(&:working)
+        food = @shelf.foods.fetch(key)
         # What lives in the cold or keeps best in the cellar stays there until it is cooked.
-        return if back.empty? || !pantry_of.foods.fetch(key).shelf_stable?
+        return if back.empty? || !food.shelf_stable?
 
-        food_id = pantry_of.food_id(key)
-        amount, own, steps = wanted(food_id, holdings, back)
+        amount, own, steps = wanted(food, stacks.first, back)
         return unless amount.positive?
 
-        list = Core::BringForward.new(working: working.map(&:stock), backstock: back.map(&:stock), amount: amount, on: @room.today)
-        Item.new(food_id: food_id, key: key, name: pantry_of.foods.fetch(key).name, amount_g: amount, pack_g: back.filter_map { |one| one.stock.pack }.min, own: own, list: list, steps: steps, to_place: to_place(working))
+        list = Core::BringForward.new(working: working, backstock: back, amount: amount, on: @room.today)
+        Item.new(food_id: @shelf.food_ids.fetch(key), food: food, amount_g: amount, pack_g: back.filter_map(&:pack).min,
+          own: own, list: list, steps: steps, to_place: to_place(working))
       end
 
       # The household's own figure, else what is eaten between two walks to where the backstock stands.
-      def wanted(food_id, holdings, back)
-        own = @room.food_row(food_id)[:working_amount]
-        lot = pantry_of.lot(holdings.first.stock.id)
-        rate = @usage.of(lot)
+      def wanted(food, first, back)
+        own = working_amounts[@shelf.food_ids.fetch(food.key)]
         return [own.to_r, true, ["The household's own working amount."]] if own
 
-        reach = back.map { |one| @room.place(pantry_of.lot(one.stock.id)[:place_id])[:reach] }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
-        facts = { daily: rate.daily * holdings.first.grams_per_unit, reach: reach }
-        food = @room.food(food_id)
-        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: ->(grams) { Core::HandWords.of(grams, food, measures: @room.measures) })]]
+        rate = @usage.of(first)
+        facts = { daily: rate.daily * first.grams_per_unit, reach: reach(back) }
+        words = ->(grams) { Core::HandWords.of(grams, food, measures: @room.measures) }
+        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: words)]]
+      end
+
+      def working_amounts = @working_amounts ||= @room.house.foods.working_amounts
+
+      def reach(back)
+        back.map { |stack| @room.place(stack.place_id).reach }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.
       def to_place(working)
-        there = working.map { |one| pantry_of.lot(one.stock.id) }.find { |lot| !lot[:open] }
-        return @room.place(there[:place_id]) if there
+        there = working.find { |stack| !stack.open }
+        return @room.place(there.place_id) if there
 
-        @room.places.values.find { |place| place[:tier] == "working" && %w[cupboard cool_dark].include?(place[:kind]) } || @room.places.values.find { |place| place[:tier] == "working" }
+        places = @room.places.values.select(&:working?)
+        places.find { |place| %w[cupboard cool_dark].include?(place.kind) } || places.first
+      end
+
+      # All of them judged at once, from one query.
+      def there
+        @there ||= begin
+          wanted = items.select(&:to_place).flat_map { |item| item.list.picks.map { |pick| [pick.stack.id, item.to_place.id] } }
+          lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot[:id], lot] }
+          redate = Redate.new(@room)
+          wanted.to_h { |id, place_id| [[id, place_id], moved(redate, lots.fetch(id), place_id)] }
+        end
+      end
+
+      def moved(redate, lot, place_id)
+        event = { "kind" => "moved", "on" => @room.today.iso8601, "place_id" => place_id }
+        redate.judge(lot.merge(history: [*lot[:history].to_a, event], place_id: place_id)).usable_until
       end
     end
   end

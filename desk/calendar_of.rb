@@ -12,7 +12,7 @@ module NutShelf
       AHEAD = 60
 
       # @param room [Room]
-      # @param thawing [Array<Hash>] see Thawing
+      # @param thawing [Array<Thawing::Task>]
       def initialize(room, thawing)
         @room = room
         @thawing = thawing
@@ -26,15 +26,22 @@ module NutShelf
       def entry(**facts) = Exchange::CalendarFeed::Entry.new(**facts)
 
       def last_days
-        @room.house.lots.shelf.where(Sequel[:lots][:usable_until] => @room.today..(@room.today + AHEAD)).all.reject { |row| row[:stopped] }.map do |row|
-          name = row[:label].empty? ? row[:food_name] : row[:label]
-          entry(uid: "stack-#{row[:id]}", on: row[:usable_until], summary: "Last good day: #{name}", description: "#{@room.wording(row)} in #{@room.place(row[:place_id])[:name]}", category: "LAST GOOD DAY")
+        turning.map do |stack|
+          entry(uid: "stack-#{stack.id}", on: stack.usable_until, category: "LAST GOOD DAY",
+            summary: "Last good day: #{stack.name(@room.food(stack.food_id))}",
+            description: "#{@room.wording(stack)} in #{stack.place}")
         end
+      end
+
+      def turning
+        span = @room.today..(@room.today + AHEAD)
+        @room.shelf.stacks.each_value.select { |stack| span.cover?(stack.usable_until) && !stack.stopped }
       end
 
       def thaws
         @thawing.map do |task|
-          entry(uid: "thaw-#{task[:meal_id]}-#{task[:lot_id]}", on: task[:on], summary: "Take out to thaw: #{task[:name]}", description: "#{task[:amount]} from #{task[:place]}, for #{task[:meal]}", category: "THAW")
+          entry(uid: "thaw-#{task.meal_id}-#{task.lot_id}", on: task.on, summary: "Take out to thaw: #{task.name}",
+            description: "#{task.amount} from #{task.place}, for #{task.meal}", category: "THAW")
         end
       end
 
@@ -45,14 +52,14 @@ module NutShelf
       end
 
       def place(rule)
-        return @room.place(rule[:place_id])[:name].to_s if rule[:place_id]
+        return @room.place(rule[:place_id]).name if rule[:place_id]
 
-        rule[:lot_id] ? @room.place(@room.house.lots.one(rule[:lot_id])[:place_id])[:name].to_s : ""
+        rule[:lot_id] ? @room.place(@room.house.lots.one(rule[:lot_id])[:place_id]).name : ""
       end
 
       def counts
         PlacesDue.new(@room).by_rhythm.map do |place, due|
-          entry(uid: "count-#{place[:id]}", on: @room.today, summary: "Count #{place[:name]}", description: due.reason, category: "CHECK")
+          entry(uid: "count-#{place.id}", on: @room.today, summary: "Count #{place.name}", description: due.reason, category: "CHECK")
         end
       end
     end

@@ -28,8 +28,8 @@ module NutShelf
 
       def lines = @lines ||= @room.house.counts.lines(@count[:id])
 
-      # @return [Array<Hash>] shelf rows, nested places in order
-      def expected = @expected ||= @room.house.lots.standing_in(place_ids).all.sort_by.with_index { |row, index| [place_ids.index(row[:place_id]), index] }
+      # @return [Array<Core::Stack>] nested places in order
+      def expected = @expected ||= @room.stacks_in(place_ids)
 
       # @return [Array<Hash>] lines that say another amount than was there
       def changing = lines.select { |line| line[:lot_id] && line[:delta]&.nonzero? }
@@ -63,9 +63,9 @@ module NutShelf
         delta = delta(line, lot)
         return if delta.zero?
 
-        daily = @usage.of(lot).daily
+        daily = @usage.rate(lot[:food_id], lot[:noun] ? "pack" : lot[:dimension]).daily
         difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], daily: daily, unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
-                                          stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
+          stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
         Differing.new(line: line, lot: lot, difference: difference, candidates: [])
       end
 
@@ -83,7 +83,7 @@ module NutShelf
       def candidates(food_id)
         @room.house.lots.of_food(food_id, missing.keys).reject { |lot| place_ids.include?(lot[:place_id]) && !missing.key?(lot[:id]) }.map do |lot|
           Core::Match::Candidate.new(id: lot[:id], food_id: lot[:food_id], dimension: lot[:dimension], pack_amount: lot[:pack_amount]&.to_r, noun: lot[:noun], printed_on: lot[:printed_on],
-                                     missing: missing.fetch(lot[:id], 0).to_r, on_hand: lot[:on_hand].to_r)
+            missing: missing.fetch(lot[:id], 0).to_r, on_hand: lot[:on_hand].to_r)
         end
       end
 

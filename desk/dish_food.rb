@@ -21,7 +21,7 @@ module NutShelf
         return known[:id] if known
 
         @room.house.foods.add(key: key, name: recipe.name, class_key: home_class(recipe), aisle: "Home leftovers", food_group: "protein", dimension: "count",
-                              allergens: Sequel.pg_array(allergens, :text))
+          allergens: Sequel.pg_array(allergens, :text))
       end
 
       private

@@ -12,7 +12,7 @@ module NutShelf
       A_DAY = 3
 
       # One question. `doubt` says why; `needed` in base units, `meals` the meals that count on it. Frozen.
-      Question = Core::Value.of(:lot, :doubt, :needed, :meals)
+      Question = Core::Value.of(:stack, :doubt, :needed, :meals)
 
       # @param room [Room]
       # @param usage [UsageOf]
@@ -22,43 +22,43 @@ module NutShelf
       end
 
       # @param dishes [Hash{Integer=>Core::Dish}] planned dishes by meal
-      # @param pantry_of [PantryOf]
       # @return [Array<Question>]
-      def questions(dishes, pantry_of)
+      def questions(dishes)
         left = A_DAY - @room.house.usage.answered(@room.today)
         return [] unless left.positive?
 
-        needs = needed(dishes, pantry_of)
+        needs = needed(dishes)
         seen = @room.house.usage.seen_on(needs.keys)
-        found = needs.filter_map { |id, need| question(pantry_of.lot(id), need, seen[id]) }
-        found.sort_by { |one| [one.doubt.at_least / one.lot[:on_hand].to_r, one.lot[:id]] }.first(left)
+        found = needs.filter_map { |id, need| question(@room.shelf.stack(id), need, seen[id]) }
+        found.sort_by { |one| [one.doubt.at_least / one.stack.on_hand, one.stack.id] }.first(left)
       end
 
+      # @param stack [Core::Stack]
       # @return [Core::Doubt] of one stack
-      def of(lot, seen_on)
-        daily = @usage.of(lot).daily
-        Core::Doubt.new(on_hand: lot[:on_hand].to_r, seen_on: seen_on || @room.today, today: @room.today, daily: daily)
+      def of(stack, seen_on)
+        daily = @usage.of(stack).daily
+        Core::Doubt.new(on_hand: stack.on_hand, seen_on: seen_on || @room.today, today: @room.today, daily: daily)
       end
 
       private
 
-      def needed(dishes, pantry_of)
+      def needed(dishes)
         dishes.each_with_object({}) do |(meal_id, dish), needs|
           dish.lines.each do |line|
             line.picks.each do |pick|
-              need = needs[pick.stock.id] ||= { amount: 0r, meals: [] }
-              need[:amount] += pick.amount / pantry_of.pantry.holding(line.food_key, pick.stock.id).grams_per_unit
+              need = needs[pick.stack.id] ||= { amount: 0r, meals: [] }
+              need[:amount] += pick.amount / pick.stack.grams_per_unit
               need[:meals] |= [meal_id]
             end
           end
         end
       end
 
-      def question(lot, need, seen_on)
-        doubt = of(lot, seen_on)
-        return unless doubt.matters?(need[:amount], lot[:on_hand].to_r)
+      def question(stack, need, seen_on)
+        doubt = of(stack, seen_on)
+        return unless doubt.matters?(need[:amount], stack.on_hand)
 
-        Question.new(lot: lot, doubt: doubt, needed: need[:amount], meals: need[:meals])
+        Question.new(stack: stack, doubt: doubt, needed: need[:amount], meals: need[:meals])
       end
     end
   end

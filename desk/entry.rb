@@ -12,7 +12,8 @@ module NutShelf
       # @return [Entry]
       def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
         id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject,
-                                    device: room.envelope.device.to_s, sequence: room.sequence)
+          device: room.envelope.device.to_s, sequence: room.sequence,
+          revision: room.household[:revision])
         new(room, id, summary, occurred_on)
       end
 
@@ -102,10 +103,10 @@ module NutShelf
       # Changes a record, and keeps before and after.
       # @param row [Hash] as locked
       def alter(kind, row, changes)
+        id = row.is_a?(Hash) ? row[:id] : row.id
         before = row.slice(*changes.keys)
-        house.records.update(kind, row[:id], changes)
-        house.records.event(act_id: act_id, record: kind, record_id: row[:id], before: plain(before), after: plain(changes))
-        row.merge!(changes)
+        house.records.update(kind, id, changes)
+        house.records.event(act_id: act_id, record: kind, record_id: id, before: plain(before), after: plain(changes))
       end
 
       def redate = @redate ||= Redate.new(@room)
@@ -127,7 +128,7 @@ module NutShelf
         later = lot[:history].to_a.select { |one| one["kind"] == "moved" && ([one["on"].to_s, one["seq"].to_i] <=> event.values_at("on", "seq")).positive? }
         return false if later.empty?
 
-        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot[:place_id])[:name]}."
+        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot[:place_id]).name}."
         true
       end
 

@@ -27,8 +27,8 @@ module NutShelf
 
       def stack(lot, made)
         usable = lot[:usable_until]
-        { new: made.include?(lot[:id]), this: lot[:id] == @lot_id, name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: @room.wording(lot), place: @room.place(lot[:place_id])[:name].to_s,
-          usable_until: usable&.iso8601, state: Core::State.of(today: @room.today, policy: @room.policy, dates: lot), days_left: usable && (usable - @room.today).to_i,
+        { new: made.include?(lot[:id]), this: lot[:id] == @lot_id, name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: @room.wording(lot), place: @room.place(lot[:place_id]).name,
+          usable_until: usable&.iso8601, state: Core::State.of(today: @room.today, policy: @room.policy, dates: Core::State::Dates.new(**lot.slice(*Core::State::Dates::FIELDS))), days_left: usable && (usable - @room.today).to_i,
           steps: lot[:steps].to_a, warnings: lot[:flags].map { |flag| flag["text"] }, value_minor: lot[:value_minor] }
       end
     end

@@ -28,7 +28,7 @@ module NutShelf
 
       def label(lot)
         Exchange::LabelSheet::Label.new(name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: amount(lot), until_words: until_words(lot), dates: dates(lot),
-                                        place: @room.place(lot[:place_id])[:name].to_s, directions: lot[:directions], bought_for: lot[:bought_for], code: "#{@base}/s/#{lot[:id]}", mark: @room.mark(lot))
+          place: @room.place(lot[:place_id]).name, directions: lot[:directions], bought_for: lot[:bought_for], code: "#{@base}/s/#{lot[:id]}", mark: @room.mark(lot))
       end
 
       # A label goes onto one pack.
@@ -48,7 +48,7 @@ module NutShelf
       def happened(event)
         return "#{EVENTS[event['kind']]} #{day(event)}" if EVENTS.key?(event["kind"])
 
-        "frozen #{day(event)}" if event["kind"] == "moved" && @room.place(event["place_id"])[:kind] == "freezer"
+        "frozen #{day(event)}" if event["kind"] == "moved" && @room.place(event["place_id"]).kind == "freezer"
       end
 
       def day(event) = Core::Words.day(Date.iso8601(event["on"]))

@@ -15,27 +15,27 @@ module NutShelf
       # @return [Core::LabelLine::Lexicon]
       def lexicon
         @lexicon ||= Core::LabelLine::Lexicon.new(foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) }, names: @room.office.names,
-                                                  places: places, nicknames: nicknames, **@room.office.tongues.foods(languages))
+          places: places, nicknames: nicknames, **@room.office.tongues.foods(languages))
       end
 
       # @return [Core::LabelLine::Reader]
       def reader
         Core::LabelLine::Reader.new(lexicon, day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: measures,
-                                             tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name)))
+          tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name)))
       end
 
       # @return [Hash{String=>Hash}] food rows by key
       def rows = @rows ||= @room.house.foods.all.to_h { |row| [row[:key], row] }
 
-      # @return [Hash, nil] place row by the name the reader gives
-      def place(name) = @room.places.values.find { |row| row[:name].to_s == name }
+      # @return [Core::Place, nil] by the name the reader gives
+      def place(name) = @room.places.values.find { |row| row.name == name }
 
       # @return [Hash] whose cups, pints and gallons, see Units::MEASURES
       def measures = Core::LabelLine::Units::MEASURES.fetch(@room.measures.system)
 
       private
 
-      def places = @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row[:name].to_s, kind: row[:kind]) }
+      def places = @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row.name, kind: row.kind) }
 
       # @return [Array<String>] the languages the household writes in, "en" always among them
       def languages = ["en", *@room.household[:settings]["languages"]].uniq

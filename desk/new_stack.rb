@@ -3,7 +3,7 @@
 require "bigdecimal"
 require_relative "day"
 require_relative "../core/dating/breaking"
-require_relative "../core/planning/holding"
+require_relative "../core/planning/weight"
 require_relative "../core/quantity/money"
 
 module NutShelf
@@ -148,7 +148,7 @@ module NutShelf
       end
 
       def estimate
-        grams = Core::Holding.grams_per_unit(food, dimension, noun)
+        grams = Core::Weight.of_unit(food, dimension, noun)
         Core::Money.estimate((grams || 200r) * quantity, food.food_group, @room.household[:settings].fetch("price_per_kg", {}))
       end
 
@@ -158,7 +158,7 @@ module NutShelf
         return unless bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
         @room.house.packs.add_price(food_id: lot[:food_id], pack_id: lot[:pack_id], act_id: entry.act_id, price_minor: @input[:price_minor], amount: exact(quantity),
-                                    dimension: dimension.to_s, observed_on: occurred_on)
+          dimension: dimension.to_s, observed_on: occurred_on)
       end
 
       def name = blank(@input[:label]) || food.name

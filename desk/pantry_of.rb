@@ -90,10 +90,10 @@ module NutShelf
       def stock(lot, food, per_unit)
         place = @room.place(lot[:place_id])
         Core::Stock.new(id: lot[:id], amount: lot[:on_hand].to_r * per_unit, pack: (lot[:pack_amount] || 1).to_r * per_unit,
-                        usable_until: by_the_date? ? lot[:strict_until] : lot[:usable_until], safety_until: lot[:safety_until], look_until: look_until(lot, food),
-                        ready_on: lot[:ready_on], open: lot[:open], no_opened_limit: food.no_opened_limit, working: place[:tier] == "working",
-                        acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped],
-                        unknown: lot[:age_unknown] || lot[:look_first], place: place[:name].to_s)
+          usable_until: by_the_date? ? lot[:strict_until] : lot[:usable_until], safety_until: lot[:safety_until], look_until: look_until(lot, food),
+          ready_on: lot[:ready_on], open: lot[:open], no_opened_limit: food.no_opened_limit, working: place[:tier] == "working",
+          acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped],
+          unknown: lot[:age_unknown] || lot[:look_first], place: place[:name].to_s)
       end
 
       # Only a sealed pack that belongs on the shelf may be planned with a look, and within the tolerance of its class.

@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
 require_relative "../core/buying/missing_list"
+require_relative "../core/buying/price_book"
 require_relative "../core/planning/diet"
+require_relative "../core/planning/proposal"
 require_relative "../core/planning/ranker"
-require_relative "pantry_of"
+require_relative "../core/value"
 
 module NutShelf
   module Desk
@@ -15,12 +17,13 @@ module NutShelf
       # @param room [Room]
       def initialize(room)
         @room = room
-        @pantry_of = PantryOf.new(room)
       end
 
-      attr_reader :pantry_of
+      def shelf = @room.shelf
 
-      def pantry = @pantry_of.pantry
+      # A fresh draw on the shelf, by the dates of everybody who eats here.
+      # @return [Core::Cursor]
+      def cursor = shelf.cursor(allow_look: looks?, strict: strict?)
 
       def recipes = @recipes ||= @room.house.recipes.values
 
@@ -32,8 +35,17 @@ module NutShelf
 
       # @param on [Date]
       # @return [Array<Core::Ranker::Ranked>] dishes of what the planned meals leave, best first
-      def ranked(on, price:)
-        Core::Ranker.rank(recipes, pantry: left, servings: servings, on: on, price: price, diet: diet)
+      def ranked(on)
+        Core::Ranker.rank(recipes, cursor: left, servings: servings, on: on, price: ->(key, grams) { prices.cost(key, grams).first }, diet: diet)
+      end
+
+      # @return [Core::PriceBook]
+      def prices
+        @prices ||= begin
+          keys = shelf.food_ids.invert
+          latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
+          Core::PriceBook.new(prices: latest, foods: shelf.foods, estimates: @room.household[:settings].fetch("price_per_kg", {}))
+        end
       end
 
       # Meals still to be cooked; those of the last days that nobody cooked or dropped count for today.
@@ -49,7 +61,7 @@ module NutShelf
       # @return [Array(Array<Core::MissingList::Item>, Hash)] what to buy for the meals up to a day, and their dishes
       def missing(to = @room.today + HORIZON)
         meals = coming.select { |meal| meal.on <= to }
-        meals.empty? ? [[], {}] : Core::MissingList.build(meals, pantry: pantry, diet: diet)
+        meals.empty? ? [[], {}] : Core::MissingList.build(meals, cursor: cursor, diet: diet)
       end
 
       def all_missing = @all_missing ||= missing
@@ -60,10 +72,44 @@ module NutShelf
       def dish(id) = all_missing.last[id] || later(@room.house.meals.listed_one(id))
 
       # What the coming meals leave of everything.
-      # @return [Core::Pantry]
-      def left = @left ||= Core::MissingList.draw(coming, pantry: pantry, diet: diet).last
+      # @return [Core::Cursor]
+      def left = @left ||= Core::MissingList.draw(coming, cursor: cursor, diet: diet).last
+
+      # What a person is asked to take for a pick, in the stack's own units.
+      # @param pick [Core::Pick]
+      # @return [Rational]
+      def proposal(pick)
+        stack = pick.stack
+        Core::Proposal.amount(pick.amount / stack.grams_per_unit, on_hand: stack.on_hand, dimension: stack.dimension, food: shelf.foods[stack.food_key])
+      end
+
+      # One pick of a coming meal. Frozen.
+      Tie = Core::Value.of(:meal, :pick)
+
+      # @return [Array<Tie>] which stacks the coming meals will take from
+      def ties
+        @ties ||= coming.flat_map { |meal| dish(meal.id).lines.flat_map { |line| line.picks.map { |pick| Tie.new(meal: meal, pick: pick) } } }
+      end
+
+      # What a person sees as "to buy" is whole packs; the ranking itself counts the share that is needed.
+      # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
+      def whole_cost(key, grams) = prices.cost(key, Core::MissingList.whole_grams(shelf.foods.fetch(key), grams))
+
+      # @param dish [Core::Dish]
+      # @return [Integer] minor units of what it lacks, in whole packs
+      def to_buy(dish) = dish.missing.sum { |line| whole_cost(line.food_key, line.missing).first }
+
+      # @param stack [Core::Stack]
+      # @return [Integer, nil] days to its last good one
+      def days_left(stack) = stack.usable_until && (stack.usable_until - @room.today).to_i
 
       private
+
+      # Somebody who goes by the date sits at every meal, so all of it goes by the date.
+      def strict? = @room.policy.by_the_date? || @room.strict_eaters?
+
+      # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
+      def looks? = !strict? && @room.household[:settings].to_h.fetch("plan_looks", true)
 
       def value(row)
         Core::MissingList::Planned.new(id: row[:id], on: row[:on_date], recipe: recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r)
@@ -74,7 +120,7 @@ module NutShelf
       # A meal outside the span draws on what the span leaves.
       def later(row)
         day = [row[:on_date], @room.today].max
-        Core::Dish.plan(recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r, pantry: left.copy, on: day, diet: diet)
+        Core::Dish.plan(recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r, cursor: left.dup, on: day, diet: diet)
       end
     end
   end

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../core/dating/judge"
-require_relative "../store/places"
 
 module NutShelf
   module Desk
@@ -39,9 +38,9 @@ module NutShelf
       # @return [Core::Story] what the dating core is told
       def story(lot)
         Core::Story.new(food: @room.food(lot[:food_id]), place: standing(lot[:start_place_id]), printed_kind: lot[:printed_kind]&.to_sym,
-                        events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true,
+          events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true,
                         **lot.to_h.slice(:situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days,
-                                         :method, :care_until, :care_words))
+                          :method, :care_until, :care_words))
       end
 
       private
@@ -49,7 +48,7 @@ module NutShelf
       def happened(event)
         event = event.transform_keys(&:to_s)
         Core::Event.new(kind: event["kind"].to_sym, on: day(event["on"]), order: event["seq"], place: event["place_id"] && standing(event["place_id"]),
-                        result: event["result"]&.to_sym, method: event["method"], parts: parts(event).freeze)
+          result: event["result"]&.to_sym, method: event["method"], parts: parts(event).freeze)
       end
 
       # A jar remembers one part an event, in the event itself; a dish a list of them.
@@ -66,9 +65,9 @@ module NutShelf
 
       def day(text) = text && Date.iso8601(text)
 
-      def standing(id) = Store::Places.standing(@room.place(id))
+      def standing(id) = @room.place(id).standing
 
-      def frozen?(lot) = @room.place(lot[:place_id])[:kind] == "freezer"
+      def frozen?(lot) = @room.place(lot[:place_id]).kind == "freezer"
     end
   end
 end

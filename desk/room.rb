@@ -1,18 +1,22 @@
 # frozen_string_literal: true
 
 require_relative "../core/dating/judge"
-require_relative "../core/quantity/wording"
+require_relative "../core/quantity/stack_words"
+require_relative "../core/value"
 require_relative "../store/house"
 require_relative "envelope"
+require_relative "shelf_of"
 
 module NutShelf
   module Desk
     # The household during one transaction: its rows, its rules and its day.
     class Room
-      attr_reader :house, :office, :caller, :envelope
+      attr_reader :house, :office, :caller, :envelope, :still
 
       # @param envelope [Envelope] of the act that is being done here
-      def initialize(office, caller, db, envelope: Envelope::NONE)
+      # @param still [Boolean] whether all that is read here is of one moment (Database#still): then it may be kept
+      def initialize(office, caller, db, envelope: Envelope::NONE, still: false)
+        @still = still
         @office = office
         @caller = caller
         @envelope = envelope
@@ -22,7 +26,23 @@ module NutShelf
       # @return [Room] the same room, read anew after its rules or places changed
       def fresh = Room.new(office, caller, house.db, envelope: envelope)
 
+      # @return [Hash] its row, as it was first read here or as the lock gave it
       def household = @household ||= house.household.row
+
+      # Tells the room what the household's row is now that nobody else can write.
+      # @param row [Hash]
+      def locked(row) = @household = row
+
+      # Something that follows from what was written and nothing else, kept from one look to the next by the revisions it
+      # rests on: two processes that keep it under one key keep the same.
+      # @param name [Symbol]
+      # @param topics [Array<Symbol>] see Store::Topics
+      # @yield makes it; frozen, and the same for everybody in the household
+      def kept(name, *topics, &)
+        row = still ? household : house.household.row
+        key = [caller.household_id, name, *Store::Topics.revisions(row, topics)]
+        still ? office.kept.fetch(key, &) : office.kept.known(key, &)
+      end
 
       def today = @today ||= office.clock.today(household[:time_zone])
 
@@ -60,13 +80,22 @@ module NutShelf
 
       def policy = @policy ||= house.household.policy(household)
 
-      def catalog = @catalog ||= office.catalog.with_own(house.rules.own)
+      def catalog = @catalog ||= kept(:catalog, :rules) { office.catalog.with_own(house.rules.own) }
 
-      # @return [Hash] places in use by id
-      def places = @places ||= all_places.reject { |_, row| row[:archived_at] }
+      # @return [Hash{Integer=>Core::Place}] those in use
+      def places = @places ||= all_places.reject { |_, place| place.gone? }
 
       def all_places = @all_places ||= house.places.by_id
 
+      # @return [Core::Shelf] everything that is there, as every plan, list and question sees it
+      def shelf = @shelf ||= kept(:"shelf #{today}", :stock, :rules) { ShelfOf.new(self).shelf }
+
+      # @return [Core::Openings] what becomes of a pack here once it is opened
+      def openings = @openings ||= kept(:openings, :rules) { ShelfOf.new(self).openings }
+
+      # @param id [Integer]
+      # @return [Core::Place] in use or not
+      # @raise [Invalid]
       def place(id)
         all_places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
       end
@@ -75,9 +104,9 @@ module NutShelf
       # @raise [Invalid] when it was taken away, or never was
       def place_in_use(id, pointer: "/place_id")
         place = place(id)
-        return place unless place[:archived_at]
+        return place unless place.gone?
 
-        raise Invalid.new("#{place[:name]} is not in use any more.", code: "unknown_place", pointer: pointer, remedy: "Choose another place.")
+        raise Invalid.new("#{place.name} is not in use any more.", code: "unknown_place", pointer: pointer, remedy: "Choose another place.")
       end
 
       def food_row(id)
@@ -89,9 +118,37 @@ module NutShelf
       # @param ids [Array<Integer>]
       def know_foods(ids)
         @food_rows ||= {}
-        missing = ids.uniq - @food_rows.keys
+        missing = ids.uniq - @food_rows.keys - @foods.to_h.keys
         @food_rows.merge!(house.foods.by_id(missing)) if missing.any?
       end
+
+      # @return [Hash{Integer=>Core::Food}] every food in use, by the household's id
+      def every_food
+        @foods = kept(:foods, :rules) { house.foods.all.to_h { |row| [row[:id], Store::Foods.value(row, catalog)] }.freeze }.dup
+      end
+
+      # @param place_id [Integer, nil]
+      # @param food_id [Integer, nil]
+      # @param text [String, nil] of a name, whole or in part
+      # @return [Array<Core::Stack>] first date first
+      def stacks_like(place_id: nil, food_id: nil, text: nil)
+        named = text && house.foods.holding(text).to_set
+        shelf.stacks.each_value.select do |stack|
+          (place_id.nil? || stack.place_id == place_id) && (food_id.nil? || stack.food_id == food_id) &&
+            (named.nil? || named.include?(stack.food_id) || stack.label.downcase.include?(text.downcase))
+        end
+      end
+
+      # @param place_ids [Array<Integer>] in walking order
+      # @return [Array<Core::Stack>] what stands there, as a hand meets it
+      def stacks_in(place_ids)
+        found = ShelfOf.new(self).stacks(house.lots.narrow_in(place_ids).all)
+        found.sort_by { |stack| [place_ids.index(stack.place_id), *Core::Order.in_hand(stack, food(stack.food_id))] }
+      end
+
+      # @param ids [Array<Integer>]
+      # @return [Array<Core::Stack>] those of them that ever were, first date first
+      def stacks(ids) = ShelfOf.new(self).stacks(house.lots.narrow_of(ids).all)
 
       # @return [Core::Food]
       def food(id)
@@ -118,25 +175,36 @@ module NutShelf
 
       # How a part of a stack reads: "222 g", whether the pack is open or not.
       def part_words(lot, amount)
-        wording(lot.to_h.merge(open: false, pack_amount: lot[:open] ? nil : lot[:pack_amount]), amount: amount)
+        Core::StackWords.part(worded(lot), amount, measures: measures)
       end
+
+      # How much a hand takes, packs or not: "800 g", "2 jars".
+      # @param stack [Core::Stack]
+      # @param amount [Rational] in its own units
+      # @return [String]
+      def loose_words(stack, amount) = Core::StackWords.loose(stack, amount, measures: measures)
 
       # @param lot [Hash] a stack
       # @return [String] what it is drawn as: "tin"
       def mark(lot)
-        row = food_row(lot[:food_id])
-        office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle], noun: lot[:noun], wrapping: lot[:wrapping])
+        food_id, noun, wrapping = lot.is_a?(Hash) ? lot.values_at(:food_id, :noun, :wrapping) : [lot.food_id, lot.noun, lot.wrapping]
+        food = food(food_id)
+        office.marks.of(keys: [food.key], aisle: food.aisle, noun: noun, wrapping: wrapping)
       end
 
       # @return [String] "222 g Beans, open"
       def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{', open' if lot[:open]}"
 
       # What the reader of the amount sees: "3 x 400 g".
-      def wording(lot, amount: lot[:on_hand])
-        dimension = lot[:dimension].to_sym
-        Core::Wording.stack(Core::Quantity.new(amount.to_r, dimension), pack: lot[:pack_amount] && Core::Quantity.new(lot[:pack_amount].to_r, dimension),
-                                                                        noun: lot[:noun], open: lot[:open], measures: measures)
+      def wording(lot, amount: nil)
+        stack = worded(lot)
+        Core::StackWords.of(stack, amount: amount || stack.on_hand, measures: measures)
       end
+
+      # What its words follow from.
+      Worded = Core::Value.of(:on_hand, :dimension, :pack_amount, :noun, :open)
+
+      def worded(lot) = lot.is_a?(Hash) ? Worded.new(**lot.slice(*Worded::FIELDS)) : lot
     end
   end
 end

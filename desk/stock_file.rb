@@ -36,7 +36,7 @@ module NutShelf
       # @return [Array<Exchange::StockRows::Row>]
       def rows
         @rows ||= Exchange::StockRows.new(file, columns: chosen, units: units, lexicon: words.lexicon, settings: settings,
-                                                tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)).rows
+          tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)).rows
       end
 
       # @return [Hash{Integer=>String}] field by column number
@@ -104,7 +104,7 @@ module NutShelf
         { foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
           day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: words.measures, today: @room.today, food_ids: ids,
           food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
-          place_ids: @room.places.values.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, place_id: @input[:place_id],
+          place_ids: @room.places.values.to_h { |row| [row.name.downcase, row.id] }, place_id: @input[:place_id],
           default_places: @input[:default_places]&.transform_keys(&:to_s), belongs: method(:belongs), home: method(:home) }
       end
     end

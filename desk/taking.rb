@@ -37,23 +37,9 @@ module NutShelf
 
       # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
       # @return [Integer] place id
-      def where_opened(lot)
-        here = @room.place(lot[:place_id])
-        return here[:id] unless belongs_cold?(lot) && %w[cupboard cool_dark].include?(here[:kind])
-
-        fridge = @room.places.values.find { |place| place[:kind] == "fridge" }
-        (fridge || here)[:id]
-      end
+      def where_opened(lot) = @room.openings.place(food(lot), kind(lot), @room.place(lot[:place_id])).id
 
       private
-
-      def belongs_cold?(lot)
-        case kind(lot)
-        when :cut then @room.catalog.keeping(food(lot), "cut", "fridge").row?
-        when :opened then food(lot).opened_where == "fridge"
-        else false
-        end
-      end
 
       def kind(lot) = Core::Breaking.kind(food(lot), dimension: lot[:dimension].to_sym, pack: lot[:pack_amount]&.to_r)
 

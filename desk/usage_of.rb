@@ -17,9 +17,9 @@ module NutShelf
         @food_ids = food_ids
       end
 
-      # @param lot [Hash] a stack
+      # @param stack [#food_id, #noun, #dimension]
       # @return [Core::Rate] in its own units
-      def of(lot) = rate(lot[:food_id], lot[:noun] ? "pack" : lot[:dimension])
+      def of(stack) = rate(stack.food_id, stack.noun ? "pack" : stack.dimension.to_s)
 
       # @param food_id [Integer]
       # @param dimension [String] of the stacks meant; "pack" for packs of unknown size

@@ -11,11 +11,16 @@ module NutShelf
 
       module_function
 
-      # @param row [Hash] with :wrapping
+      # @param stack [#wrapping]
       # @param food [Core::Food]
       # @return [String]
-      def of(row, food)
-        return row[:wrapping] if row[:wrapping]
+      def of(stack, food)
+        stack.wrapping || usual(food)
+      end
+
+      # @param food [Core::Food]
+      # @return [String] of a pack of which nobody said
+      def usual(food)
         return "glass" if food.fragile_glass_common
         return "card" if food.dimension == :count && food.pest_risk
 

@@ -50,7 +50,7 @@ class CrashDrill
     account = @office.database.outside { |db| db[:accounts].insert(email: "drill@example.test", name: "Drill") }
     @household = NutShelf::Desk::HouseholdMaker.new(@office).make(account, { name: "Drill", time_zone: "UTC" })
     who = NutShelf::Desk::Caller.new(account_id: account, household_id: @household, role: "keeper")
-    food, place = inside { |house| [house.foods.by_key(["canned-chickpeas"]).values.first[:id], house.places.all.first[:id]] }
+    food, place = inside { |house| [house.foods.by_key(["canned-chickpeas"]).values.first[:id], house.places.all.first.id] }
     @lot = NutShelf::Desk::PutAway.new(@office, who).call({ food_id: food, place_id: place, count: STOCK.to_s, amount: "1", unit: "piece" }, key: "drill-stock-key")["lot_id"]
   end
 

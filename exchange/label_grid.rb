@@ -7,7 +7,7 @@ module NutShelf
     # Sheets of sticky labels in common grids, and a roll. All sizes in millimetres. `padding` is what stays white
     # inside each cell: more where cells reach the paper's edge, which few printers can ink. Frozen.
     LabelGrid = Core::Value.of(:key, :name, :columns, :rows, :width, :height, :left, :top, :gap_x, :gap_y, :page,
-                               padding: 2.0) do
+      padding: 2.0) do
       def per_page = columns * rows
 
       # @param index [Integer] cell on its page, row by row

@@ -51,7 +51,7 @@ module NutShelf
         policy = Core::Policy.new(school: word(row, "school", SCHOOLS, "look_then_decide").to_sym)
         policy = policy.strict if row["strict"] == true
         dating = @lineage.date(row["id"].to_s, policy: policy, today: day(row, row["id"], "today") || missing(row, "today"))
-        days = %i[usable_until quality_until safety_until ready_on].to_h { |name| [name, dating[name]&.iso8601] }
+        days = %i[usable_until quality_until safety_until ready_on].to_h { |name| [name, dating.public_send(name)&.iso8601] }
         { state: dating.state, **days, flags: dating.flags.map { |flag| flag[:code] }, steps: dating.steps }
       end
 
@@ -71,16 +71,16 @@ module NutShelf
         id = row["id"]
         printed_on = day(row, id, "printed_on")
         Core::Story.new(food: food(row), situation: word(row, "situation", SITUATIONS, "bought_sealed"), printed_on: printed_on,
-                        printed_kind: printed_on && word(row, "printed_kind", PRINTED, "best_before").to_sym,
-                        acquired_on: day(row, id, "acquired_on"), made_on: day(row, id, "made_on"), known_on: day(row, id, "known_on"),
-                        place: standing(word(row, "place", PLACES)), leftover_days: row["leftover_days"], method: row["method"],
-                        quarantined: row["quarantined"] == true, events: events.map { |event| event(id, event) }.freeze)
+          printed_kind: printed_on && word(row, "printed_kind", PRINTED, "best_before").to_sym,
+          acquired_on: day(row, id, "acquired_on"), made_on: day(row, id, "made_on"), known_on: day(row, id, "known_on"),
+          place: standing(word(row, "place", PLACES)), leftover_days: row["leftover_days"], method: row["method"],
+          quarantined: row["quarantined"] == true, events: events.map { |event| event(id, event) }.freeze)
       end
 
       def event(id, event)
         row = { **event, "id" => id }
         Core::Event.new(kind: word(row, "kind", KINDS).to_sym, on: day(event, id, "on"), order: event["order"],
-                        place: place_of(row), result: result_of(row)&.to_sym, method: event["method"])
+          place: place_of(row), result: result_of(row)&.to_sym, method: event["method"])
       end
 
       def place_of(row)

@@ -7,6 +7,7 @@ require "securerandom"
 require_relative "errors"
 require_relative "lots"
 require_relative "soundness"
+require_relative "topics"
 require_relative "typing"
 
 module NutShelf
@@ -20,7 +21,8 @@ module NutShelf
       # In the order they can be written back.
       TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
                   counts count_lines care_rules record_events].freeze
-      DERIVED = { lots: %i[on_hand value_minor], households: %i[dated_by] }.freeze
+      DERIVED = { lots: %i[on_hand value_minor], acts: %i[revision],
+                  households: [:dated_by, :raised_in, *Topics::ALL.map { |topic| Topics.column(topic) }] }.freeze
       # Rows that point into their own table are written without that, then completed.
       OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
@@ -114,6 +116,7 @@ module NutShelf
         id = document["household"]["id"]
         insert(db, :accounts, document["accounts"].map { |one| one.slice("id", "email", "name") })
         insert(db, :households, [document["household"]])
+        db[:households].update(Topics::ALL.to_h { |topic| [Topics.column(topic), :revision] })
         document["memberships"].each { |one| db[:memberships].insert(household_id: id, **one.transform_keys(&:to_sym)) }
         TABLES.each { |table| insert(db, table, document["tables"].fetch(table.to_s).map { |one| { "household_id" => id, **one } }) }
       end

@@ -21,6 +21,10 @@ module NutShelf
       # SELECT id, weekly_said FROM foods WHERE household_id = 7 AND weekly_said IS NOT NULL
       def weekly_said = rows(:foods).exclude(weekly_said: nil).select_hash(:id, :weekly_said)
 
+      # SELECT id, working_amount FROM foods WHERE household_id = 7 AND working_amount IS NOT NULL
+      # @return [Hash{Integer=>BigDecimal}] grams
+      def working_amounts = rows(:foods).exclude(working_amount: nil).select_hash(:id, :working_amount)
+
       # Names that hold the words, then names that look like them (trigrams).
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL
       #   AND (search_text ILIKE '%chick%' OR word_similarity('chick', search_text) > 0.5) ORDER BY ... LIMIT 20
@@ -30,6 +34,10 @@ module NutShelf
         rows(:foods).where(archived_at: nil).where(like | (near > 0.5))
                     .order(Sequel.case({ Sequel.ilike(:name, "#{db.dataset.escape_like(text)}%") => 0 }, 1), Sequel.desc(near), :name).limit(limit).all
       end
+
+      # SELECT id FROM foods WHERE household_id = 7 AND search_text ILIKE '%chick%'
+      # @return [Array<Integer>] ids of foods whose names hold the words
+      def holding(text) = rows(:foods).where(Sequel.ilike(:search_text, "%#{db.dataset.escape_like(text)}%")).select_map(:id)
 
       # What is put away most often, the latest first where that is level.
       # SELECT foods.*, count(*) FROM foods JOIN lots JOIN movements ON reason IN ('bought', 'made', 'brought_in') GROUP BY foods.id ORDER BY count(*) DESC LIMIT 24

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "table"
+require_relative "topics"
 require_relative "../core/dating/policy"
 
 module NutShelf
@@ -10,10 +11,19 @@ module NutShelf
       # SELECT households.*, people_factor FROM households WHERE id = 7
       def row = found(db[:households].where(id: household_id).first, "household")
 
-      # Raises the revision; the row lock also puts the household's writers in a line.
-      # UPDATE households SET revision = revision + 1 WHERE id = 7
-      # @return [Integer] the new revision
-      def bump = db[:households].where(id: household_id).returning(:revision).update(revision: Sequel[:revision] + 1).first[:revision]
+      # Raises the revision, once a transaction; the row lock also puts the household's writers in a line. What is written
+      # to from here on takes that number for its topic: the database sees to it (migration 012).
+      # UPDATE households SET revision = revision + (raised_in <> txid_current())::int, raised_in = txid_current() WHERE id = 7
+      # @return [Hash] the household's row as it now is
+      def bump
+        mine = Sequel.function(:txid_current)
+        further = Sequel.cast(Sequel.~(raised_in: mine), Integer)
+        db[:households].where(id: household_id).returning.update(revision: Sequel[:revision] + further, raised_in: mine).first
+      end
+
+      # @param since [Integer] a revision
+      # @return [Array<Symbol>] topics that were written to since
+      def changed_since(since, row = self.row) = Topics::ALL.select { |topic| row[Topics.column(topic)] > since }
 
       # The role somebody has now, after the lock: it may have changed while they waited.
       # SELECT role FROM memberships WHERE account_id = 3 AND household_id = 7

@@ -52,6 +52,17 @@ module NutShelf
         %i[movements lot_events].flat_map { |table| rows(table).where(act_id: act_id).select_map(:lot_id) }.uniq.sort
       end
 
+      # Stacks that acts moved or changed since a revision.
+      # SELECT DISTINCT lot_id FROM (movements UNION lot_events) JOIN acts WHERE acts.revision > 40 LIMIT 41
+      # @param since [Integer]
+      # @param most [Integer]
+      # @return [Array<Integer>]
+      def touched_since(since, most)
+        acts = rows(:acts).where { revision > since }.select(:id)
+        touching = %i[movements lot_events].map { |table| rows(table).where(act_id: acts).select(:lot_id) }
+        touching.reduce { |one, other| one.union(other) }.limit(most).select_map(:lot_id).sort
+      end
+
       def meal_event(act_id:, meal_id:, before:, after:)
         insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
       end

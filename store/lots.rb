@@ -56,31 +56,27 @@ module NutShelf
 
       SHELF_COLUMNS = [*%i[id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on usable_until
                            quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated on_hand value_minor situation wrapping].map { |name| Sequel[:lots][name] },
-                       *%i[key name aisle food_group reference_key class_key g_per_ml g_per_piece kept_by_level].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
+                       *%i[key].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
 
-      def filtered(food_id: nil, place_ids: nil, text: nil)
-        found = shelf
-        found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
-        found = found.where(Sequel[:lots][:place_id] => place_ids) if place_ids
-        found = found.where(Sequel.ilike(Sequel[:foods][:search_text], like(text)) | Sequel.ilike(Sequel[:lots][:label], like(text))) if text
-        found
-      end
+      # What a stack of the core is made from, and nothing else: amounts in millionths, which are whole numbers.
+      # SELECT lots.id, ..., (on_hand * 1000000)::bigint AS on_hand_micro, ... FROM lots
+      #   WHERE household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, id
+      def narrow = narrowed(rows(:lots).where { on_hand > 0 }).order(Sequel.asc(:usable_until, nulls: :last), :id)
 
-      # One page of the shelf after a cursor; `state` has been put into dates by the caller.
-      def page(found, after:, limit:)
-        return found.limit(limit).all unless after
+      # The same of some stacks, there or gone.
+      def narrow_of(ids) = narrowed(rows(:lots).where(id: ids)).order(Sequel.asc(:usable_until, nulls: :last), :id)
 
-        until_on, id = after
-        key = Sequel.function(:coalesce, Sequel[:lots][:usable_until], Date.new(9999, 12, 31))
-        found.where((key > until_on) | (Sequel.expr(key => until_on) & (Sequel[:lots][:id] > id))).limit(limit).all
-      end
+      # The same of what stands in some places.
+      def narrow_in(place_ids) = narrow.where(place_id: place_ids)
+
+      NARROW = %i[id food_id place_id label dimension noun open frozen quarantined level acquired_on ready_on usable_until
+                  quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated
+                  value_minor situation wrapping container_id].freeze
+      MICRO = 1_000_000
 
       def one(id) = found(rows(:lots).where(id: id).first, "stack")
 
       def shelf_row(id) = rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] }).where(Sequel[:lots][:id] => id).select(*SHELF_COLUMNS).first
-
-      # @return [Array<Hash>] those of these stacks that are still there, as the shelf shows them
-      def on_shelf(ids) = shelf.where(Sequel[:lots][:id] => ids).all
 
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
       # @return [Hash{Integer=>Integer}] how many stacks stand in a place
@@ -153,6 +149,12 @@ module NutShelf
       def typed(values) = Typing.row(db, :lots, values.except(*JSONB)).merge(values.slice(*JSONB))
 
       private
+
+      def narrowed(found)
+        found.select(*NARROW, micro(:on_hand), micro(:pack_amount))
+      end
+
+      def micro(name) = Sequel.cast(Sequel[name] * MICRO, :bigint).as(:"#{name}_micro")
 
       def like(text) = "%#{db.dataset.escape_like(text)}%"
 

@@ -1,19 +1,23 @@
 # frozen_string_literal: true
 
 require_relative "table"
-require_relative "../core/dating/story"
+require_relative "../core/rotation/place"
 
 module NutShelf
   module Store
     # Where things stand.
     class Places < Table
       # SELECT * FROM places WHERE household_id = 7 AND archived_at IS NULL ORDER BY position, id
-      def all = rows(:places).where(archived_at: nil).order(:position, :id).all
+      # @return [Array<Core::Place>]
+      def all = rows(:places).where(archived_at: nil).order(:position, :id).map { |row| Places.value(row) }
 
-      def find(id) = found(rows(:places).where(id: id).first, "place")
+      # @return [Core::Place]
+      # @raise [Missing]
+      def find(id) = Places.value(found(rows(:places).where(id: id).first, "place"))
 
       # Archived ones too: old stacks remember where they stood.
-      def by_id = rows(:places).order(:position, :id).to_hash(:id)
+      # @return [Hash{Integer=>Core::Place}]
+      def by_id = rows(:places).order(:position, :id).to_h { |row| [row[:id], Places.value(row)] }
 
       # Puts a place away that holds nothing.
       # @return [Boolean] false when something stands there, or in a place within it
@@ -28,8 +32,8 @@ module NutShelf
       # A place and everything within it, in the order people walk: the place, then each inner one.
       # @return [Array<Integer>]
       def within(id)
-        children = all.group_by { |row| row[:parent_id] }
-        walk = ->(one) { [one, *children.fetch(one, []).flat_map { |row| walk.(row[:id]) }] }
+        children = all.group_by(&:parent_id)
+        walk = ->(one) { [one, *children.fetch(one, []).flat_map { |place| walk.(place.id) }] }
         walk.(id)
       end
 
@@ -45,11 +49,15 @@ module NutShelf
       # @return [Integer] id
       def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil)
         insert(:places, name: name, kind: kind, tier: tier, low_c: low_c, high_c: high_c, parent_id: parent_id,
-                        position: (rows(:places).max(:position) || 0) + 1)
+          position: (rows(:places).max(:position) || 0) + 1)
       end
 
-      # @return [Core::Standing]
-      def self.standing(row) = Core::Standing.new(name: row[:name].to_s, kind: row[:kind], low_c: row[:low_c], high_c: row[:high_c])
+      # @param row [Hash] of the table
+      # @return [Core::Place]
+      def self.value(row)
+        Core::Place.new(**row.except(:household_id, :name, :inner_mm), name: row[:name].to_s,
+          inner_mm: row[:inner_mm]&.to_a.freeze)
+      end
     end
   end
 end

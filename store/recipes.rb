@@ -35,12 +35,12 @@ module NutShelf
 
       def value(row, lines)
         Core::Recipe.new(**row.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
-                         gear: row[:gear].to_a, steps: row[:steps].to_a, tags: row[:tags].to_a, lines: lines.map { |line| line_value(line) }.freeze)
+          gear: row[:gear].to_a, steps: row[:steps].to_a, tags: row[:tags].to_a, lines: lines.map { |line| line_value(line) }.freeze)
       end
 
       def line_value(row)
         Core::RecipeLine.new(food_key: row[:food_key], quantity: Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym), optional: row[:optional],
-                             substitutes: row[:substitutes].to_h.transform_values(&:to_r).freeze, note: row[:note])
+          substitutes: row[:substitutes].to_h.transform_values(&:to_r).freeze, note: row[:note])
       end
 
       def recipe_row(recipe)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "places"
 require_relative "table"
 require_relative "typing"
 
@@ -12,7 +13,11 @@ module NutShelf
                  "photo" => :place_photos, "count_line" => :count_lines, "household" => :households }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
-      def lock(kind, id) = found(scope(kind).where(id: id).for_update.first, kind)
+      # @return [Hash, Core::Place]
+      def lock(kind, id)
+        row = found(scope(kind).where(id: id).for_update.first, kind)
+        kind == "place" ? Places.value(row) : row
+      end
 
       # @return [Integer] id
       def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(kind, facts))

@@ -13,7 +13,7 @@ module NutShelf
         all.to_h do |row|
           storage = row[:storage].empty? ? nil : row[:storage]
           [[*row.values_at(:scope, :place, :state), *storage], Core::KeepingRow.new(**row.slice(:scope, :place, :state, :low, :high), kind: row[:kind].to_sym, own_reason: row[:reason],
-                                                                                                                                      storage: storage, signs_to_discard: "", method: "", caution: "")]
+            storage: storage, signs_to_discard: "", method: "", caution: "")]
         end
       end
 

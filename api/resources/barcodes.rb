@@ -8,7 +8,7 @@ module NutShelf
     # Codes that were learnt.
     class Barcodes < Base
       get("/") do
-        view do |room|
+        view(:rules) do |room|
           { barcodes: room.house.packs.barcodes.map { |row| { code: row[:code], food_id: row[:food_id], food: room.food_row(row[:food_id])[:name].to_s, pack: words(row, room) } } }
         end
       end

@@ -3,7 +3,7 @@
 require_relative "../base"
 require_relative "../../desk/calendar_of"
 require_relative "../../desk/thawing"
-require_relative "../views/plan_view"
+require_relative "../../desk/plan"
 require_relative "../../store/doors"
 
 module NutShelf
@@ -25,8 +25,7 @@ module NutShelf
 
       helpers do
         def feed(room)
-          plan = PlanView.new(room)
-          thawing = Desk::Thawing.new(room, plan.pantry_of).tasks(plan.planned, plan.all_missing.last)
+          thawing = Desk::Thawing.new(room, Desk::Plan.new(room)).tasks
           Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.household[:uid]).write(Desk::CalendarOf.new(room, thawing).entries)
         end
       end

@@ -39,14 +39,14 @@ module NutShelf
         def overview(room)
           due = Desk::PlacesDue.new(room).all
           counts = room.house.lots.count_by_place
-          { places: room.places.values.map { |place| place(place, due.fetch(place[:id]), counts.fetch(place[:id], 0)) },
+          { places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
             open: room.house.counts.open.map do |count|
-              { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id])[:name].to_s, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size }
+              { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id]).name, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size }
             end }
         end
 
         def place(place, due, stacks)
-          { id: place[:id], name: place[:name].to_s, kind: place[:kind], tier: place[:tier], parent_id: place[:parent_id], stacks: stacks, counted_on: place[:counted_on]&.iso8601, due: due.due, reason: due.reason }
+          { id: place.id, name: place.name, kind: place.kind, tier: place.tier, parent_id: place.parent_id, stacks: stacks, counted_on: place.counted_on&.iso8601, due: due.due, reason: due.reason }
         end
       end
     end

@@ -9,12 +9,12 @@ module NutShelf
     class Dishes < Base
       get("/") do
         day = day_param(:on)
-        view do |room|
+        view(:stock, :plan, :people, :rules) do |room|
           plan = PlanView.new(room)
           on = day || room.today
-          found = plan.ranked(on)
+          found = plan.plan.ranked(on)
           found = found.select { |entry| entry.dish.recipe.meal == params[:meal] } if params[:meal]
-          { on: on.iso8601, servings: Core::Decimal.print(plan.servings), dishes: found.reject { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) },
+          { on: on.iso8601, servings: Core::Decimal.print(plan.plan.servings), dishes: found.reject { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) },
             shut: found.select { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) } }
         end
       end

@@ -8,7 +8,7 @@ module NutShelf
   module Api
     # Foods by name, and new ones.
     class Foods < Base
-      get("/") { view { |room| { foods: params[:usual] == "yes" ? FoodView.new(room).usual(room.house.foods.usual) : FoodView.new(room).plain(found(room)) } } }
+      get("/") { view(:stock, :rules) { |room| { foods: params[:usual] == "yes" ? FoodView.new(room).usual(room.house.foods.usual) : FoodView.new(room).plain(found(room)) } } }
 
       post("/") { act(Desk::AddFood, body_as("AddFood")) }
 

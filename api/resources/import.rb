@@ -28,7 +28,7 @@ module NutShelf
 
         def shown(room, row)
           input = row.input or return { line: row.line, food: row.food_text, amount: "", place: nil, date: nil, price_minor: nil }
-          { line: row.line, food: room.food(input[:food_id]).name, amount: words(room, input), place: room.place(input[:place_id])[:name].to_s, date: input[:printed_on] || input[:made_on], price_minor: input[:price_minor] }
+          { line: row.line, food: room.food(input[:food_id]).name, amount: words(room, input), place: room.place(input[:place_id]).name, date: input[:printed_on] || input[:made_on], price_minor: input[:price_minor] }
         end
 
         def words(room, input)

@@ -13,7 +13,7 @@ module NutShelf
   module Api
     # How to keep each food, by the household's school and with its own times.
     class Keeping < Base
-      get("/:id") { view { |room| page(room, id_param) } }
+      get("/:id") { view(:stock, :rules) { |room| page(room, id_param) } }
 
       post("/:id/own") { act(Desk::SetKeeping, { food_id: id_param, **body_as("SetKeeping") }) }
 

@@ -8,12 +8,12 @@ module NutShelf
     # What the coming days' meals ask for and the shelf does not have, by aisle.
     class Missing < Base
       get("/") do
-        days = number_param(:days, 7, 1..PlanView::HORIZON)
-        view do |room|
+        days = number_param(:days, 7, 1..Desk::Plan::HORIZON)
+        view(:stock, :plan, :people, :rules) do |room|
           plan = PlanView.new(room)
-          items = plan.missing(room.today + days - 1).first.map { |item| item(item, plan) }
+          items = plan.plan.missing(room.today + days - 1).first.map { |item| item(item, plan) }
           listed = items.map { |entry| entry[:food_id] }
-          items += plan.running_out.map { |key, level| by_level(key, level, plan) }.reject { |entry| listed.include?(entry[:food_id]) }
+          items += room.shelf.running_out.map { |key, level| by_level(key, level, plan) }.reject { |entry| listed.include?(entry[:food_id]) }
           { days: days, cost_minor: items.sum { |entry| entry[:cost_minor] }, estimated: items.any? { |entry| entry[:estimated] }, aisles: by_aisle(items) }
         end
       end
@@ -24,8 +24,8 @@ module NutShelf
         end
 
         def item(item, plan)
-          food = plan.pantry.foods.fetch(item.food_key)
-          cost, estimated = plan.whole_cost(item.food_key, item.grams)
+          food = plan.foods.fetch(item.food_key)
+          cost, estimated = plan.plan.whole_cost(item.food_key, item.grams)
           { aisle: food.aisle, food_id: plan.food_id(item.food_key), food: food.name, amount: plan.food_amount(item.food_key, item.grams),
             level: nil, at_home: item.at_home.positive? ? plan.food_amount(item.food_key, item.at_home) : nil, pack: plan.pack_words(item.pack), count: item.pack_count || 1, cost_minor: cost, estimated: estimated,
             reasons: reasons(item, plan), put_away: put_away(item, food, plan) }
@@ -33,9 +33,9 @@ module NutShelf
 
         # One usual pack of what is kept by level and runs low.
         def by_level(key, level, plan)
-          food = plan.pantry.foods.fetch(key)
+          food = plan.foods.fetch(key)
           pack, = Core::MissingList.packs(food, 1r)
-          cost, estimated = plan.whole_cost(key, 1r)
+          cost, estimated = plan.plan.whole_cost(key, 1r)
           { aisle: food.aisle, food_id: plan.food_id(key), food: food.name, amount: "some", at_home: nil, level: level, pack: plan.pack_words(pack), count: 1, cost_minor: cost, estimated: estimated, reasons: [],
             put_away: ["1 x", plan.pack_words(pack), plain_name(food)].compact.join(" ") }
         end
@@ -43,7 +43,7 @@ module NutShelf
         def plain_name(food) = food.name.split(",").reverse.map(&:strip).join(" ")
 
         def reasons(item, plan)
-          meals = plan.planned.to_h { |meal| [meal.id, meal] }
+          meals = plan.plan.coming.to_h { |meal| [meal.id, meal] }
           item.reasons.map do |reason|
             meal = meals.fetch(reason[:meal])
             { meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: plan.food_amount(item.food_key, reason[:grams]) }

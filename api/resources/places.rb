@@ -13,16 +13,16 @@ module NutShelf
     # Where things stand: what each place is like, what is wrong there, what fits.
     class Places < Base
       get("/") do
-        view do |room|
+        view(:stock, :rules) do |room|
           counts = room.house.lots.count_by_place
           photos = room.house.places.photo_ids
-          { places: room.places.values.map { |row| PlaceView.row(row, counts.fetch(row[:id], 0), photos.key?(row[:id])) } }
+          { places: room.places.values.map { |row| PlaceView.row(row, counts.fetch(row.id, 0), photos.key?(row.id)) } }
         end
       end
 
       post("/") { act(Desk::AddPlace, body_as("AddPlace")) }
 
-      get("/:id") { view { |room| PlaceView.new(room, id_param).call } }
+      get("/:id") { view(:stock, :rules) { |room| PlaceView.new(room, id_param).call } }
 
       post("/:id/change") { act(Desk::ChangePlace, { place_id: id_param, **body_as("ChangePlace") }) }
 
@@ -52,7 +52,7 @@ module NutShelf
       helpers do
         def fit(room, input)
           place = room.house.places.find(id_param)
-          shelf = input[:shelf_mm] || place[:inner_mm]&.to_a or refuse("unknown_figure", "Nobody has measured #{place[:name]} yet.", "Measure its inside once: width, depth, height.")
+          shelf = input[:shelf_mm] || place.inner_mm&.to_a or refuse("unknown_figure", "Nobody has measured #{place.name} yet.", "Measure its inside once: width, depth, height.")
           boxes = Core::Boxes.new(shelf: shelf, box: input[:box_mm], upright: input.fetch(:upright, true))
           { count: boxes.count, steps: boxes.steps }
         end

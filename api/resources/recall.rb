@@ -12,11 +12,11 @@ module NutShelf
       get("/") do
         wanted = { food_id: params[:food_id] && id_param(:food_id), pack_id: params[:pack_id] && id_param(:pack_id), lot_text: words(:lot) }.compact
         code = words(:code)
-        view do |room|
+        view(:stock, :rules) do |room|
           wanted[:pack_id] ||= pack_of(room, code) if code
           rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
-          stacks = StackView.new(room)
-          { stacks: rows.map { |row| { stack: stacks.call(row), lot_text: row[:lot_text], place: room.place(row[:place_id])[:name].to_s } } }
+          stacks = StackView.new(room).all(rows.map { |row| row[:id] })
+          { stacks: rows.map { |row| { stack: stacks.fetch(row[:id]), lot_text: row[:lot_text], place: room.place(row[:place_id]).name } } }
         end
       end
 

@@ -15,11 +15,11 @@ module NutShelf
                  prepare: [Desk::Prepare, "Prepare"], store: [Desk::StoreAs, "StoreAs"], portion: [Desk::Portion, "Portion"], decant: [Desk::Decant, "Decant"], "top-up": [Desk::TopUp, "TopUp"],
                  correct: [Desk::Correct, "Correct"], amend: [Desk::Amend, "Amend"], clear: [Desk::Clear, "Nothing"], seen: [Desk::Seen, "Seen"] }.freeze
 
-      get("/") { view { |room| ShelfPage.new(room, shelf_filters).call } }
+      get("/") { view(:stock, :rules) { |room| ShelfPage.new(room, shelf_filters).call } }
 
       post("/") { act_on_stacks(Desk::PutAway, body_as("PutAway")) }
 
-      get("/:id") { view { |room| StackDetail.new(room, id_param).call } }
+      get("/:id") { view(:stock, :plan, :rules) { |room| StackDetail.new(room, id_param).call } }
 
       DOINGS.each { |name, (klass, schema)| post("/:id/#{name}") { act_on_stacks(klass, { lot_id: id_param, **body_as(schema) }) } }
 

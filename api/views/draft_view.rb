@@ -35,7 +35,7 @@ module NutShelf
         place = @words.place(draft.place)
         { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
           food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
-          frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place[:id], name: place[:name].to_s }, price_minor: draft.price_minor, state: draft.state,
+          frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place.id, name: place.name }, price_minor: draft.price_minor, state: draft.state,
           questions: draft.questions.map { |question| question(question) }, unread: draft.unread, notes: draft.notes, lot_text: draft.lot_text, spans: draft.spans,
           **home(draft, food, place) }
       end
@@ -44,12 +44,12 @@ module NutShelf
       def home(draft, food, place)
         asked = draft.questions.any? { |question| question.field == "place" }
         usual = food && !place && !asked ? belonging.place(food, state: draft.frozen_on ? "frozen" : draft.state, filling: @filling) : nil
-        { usual_place: usual && { id: usual[:id], name: usual[:name].to_s }, effect: effect(draft, food, place || usual) }
+        { usual_place: usual && { id: usual.id, name: usual.name }, effect: effect(draft, food, place || usual) }
       end
 
       def usual(food_id)
         place = belonging.place(@room.food_row(food_id), filling: @filling)
-        place && { id: place[:id], name: place[:name].to_s }
+        place && { id: place.id, name: place.name }
       end
 
       def belonging = @belonging ||= Desk::Belonging.new(@room)
@@ -110,7 +110,7 @@ module NutShelf
 
         stack = Desk::NewStack.new(@room, input(draft, food, place))
         facts = stack.facts(dry: true)
-        dating = Desk::Redate.new(@room).judge({ **facts, start_place_id: place[:id] })
+        dating = Desk::Redate.new(@room).judge({ **facts, start_place_id: place.id })
         { usable_until: dating.usable_until&.iso8601, state: dating.state, steps: dating.steps }
       rescue Desk::Invalid
         nil
@@ -118,7 +118,7 @@ module NutShelf
 
       def input(draft, food, place)
         kind = draft.date_kind
-        { food_id: food[:id], place_id: place[:id], count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.amount && draft.unit,
+        { food_id: food[:id], place_id: place.id, count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.amount && draft.unit,
           noun: draft.amount ? nil : draft.unit, state: draft.state, opened_on: draft.opened_on, frozen_on: draft.frozen_on, thawed_on: draft.thawed_on,
           printed_on: %w[best_before use_by].include?(kind) ? draft.date : nil, printed_kind: %w[best_before use_by].include?(kind) && draft.date ? kind : nil,
           made_on: %w[made packed].include?(kind) ? draft.date : nil }

@@ -51,7 +51,7 @@ module NutShelf
       # Where its place was taken away since, it has none.
       def came(last, row)
         pack = last[:pack_amount]
-        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension]), noun: last[:noun], place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
+        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension].to_sym), noun: last[:noun], place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
           count: count(last[:quantity].to_r, pack&.to_r), days: days(last), date_kind: last[:printed_kind] }
       end
 

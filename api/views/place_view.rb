@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../../desk/at_risk"
-require_relative "../../desk/pantry_of"
 require_relative "crossed_view"
 require_relative "stack_view"
 
@@ -11,9 +10,9 @@ module NutShelf
     class PlaceView
       # @return [Hash] one row of the list
       def self.row(row, stacks, photo)
-        { **row.slice(:id, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days, :note, :version),
-          name: row[:name].to_s, stacks: stacks, photo: photo,
-          inner_mm: row[:inner_mm]&.to_a, fill_said_on: row[:fill_said_on]&.iso8601, counted_on: row[:counted_on]&.iso8601 }
+        { **row.slice(:id, :name, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent,
+          :count_every_days, :note, :version, :inner_mm), stacks: stacks, photo: photo,
+                                                          fill_said_on: row.fill_said_on&.iso8601, counted_on: row.counted_on&.iso8601 }
       end
 
       # @param room [Desk::Room]
@@ -25,23 +24,23 @@ module NutShelf
 
       # @return [Hash]
       def call
-        rows = @room.house.lots.standing_in([@place[:id]]).all
-        { place: PlaceView.row(@place, rows.size, !@room.house.places.photo(@place[:id]).nil?), room_left: room_left, warnings: [*wrong(rows), *CrossedView.new(@room, Desk::PantryOf.new(@room)).call(@place[:id])], at_risk: Desk::AtRisk.new(@room).in_place(@place[:id]).map { |row| @view.call(row) } }
+        stacks = @room.shelf.in_place(@place.id)
+        { place: PlaceView.row(@place, stacks.size, !@room.house.places.photo(@place.id).nil?), room_left: room_left, warnings: [*wrong(stacks), *CrossedView.call(@room, @place.id)], at_risk: Desk::AtRisk.new(@room).in_place(@place.id).map { |stack| @view.call(stack) } }
       end
 
       private
 
       # Litres that are free, by what somebody last said about how full it is.
       def room_left
-        return unless @place[:inner_mm] && @place[:fill_percent]
+        return unless @place.inner_mm && @place.fill_percent
 
-        litres = @place[:inner_mm].to_a.reduce(1) { |product, size| product * size }/1_000_000r
-        free = litres * (100 - @place[:fill_percent]) / 100
-        { litres: free.round.to_i, of: litres.round.to_i, steps: ["Inside it measures #{@place[:inner_mm].to_a.join(' x ')} mm, which is #{litres.round} litres.", "It was #{@place[:fill_percent]} % full on #{Core::Words.day(@place[:fill_said_on])}, so about #{free.round} litres are free."] }
+        litres = @place.inner_mm.to_a.reduce(1) { |product, size| product * size }/1_000_000r
+        free = litres * (100 - @place.fill_percent) / 100
+        { litres: free.round.to_i, of: litres.round.to_i, steps: ["Inside it measures #{@place.inner_mm.to_a.join(' x ')} mm, which is #{litres.round} litres.", "It was #{@place.fill_percent} % full on #{Core::Words.day(@place.fill_said_on)}, so about #{free.round} litres are free."] }
       end
 
-      def wrong(rows)
-        rows.select { |row| row[:flags].any? }.map { |row| { kind: row[:flags].first["code"], stack: @view.call(row), text: row[:flags].first["text"] } }
+      def wrong(stacks)
+        stacks.select { |stack| stack.flags.any? }.map { |stack| { kind: stack.flags.first.code, stack: @view.call(stack), text: stack.flags.first.text } }
       end
     end
   end

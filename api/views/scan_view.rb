@@ -32,8 +32,8 @@ module NutShelf
       def blank = { kind: "text", words: "", stack: nil, code: nil, food: nil, pack: nil, draft: nil, stacks: [], figure: nil }
 
       def stack(id)
-        row = @room.house.lots.shelf_row(id) or return blank.merge(kind: "unknown_stack", words: "That label belongs to no stack here.")
-        blank.merge(kind: "stack", words: row[:on_hand].positive? ? "Found." : "Nothing of it is left.", stack: StackView.new(@room).call(row))
+        stack = @room.stacks([id]).first or return blank.merge(kind: "unknown_stack", words: "That label belongs to no stack here.")
+        blank.merge(kind: "stack", words: stack.on_hand.positive? ? "Found." : "Nothing of it is left.", stack: StackView.new(@room).call(stack))
       end
 
       # What the shop weighed out carries a figure of its own, and nobody but the shop says which.
@@ -55,8 +55,9 @@ module NutShelf
 
         food = @room.food_row(pack[:food_id])
         view = StackView.new(@room)
-        rows = @room.house.lots.filtered(food_id: food[:id]).all
-        blank.merge(kind: "pack", words: notes, code: gtin, food: { id: food[:id], name: food[:name].to_s }, pack: words(pack), draft: draft(pack, reading), stacks: rows.map { |row| view.call(row) })
+        blank.merge(kind: "pack", words: notes, code: gtin, food: { id: food[:id], name: food[:name].to_s }, pack: words(pack), draft: draft(pack, reading), stacks: @room.stacks_like(food_id: food[:id]).map do |stack|
+          view.call(stack)
+        end)
       end
 
       def words(pack) = @room.size(Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym))

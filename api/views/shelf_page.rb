@@ -2,13 +2,15 @@
 
 require "base64"
 require_relative "stack_view"
+require_relative "../../core/rotation/order"
 require_relative "../../desk/errors"
 
 module NutShelf
   module Api
-    # One page of the shelf, with totals on the first.
+    # One page of the shelf, first date first, with totals on the first page.
     class ShelfPage
       STATES = %w[stop look front soon resting undated not_ready].freeze
+      COUNTED = %i[front look stop undated].freeze
 
       # @param room [Desk::Room]
       # @param filters [Hash] :place_id, :food_id, :text, :state, :cursor, :limit
@@ -18,52 +20,48 @@ module NutShelf
         @view = StackView.new(room)
         return if filters[:state].nil? || STATES.include?(filters[:state])
 
-        raise Desk::Invalid.new("There is no state #{filters[:state]}.", code: "invalid", pointer: "/state", remedy: "Use one of #{STATES.join(', ')}.")
+        raise Desk::Invalid.new("There is no state #{filters[:state]}.", code: "invalid", pointer: "/state",
+          remedy: "Use one of #{STATES.join(', ')}.")
       end
 
       # @return [Hash]
       def call
-        rows = @filters[:state] ? by_state : page
-        more = rows.size > limit
-        rows = rows.first(limit)
-        { stacks: rows.map { |row| @view.call(row) }, next: more ? cursor(rows.last) : nil, totals: @filters[:cursor] ? nil : totals(more ? all : rows) }
+        found = following
+        shown = found.first(@filters[:limit])
+        { stacks: shown.map { |stack| @view.call(stack) }, next: found.size > shown.size ? cursor(shown.last) : nil,
+          totals: @filters[:cursor] ? nil : totals }
       end
 
       private
 
-      def limit = @filters[:limit]
-
-      def all = @all ||= @room.house.lots.filtered(food_id: @filters[:food_id], place_ids: @filters[:place_id], text: @filters[:text]).all
-
-      def page
-        found = @room.house.lots.filtered(food_id: @filters[:food_id], place_ids: @filters[:place_id], text: @filters[:text])
-        @room.house.lots.page(found, after: after, limit: limit + 1)
+      def all
+        @all ||= @room.stacks_like(**@filters.slice(:place_id, :food_id, :text)).then do |found|
+          @filters[:state] ? found.select { |stack| @view.state(stack) == @filters[:state].to_sym } : found
+        end
       end
 
-      # States follow from today, so they are picked after the query; the order stays the same.
-      def by_state
-        wanted = @filters[:state].to_sym
-        from = after
-        all.select { |row| @view.state(row) == wanted && (from.nil? || key(row) > from) }.first(limit + 1).then { |rows| rows }
+      def following
+        from = after or return all
+        all.drop_while { |stack| (turn(stack) <=> from) < 1 }
       end
 
-      def totals(rows)
-        counts = rows.map { |row| @view.state(row) }.tally
-        { stacks: rows.size, value_minor: rows.sum { |row| row[:value_minor] }, **%i[front look stop undated].to_h { |state| [state, counts.fetch(state, 0)] } }
+      def totals
+        counts = all.map { |stack| @view.state(stack) }.tally
+        { stacks: all.size, value_minor: all.sum(&:value_minor), **COUNTED.to_h { |state| [state, counts.fetch(state, 0)] } }
       end
 
-      def key(row) = [row[:usable_until] || Date.new(9999, 12, 31), row[:id]].then { |date, id| (date.jd * (10**18)) + id }
+      def turn(stack) = [Core::Order.day(stack.usable_until), stack.id]
 
-      def cursor(row) = Base64.urlsafe_encode64("#{(row[:usable_until] || Date.new(9999, 12, 31)).iso8601}|#{row[:id]}", padding: false)
+      def cursor(stack) = Base64.urlsafe_encode64(turn(stack).join("|"), padding: false)
 
       def after
         return unless @filters[:cursor]
 
-        date, id = Base64.urlsafe_decode64(@filters[:cursor]).split("|")
-        pair = [Date.iso8601(date), Integer(id, 10)]
-        @filters[:state] ? (pair[0].jd * (10**18)) + pair[1] : pair
-      rescue ArgumentError, TypeError, NoMethodError
-        raise Desk::Invalid.new("That place in the list is not known.", code: "invalid", pointer: "/cursor", remedy: "Start from the front.")
+        day, id = Base64.urlsafe_decode64(@filters[:cursor]).split("|")
+        [Integer(day, 10), Integer(id, 10)]
+      rescue ArgumentError, TypeError
+        raise Desk::Invalid.new("That place in the list is not known.", code: "invalid", pointer: "/cursor",
+          remedy: "Start from the front.")
       end
     end
   end

@@ -22,20 +22,20 @@ module NutShelf
 
       # @return [Hash]
       def call
-        { stack: StackView.new(@room).call(@room.house.lots.shelf_row(@lot[:id])), place: place, **days, basis: @lot[:basis], school: @room.policy.school_words, steps: @lot[:steps].to_a,
+        { stack: StackView.new(@room).all([@lot[:id]]).fetch(@lot[:id]), place: place, **days, basis: @lot[:basis], school: @room.policy.school_words, steps: @lot[:steps].to_a,
           warnings: @lot[:flags].map { |flag| flag["text"] }, cautions: cautions, history: history(@lot), facts: facts, look: look, storage: storage, care: care, care_advised: care_advised, ripening: ripening, parts: parts }
       end
 
       private
 
-      def place = @room.place(@lot[:place_id])[:name].to_s
+      def place = @room.place(@lot[:place_id]).name
 
       def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot[name]&.iso8601] }
 
       def facts
         jar = @lot[:container_id] && @room.house.containers.any(@lot[:container_id])
         { label: @lot[:label], printed_on: @lot[:printed_on]&.iso8601, printed_kind: @lot[:printed_kind], made_on: @lot[:made_on]&.iso8601, acquired_on: @lot[:acquired_on]&.iso8601, directions: @lot[:directions],
-          bought_for: @lot[:bought_for], lot_text: @lot[:lot_text], wrapping: Desk::Wrapping.of(@lot, @food), container: jar && jar[:name], container_id: @lot[:container_id], quarantined: @lot[:quarantined],
+          bought_for: @lot[:bought_for], lot_text: @lot[:lot_text], wrapping: Desk::Wrapping.of(@room.stacks([@lot[:id]]).first, @food), container: jar && jar[:name], container_id: @lot[:container_id], quarantined: @lot[:quarantined],
           quarantine_reason: @lot[:quarantine_reason], situation: @lot[:situation], seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601 }
       end
 
@@ -54,7 +54,7 @@ module NutShelf
       # What the keeping table advises for food kept like this, as far as nobody remembers it yet.
       def care_advised
         known = care.map { |row| row[:title].downcase }
-        kind = @room.place(@lot[:place_id])[:kind]
+        kind = @room.place(@lot[:place_id]).kind
         row = @room.catalog.keeping(@food, @lot[:open] ? "opened" : @lot[:situation], kind, storage[:now]).row
         return [] if row.nil? || row.care_every_days.nil? || @lot[:frozen] || known.include?(row.care_text.to_s.downcase)
 

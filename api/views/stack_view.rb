@@ -5,79 +5,60 @@ require_relative "../../core/quantity/wording"
 
 module NutShelf
   module Api
-    # A stack as JSON. Written for thousands of rows: no value is computed twice and none needs a query.
+    # A stack as JSON. Written for thousands of them: no value is computed twice and none needs a query.
     class StackView
-      UNITS = { "mass" => "g", "volume" => "ml", "count" => "piece" }.freeze
+      UNITS = { mass: "g", volume: "ml", count: "piece" }.freeze
 
       # @param room [Desk::Room]
       def initialize(room)
+        @room = room
         @measures = room.measures
         @today = room.today
         @policy = room.policy
         @table = room.office.marks
         @marks = {}
         @days = {}
+        @words = {}
       end
 
-      # @param row [Hash] of Store::Lots#shelf
+      # @param stack [Core::Stack]
       # @return [Hash]
-      def call(row)
-        usable = row[:usable_until]
-        label = row[:label]
-        { id: row[:id], food_id: row[:food_id], food: row[:food_name], name: label.empty? ? row[:food_name] : label, group: row[:food_food_group], place_id: row[:place_id],
-          amount: amount(row), on_hand: decimal(row[:on_hand]), unit: UNITS.fetch(row[:dimension]), pack: row[:pack_amount] && decimal(row[:pack_amount]), noun: row[:noun],
-          open: row[:open], frozen: row[:frozen], level: row[:level], state: state(row), days_left: usable && (usable.jd - @today.jd), usable_until: usable && iso(usable),
-          flags: row[:flags].map { |flag| flag["code"] }, value_minor: row[:value_minor], value_estimated: row[:value_estimated], mark: mark(row) }
+      def call(stack)
+        usable = stack.usable_until
+        food = @room.food(stack.food_id)
+        { id: stack.id, food_id: stack.food_id, food: food.name, name: stack.name(food), group: food.food_group,
+          place_id: stack.place_id, amount: amount(stack), on_hand: decimal(stack.on_hand),
+          unit: UNITS.fetch(stack.dimension), pack: stack.pack_amount && decimal(stack.pack_amount), noun: stack.noun,
+          open: stack.open, frozen: stack.in_freezer, level: stack.level, state: state(stack),
+          days_left: usable && (usable.jd - @today.jd), usable_until: usable && iso(usable),
+          flags: stack.flags.map(&:code), value_minor: stack.value_minor, value_estimated: stack.value_estimated,
+          mark: mark(stack, food) }
       end
 
-      # @return [Symbol]
-      def state(row) = Core::State.of(today: @today, policy: @policy, dates: row)
+      # @param ids [Array<Integer>]
+      # @return [Hash{Integer=>Hash}] by id, first date first; what is gone among them
+      def all(ids) = @room.stacks(ids).to_h { |stack| [stack.id, call(stack)] }
 
-      def amount(row)
-        on_hand = row[:on_hand]
-        pack = row[:pack_amount]
-        return worded(row) if row[:noun] || row[:open] || pack.nil?
-        return worded(row) unless plain?(on_hand) && plain?(pack)
+      # @param stack [Core::Stack]
+      # @return [Symbol] see Core::State
+      def state(stack) = Core::State.of(today: @today, policy: @policy, dates: stack)
 
-        packs(on_hand.to_i, pack.to_i, row[:dimension]) || worded(row)
+      # @param stack [Core::Stack]
+      # @return [String] "3 x 400 g"
+      def amount(stack)
+        @words[[stack.on_hand, stack.pack_amount, stack.dimension, stack.noun, stack.open]] ||= @room.wording(stack)
       end
 
       private
 
-      def mark(row)
-        facts = row.values_at(:food_key, :food_reference_key, :food_aisle, :noun, :wrapping)
-        @marks[facts] ||= @table.of(keys: facts.first(2), aisle: facts[2], noun: facts[3], wrapping: facts[4])
+      def mark(stack, food)
+        facts = [food.key, stack.noun, stack.wrapping]
+        @marks[facts] ||= @table.of(keys: [food.key], aisle: food.aisle, noun: stack.noun, wrapping: stack.wrapping)
       end
 
       def iso(date) = @days[date.jd] ||= date.iso8601
 
-      def plain?(number) = number.frac.zero?
-
-      def decimal(number) = plain?(number) ? number.to_i.to_s : number.to_s("F")
-
-      # Whole packs of whole grams are nearly all there is; they need no exact arithmetic.
-      def packs(on_hand, pack, dimension)
-        return unless on_hand.positive? && (on_hand % pack).zero? && (pack > 1 || dimension == "count")
-
-        count = on_hand / pack
-        return free(on_hand, dimension) if count == 1 || pack == 1
-
-        "#{count} x #{free(pack, dimension)}"
-      end
-
-      def free(amount, dimension)
-        return amount.to_s if dimension == "count"
-
-        small, big = dimension == "mass" ? %w[g kg] : %w[ml l]
-        return "#{amount} #{small}" if amount < 1000
-
-        (amount % 1000).zero? ? "#{amount / 1000} #{big}" : Core::Wording.free(Core::Quantity.new(amount.to_r, dimension.to_sym))
-      end
-
-      def worded(row)
-        dimension = row[:dimension].to_sym
-        Core::Wording.stack(Core::Quantity.new(row[:on_hand].to_r, dimension), pack: row[:pack_amount] && Core::Quantity.new(row[:pack_amount].to_r, dimension), noun: row[:noun], open: row[:open], measures: @measures)
-      end
+      def decimal(number) = number.denominator == 1 ? number.numerator.to_s : Core::Decimal.print(number)
     end
   end
 end

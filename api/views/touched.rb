@@ -21,8 +21,8 @@ module NutShelf
         return if ids.size > MOST
 
         view = StackView.new(@room)
-        there = @room.house.lots.on_shelf(ids)
-        { stacks: there.map { |row| view.call(row) }, gone: ids - there.map { |row| row[:id] } }
+        there, gone = @room.stacks(ids).partition { |stack| stack.on_hand.positive? }
+        { stacks: there.map { |stack| view.call(stack) }, gone: gone.map(&:id) }
       end
     end
   end

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "../planning/dish"
-require_relative "../planning/holding"
+require_relative "../planning/weight"
 require_relative "../value"
 
 module NutShelf
   module Core
-    # What the meals of the coming days ask for and the shelf does not have. Meals draw on one pantry in
+    # What the meals of the coming days ask for and the shelf does not have. Meals draw on one shelf in
     # the order of their days, so that no tin is promised twice.
     module MissingList
       # A planned meal: `id`, `on`, `recipe`, `servings`. Frozen.
@@ -20,31 +20,31 @@ module NutShelf
       module_function
 
       # @param meals [Array<Planned>]
-      # @param pantry [Pantry]
+      # @param cursor [Cursor] left as it is
       # @param diet [Diet] of those who eat along
       # @return [Array(Array<Item>, Hash{id=>Dish})] what to buy, and each meal's dish
-      def build(meals, pantry:, diet: Diet.new)
-        dishes, = draw(meals, pantry: pantry, diet: diet)
+      def build(meals, cursor:, diet: Diet.new)
+        dishes, = draw(meals, cursor: cursor, diet: diet)
         wanted = dishes.flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }.group_by(&:first)
         first_day = meals.map(&:on).min
-        items = wanted.map { |key, list| item(key, list, pantry, first_day) }
+        items = wanted.map { |key, list| item(key, list, cursor, first_day) }
         [items, dishes.transform_keys(&:id)]
       end
 
       # Meals draw one after the other, in the order of their days.
-      # @return [Array(Hash{Planned=>Dish}, Pantry)] each meal's dish, and what all of them leave
-      def draw(meals, pantry:, diet: Diet.new)
-        book = pantry.copy
+      # @return [Array(Hash{Planned=>Dish}, Cursor)] each meal's dish, and what all of them leave
+      def draw(meals, cursor:, diet: Diet.new)
+        book = cursor.dup
         dishes = meals.sort_by { |meal| [meal.on, meal.id] }
-                      .to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, pantry: book, on: meal.on, diet: diet)] }
+                      .to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, cursor: book, on: meal.on, diet: diet)] }
         [dishes, book]
       end
 
-      def item(key, list, pantry, day)
+      def item(key, list, cursor, day)
         grams = list.sum(0r, &:last)
-        pack, count = packs(pantry.foods.fetch(key), grams)
-        Item.new(food_key: key, grams: grams, at_home: pantry.left(key, day), pack: pack, pack_count: count,
-                 reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze)
+        pack, count = packs(cursor.foods.fetch(key), grams)
+        Item.new(food_key: key, grams: grams, at_home: cursor.left(key, day), pack: pack, pack_count: count,
+          reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze)
       end
 
       # What must be bought in whole packs for a need.
@@ -53,13 +53,13 @@ module NutShelf
       # @return [Rational] grams in whole packs; the need itself where no usual pack is known
       def whole_grams(food, grams)
         pack, count = packs(food, grams)
-        pack ? count * Holding.pack_grams(food, pack) : grams
+        pack ? count * Weight.of_pack(food, pack) : grams
       end
 
       # The usual pack that leaves least over; the fewer packs when that is level.
       # @return [Array(Quantity, Integer), nil] the pack and how many
       def packs(food, grams)
-        sizes = food.typical_packs.filter_map { |pack| Holding.pack_grams(food, pack)&.then { |size| [pack, size] if size.positive? } }
+        sizes = food.typical_packs.filter_map { |pack| Weight.of_pack(food, pack)&.then { |size| [pack, size] if size.positive? } }
         pack, count = sizes.map { |one, size| [one, (grams / size).ceil, ((grams / size).ceil * size) - grams] }.min_by { |_, many, over| [over, many] }
         pack && [pack, count]
       end

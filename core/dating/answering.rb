@@ -16,7 +16,7 @@ module NutShelf
         care_holds
         say("The tables have no figure for it #{Words.where(@place.kind)}, so no date follows from them.") if @journal.steps.empty?
         Dating.new(**dates(today), days_left: @usable && (@usable - today).to_i, basis: basis, steps: @journal.steps.freeze,
-                                   flags: @journal.flags.freeze, unknown: @unknown == true, **whereabouts)
+          flags: @journal.flags.freeze, unknown: @unknown == true, **whereabouts)
       end
 
       # What still stands out of the cold was good on the day it came out.
@@ -56,7 +56,8 @@ module NutShelf
         binding_cap
         dates = { quality_until: quality_until, safety_until: in_force.select(&:safety?).map(&:until_on).min,
                   ready_on: @ready_on, usable_until: @usable, stopped: @journal.stopped?, look_first: look_first? }
-        { **dates, state: State.of(today: today, policy: @policy, dates: dates) }
+        state = State::Dates.new(**dates.except(:quality_until))
+        { **dates, state: State.of(today: today, policy: @policy, dates: state) }
       end
 
       # @return the earliest of all, each quality date as far as a look covers it; of two on one day the one of safety

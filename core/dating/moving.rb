@@ -65,7 +65,7 @@ module NutShelf
         return unless @since && !ripening? && !(printed_pack? && @sealed) && @phase != :thawed && !@unknown
 
         start_clock(row, @since, @situation == "opened" ? :opened : :rule,
-                    "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}")
+          "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}")
       end
 
       # A clock that has run out stays as a cap; another place does not wind it up again.

@@ -15,8 +15,8 @@ module NutShelf
     # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where the
     # rule says that care is part of its time.
     Story = Value.of(:food, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :place,
-                     :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
-                     situation: "bought_sealed", events: [].freeze, quarantined: false) do
+      :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
+      situation: "bought_sealed", events: [].freeze, quarantined: false) do
       # @return [Date, nil] the day its keeping counts from
       def started_on = made_on || acquired_on
 

@@ -19,7 +19,7 @@ module NutShelf
       # gives [from, to] of each field; `unread` what was not understood, as it was typed: it is confirmed before the line
       # is stored. `notes` are sentences about what was taken for granted.
       Draft = Value.of(:count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on,
-                       :place, :price_minor, :state, :lot_text, :questions, :unread, :notes, :spans)
+        :place, :price_minor, :state, :lot_text, :questions, :unread, :notes, :spans)
     end
   end
 end

@@ -82,7 +82,7 @@ module NutShelf
           return unless line.found[:count_bare] && count > 1 && size && size.dimension != :count && food && BY_PIECE.include?(food.aisle)
 
           line.ask(:count, "Is that #{said(size)} each, or in all?",
-                   [{ text: "#{said(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{said(size)}", value: Decimal.print(count) }])
+            [{ text: "#{said(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{said(size)}", value: Decimal.print(count) }])
         end
 
         def said(size) = Measures.of(@measures.fetch(:system, "metric")).size(size)
@@ -144,9 +144,9 @@ module NutShelf
           food = @lexicon.foods[found[:food]]
           amount, unit = amount_of(found, food)
           Draft.new(count: found[:count], amount: amount, unit: unit, food: found[:food], label: found[:label], date: found[:date],
-                    date_kind: date_kind(line, food, today), opened_on: found[:opened_on], frozen_on: found[:frozen_on], thawed_on: found[:thawed_on],
-                    place: found[:place], price_minor: price(line, amount, unit), state: found[:state], lot_text: found[:lot_text],
-                    questions: line.questions.freeze, unread: unread(line), notes: line.notes.freeze, spans: line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze)
+            date_kind: date_kind(line, food, today), opened_on: found[:opened_on], frozen_on: found[:frozen_on], thawed_on: found[:thawed_on],
+            place: found[:place], price_minor: price(line, amount, unit), state: found[:state], lot_text: found[:lot_text],
+            questions: line.questions.freeze, unread: unread(line), notes: line.notes.freeze, spans: line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze)
         end
 
         def amount_of(found, food)
@@ -231,7 +231,7 @@ module NutShelf
           return price unless line.found[:price][:bare] && count > 1 && line.found[:size] && price / count < CHEAP
 
           line.ask(:price, "Is that for one of them, or for all?",
-                   [price * count, price].map { |sum| { text: "#{Decimal.print(Rational(sum, 100))} in all", value: Decimal.print(Rational(sum, 100)) } })
+            [price * count, price].map { |sum| { text: "#{Decimal.print(Rational(sum, 100))} in all", value: Decimal.print(Rational(sum, 100)) } })
           nil
         end
 

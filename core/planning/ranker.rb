@@ -17,14 +17,14 @@ module NutShelf
       module_function
 
       # @param recipes [Hash{Integer=>Recipe}] by id
-      # @param pantry [Pantry]
+      # @param cursor [Cursor] left as it is
       # @param servings [Rational]
       # @param on [Date]
       # @param price [#call] food key and grams to minor units: what the missing would cost
       # @param diet [Diet] of those who eat along
       # @return [Array<Ranked>] best first; ties by name
-      def rank(recipes, pantry:, servings:, on:, price:, diet: Diet.new)
-        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, pantry: pantry.copy, on: on, diet: diet), price) }
+      def rank(recipes, cursor:, servings:, on:, price:, diet: Diet.new)
+        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, cursor: cursor.dup, on: on, diet: diet), price) }
                .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
       end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../rotation/fefo"
+require_relative "../rotation/shelf"
 require_relative "../quantity/conversion"
 
 module NutShelf
@@ -14,16 +14,18 @@ module NutShelf
 
       # @param capacity_ml [Rational]
       # @param food [Food] needs g_per_ml, unless it is a liquid counted in ml (then 1 g a ml stands in)
-      # @param stocks [Array<Stock>] of that food, in grams
+      # @param cursor [Cursor] what it is filled from
       # @param on [Date]
       # @param filled_g [Rational] what is in it already
       # @param freezing [String, nil] the jar's shape when it goes into the freezer
       # @raise [MissingFigure] when nobody knows how much a millilitre of it weighs
-      def initialize(capacity_ml:, food:, stocks:, on:, filled_g: 0r, freezing: nil)
+      def initialize(capacity_ml:, food:, cursor:, on:, filled_g: 0r, freezing: nil)
         room_ml = capacity_ml * (1 - HEADSPACE.fetch(freezing, 0))
         full = Conversion.to(Quantity.new(room_ml, :volume), :mass, food).amount
         @grams = [full - filled_g, 0r].max
-        @picks, @short_g = Fefo.draw(stocks, @grams, on: on)
+        draw = cursor.draw(food.key, @grams, on)
+        @picks = draw.picks
+        @short_g = draw.missing
         @steps = reasons(capacity_ml, room_ml, full, filled_g, freezing).freeze
         freeze
       end

@@ -35,8 +35,8 @@ module NutShelf
       def figure(dimension, food)
         name, remedy = FIGURE.fetch(dimension)
         food.public_send(name) || raise(MissingFigure.new("How heavy #{food.name} is for its size is not known.",
-                                                          food_key: food.key, figure: name,
-                                                          remedy: "Please #{remedy}; the answer is kept with the food."))
+          food_key: food.key, figure: name,
+          remedy: "Please #{remedy}; the answer is kept with the food."))
       end
     end
   end

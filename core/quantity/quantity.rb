@@ -97,7 +97,7 @@ module NutShelf
         return other if other.is_a?(Quantity) && other.dimension == dimension
 
         raise DimensionMismatch.new("#{self} is a #{dimension} and #{other} is a #{other.dimension}: they do not add up.",
-                                    remedy: "Say how much one weighs, and both can be counted in grams.")
+          remedy: "Say how much one weighs, and both can be counted in grams.")
       end
     end
   end

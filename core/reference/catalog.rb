@@ -55,7 +55,7 @@ module NutShelf
         return self if own.empty?
 
         self.class.new(foods: foods, rows: @rows.merge(own), states: @states,
-                       stand_ins: @stand_ins.values.flatten, no_rules: @no_rules.values.flatten, **@more)
+          stand_ins: @stand_ins.values.flatten, no_rules: @no_rules.values.flatten, **@more)
       end
 
       # @return [Boolean] whether this key is a class of food made at home, which people name like a food

@@ -10,10 +10,10 @@ module NutShelf
     # `dimension` says how the food is usually counted. Rule fields come from the food's own row of the
     # rules table, else its class row; a food without either behaves cautiously.
     Food = Value.of(:key, :name, :aisle, :food_group, :dimension, :g_per_ml, :g_per_piece, :class_key, :kcal_per_100g,
-                    :fragile_glass_common, :thaw_hours_fridge, typical_packs: [].freeze, allergens: [].freeze,
-                                                               date_kind_usual: "none", ready_to_eat: false, high_risk: true, past_date_tolerance_days: 0,
-                                                               no_opened_limit: false, opened_where: "fridge", edible_yield: 1, freezes: "yes", freeze_note: "",
-                                                               freezing_damage: false, infant: false, vulnerable_avoid: "", kept_by_level: false, pest_risk: false) do
+      :fragile_glass_common, :thaw_hours_fridge, typical_packs: [].freeze, allergens: [].freeze,
+      date_kind_usual: "none", ready_to_eat: false, high_risk: true, past_date_tolerance_days: 0,
+      no_opened_limit: false, opened_where: "fridge", edible_yield: 1, freezes: "yes", freeze_note: "",
+      freezing_damage: false, infant: false, vulnerable_avoid: "", kept_by_level: false, pest_risk: false) do
       # @return [Food] the same food with some facts changed (household figures, for one)
       def with(**changes) = self.class.new(**to_h, **changes)
 

@@ -8,7 +8,7 @@ module NutShelf
     # passing it is a matter of :safety or of :quality. Frozen. `own_reason` marks a household's own time.
     # `storage` names the way of storing the figure is for, nil for the usual one; `method` is its advice in words.
     KeepingRow = Value.of(:scope, :place, :state, :low, :high, :kind, :after_thaw_days, :method, :care_every_days,
-                          :care_text, :signs_to_discard, :caution, :own_reason, :storage) do
+      :care_text, :signs_to_discard, :caution, :own_reason, :storage) do
       def storage_words = KeepingRow::STORAGE.fetch(storage, storage)
 
       # @param school [Symbol] :by_the_date or :look_then_decide

@@ -22,8 +22,8 @@ module NutShelf
 
       def read
         Catalog.new(foods: foods.merge(home_classes), rows: keeping.merge(methods_of_storing), states: states, stand_ins: stand_ins,
-                    no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
-                    home_classes: class_names.keys - class_of.values, signs: signs, losses: losses, revivals: revivals)
+          no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
+          home_classes: class_names.keys - class_of.values, signs: signs, losses: losses, revivals: revivals)
       end
 
       private
@@ -55,10 +55,10 @@ module NutShelf
         key = row["key"]
         klass = class_of[key]
         Food.new(key: key, name: row["name"], aisle: row["aisle"], food_group: row["food_group"],
-                 dimension: row["base_dimension"].to_sym, g_per_ml: number(row, "g_per_ml"), g_per_piece: number(row, "g_per_piece"),
-                 typical_packs: list(row, "typical_packs").map { |text| pack_size(text) }.freeze, class_key: klass, allergens: list(row, "allergens"),
-                 date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
-                 kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
+          dimension: row["base_dimension"].to_sym, g_per_ml: number(row, "g_per_ml"), g_per_piece: number(row, "g_per_piece"),
+          typical_packs: list(row, "typical_packs").map { |text| pack_size(text) }.freeze, class_key: klass, allergens: list(row, "allergens"),
+          date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
+          kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
                  **(rules[key] || rules[klass] || no_food(row)))
       end
 
@@ -94,9 +94,9 @@ module NutShelf
         low, high = row.values_at("quality_days_low", "quality_days_high").map { |text| Integer(text, 10) }
         refuse("keeping", scope, "quality_days_low") if low > high
         KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: row["kind"].to_sym,
-                       after_thaw_days: number(row, "after_thaw_days")&.to_i, method: row["method"],
-                       care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"],
-                       signs_to_discard: row["signs_to_discard"], caution: row["caution"])
+          after_thaw_days: number(row, "after_thaw_days")&.to_i, method: row["method"],
+          care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"],
+          signs_to_discard: row["signs_to_discard"], caution: row["caution"])
       end
 
       # Figures that hold for one way of storing only.
@@ -108,7 +108,7 @@ module NutShelf
           base = keeping_rows[[scope, place, state]] || keeping_rows[[class_of[scope], place, state]]
           [[scope, place, state, storage].freeze,
            KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: base&.kind || :quality, after_thaw_days: base&.after_thaw_days, method: row["advice"],
-                          care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"], signs_to_discard: base&.signs_to_discard, caution: base&.caution, storage: storage)]
+             care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"], signs_to_discard: base&.signs_to_discard, caution: base&.caution, storage: storage)]
         end
       end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "fefo"
+require_relative "cursor"
 
 module NutShelf
   module Core
@@ -25,12 +25,12 @@ module NutShelf
 
       attr_reader :there, :need, :picks, :short
 
-      # @param working [Array<Stock>] what is usable on the working shelf
-      # @param backstock [Array<Stock>]
+      # @param working [Array<Stack>] what is usable on the working shelf
+      # @param backstock [Array<Stack>]
       # @param amount [Rational] the working amount
       # @param on [Date]
       def initialize(working:, backstock:, amount:, on:)
-        @there = working.select { |stock| stock.eligible?(on) }.sum(0r, &:amount)
+        @there = working.select { |stack| stack.eligible?(on) }.sum(0r, &:amount)
         @need = [amount - there, 0r].max
         @picks = (@need.positive? ? whole_packs(backstock, on) : []).freeze
         @short = [@need - picks.sum(0r, &:amount), 0r].max
@@ -42,19 +42,19 @@ module NutShelf
       # Sealed packs are carried whole, so a walk brings a little more rather than a part.
       def whole_packs(backstock, on)
         left = @need
-        Fefo.order(backstock.select { |stock| stock.eligible?(on) }).filter_map do |stock|
+        Order.sort(backstock.select { |stack| stack.eligible?(on) }).filter_map do |stack|
           next unless left.positive?
 
-          amount = carried(stock, left)
+          amount = carried(stack, left)
           left -= amount
-          Fefo::Pick.new(stock: stock, amount: amount, opens: false, look: false)
+          Pick.new(stack: stack, amount: amount)
         end
       end
 
-      def carried(stock, left)
-        return stock.amount if stock.open || stock.pack.nil? || !stock.pack.positive?
+      def carried(stack, left)
+        return stack.amount if stack.open || stack.pack.nil? || !stack.pack.positive?
 
-        [(left / stock.pack).ceil * stock.pack, stock.amount].min
+        [(left / stack.pack).ceil * stack.pack, stack.amount].min
       end
     end
   end

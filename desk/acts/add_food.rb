@@ -20,7 +20,7 @@ module NutShelf
 
         id = house.foods.add(key: key, name: input[:name].strip, class_key: like[:class_key] || like[:reference_key], reference_key: nil,
                              **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece), **weights(input).compact, **home(input), nicknames: Sequel.pg_array(input[:nicknames] || [], :text),
-                             allergens: Sequel.pg_array(input[:allergens] || room.food(like[:id]).allergens.to_a, :text))
+          allergens: Sequel.pg_array(input[:allergens] || room.food(like[:id]).allergens.to_a, :text))
         packs(input).each { |pack| house.packs.ensure(food_id: id, **pack) }
         added = entry("add_food", "New food: #{input[:name].strip}", subject: id)
         done(added, food_id: id)

@@ -13,15 +13,15 @@ module NutShelf
 
       # @param input [Hash] :place_id, :content in base64
       def perform(input)
-        place = room.place_in_use(house.places.find(input[:place_id])[:id])
+        place = room.place_in_use(house.places.find(input[:place_id]).id)
         photo = photo(input[:content])
         most = Core::Limits::PHOTOS_OF_A_PLACE
-        raise Conflict.new("#{most} pictures of #{place[:name]} are kept.", code: "nothing_changed", remedy: "Undo an earlier one first.") if house.places.photo_count(place[:id]) >= most
+        raise Conflict.new("#{most} pictures of #{place.name} are kept.", code: "nothing_changed", remedy: "Undo an earlier one first.") if house.places.photo_count(place.id) >= most
 
-        added = entry("add_photo", "New picture of #{place[:name]}")
-        id = house.places.add_photo(place_id: place[:id], media_type: photo.media_type, bytes: photo.bytes)
-        house.records.event(act_id: added.act_id, record: "photo", record_id: id, before: {}, after: { "place_id" => place[:id] })
-        done(added, place_id: place[:id])
+        added = entry("add_photo", "New picture of #{place.name}")
+        id = house.places.add_photo(place_id: place.id, media_type: photo.media_type, bytes: photo.bytes)
+        house.records.event(act_id: added.act_id, record: "photo", record_id: id, before: {}, after: { "place_id" => place.id })
+        done(added, place_id: place.id)
       end
 
       def photo(text)

@@ -19,27 +19,25 @@ module NutShelf
       def perform(input)
         input = InCelsius.of(input)
         place = house.records.lock("place", input[:place_id])
-        refuse_stale(place, input[:version], place.slice(*FIELDS).transform_values { |value| value.is_a?(Sequel::Postgres::PGArray) ? value.to_a : value&.to_s })
-        changes = input.slice(*FIELDS).reject { |name, value| same?(place[name], value) }
+        refuse_stale(place, input[:version], place.slice(*FIELDS).transform_values { |value| value.is_a?(Array) ? value : value&.to_s })
+        changes = input.slice(*FIELDS).reject { |name, value| place.public_send(name) == value }
         raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
 
         check(place, changes)
         changes[:fill_said_on] = room.today if changes.key?(:fill_percent)
-        changed = entry("change_place", "Changed #{place[:name]}#{" to #{changes[:name]}" if changes[:name]}")
+        changed = entry("change_place", "Changed #{place.name}#{" to #{changes[:name]}" if changes[:name]}")
         changed.alter("place", place, changes)
         redated = changes.keys.intersect?(DATING) ? After.new(room, changed).redate(house.lots.all_with_food) : 0
-        done(changed, place_id: place[:id], redated: redated)
+        done(changed, place_id: place.id, redated: redated)
       end
 
-      def same?(now, value) = now.is_a?(Sequel::Postgres::PGArray) ? now.to_a == value : now == value
-
       def check(place, changes)
-        after = place.merge(changes)
-        refuse("/low_c", "The coldest is warmer than the warmest.", "Swap the two temperatures.") if after[:low_c] && after[:high_c] && after[:low_c] > after[:high_c]
+        after = place.with(**changes)
+        refuse("/low_c", "The coldest is warmer than the warmest.", "Swap the two temperatures.") if after.upside_down?
         return unless changes[:parent_id]
 
         room.place_in_use(changes[:parent_id], pointer: "/parent_id")
-        refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.") if house.places.within(place[:id]).include?(changes[:parent_id])
+        refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.") if house.places.within(place.id).include?(changes[:parent_id])
       end
 
       def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))

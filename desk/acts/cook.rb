@@ -33,11 +33,7 @@ module NutShelf
       # What the plan has for this meal on its own day, so that no other meal loses what it was promised.
       def proposal
         plan = Plan.new(room)
-        plan.dish(@meal[:id]).lines.flat_map { |line| line.picks.map { |pick| pick_amount(plan.pantry_of, line.food_key, pick) } }
-      end
-
-      def pick_amount(pantry, key, pick)
-        { lot_id: pick.stock.id, amount: Core::Decimal.print(pantry.proposal(key, pick)) }
+        plan.dish(@meal[:id]).lines.flat_map { |line| line.picks.map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } } }
       end
 
       # @return [Integer] minor units cooked

@@ -40,14 +40,16 @@ module NutShelf
 
       def found(lot, input)
         case input[:found]
-        when "as_expected" then { found: "as_expected", amount: lot[:on_hand], delta: 0 }
-        when "gone" then { found: "gone", amount: 0, delta: -lot[:on_hand] }
+        when "as_expected" then { found: "as_expected", amount: on_hand(lot), delta: 0 }
+        when "gone" then { found: "gone", amount: 0, delta: -on_hand(lot) }
         when "level" then { found: "level", level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.") }
         else
           amount = BigDecimal(Core::Decimal.print(amount(lot, input)))
-          { found: "amount", amount: amount, delta: amount - lot[:on_hand] }
+          { found: "amount", amount: amount, delta: amount - on_hand(lot) }
         end
       end
+
+      def on_hand(lot) = lot.is_a?(Hash) ? lot[:on_hand] : BigDecimal(Core::Decimal.print(lot.on_hand))
 
       # Whole packs, quarters of an open one, or what a scale or a person says.
       def amount(lot, input)

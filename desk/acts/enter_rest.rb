@@ -13,8 +13,8 @@ module NutShelf
         count = open_count(input[:count_id])
         counting = Counting.new(room, count)
         said = counting.lines.filter_map { |line| line[:lot_id] }
-        rest = counting.expected.reject { |row| said.include?(row[:id]) || row[:level] }
-        house.counts.enter_many(rest.map { |row| { count_id: count[:id], account_id: room.caller.account_id, lot_id: row[:id], **found(row, input) } })
+        rest = counting.expected.reject { |stack| said.include?(stack.id) || stack.level }
+        house.counts.enter_many(rest.map { |stack| { count_id: count[:id], account_id: room.caller.account_id, lot_id: stack.id, **found(stack, input) } })
         { count_id: count[:id], lines: rest.size }
       end
     end

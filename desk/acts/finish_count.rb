@@ -44,7 +44,7 @@ module NutShelf
 
       def words(differing)
         counted = @counting.lines.size
-        "Counted #{room.place(@count[:place_id])[:name]}: #{counted} #{counted == 1 ? 'stack' : 'stacks'}, #{differing.empty? ? 'all as expected' : "#{differing.size} different"}"
+        "Counted #{room.place(@count[:place_id]).name}: #{counted} #{counted == 1 ? 'stack' : 'stacks'}, #{differing.empty? ? 'all as expected' : "#{differing.size} different"}"
       end
 
       def write(finished, lots, differing)

@@ -32,7 +32,7 @@ module NutShelf
       def refuse(file)
         errors = file.problems.first(100).map { |problem| { pointer: "/line/#{problem.line}/#{problem.column}", detail: problem.reason } }
         raise Invalid.new("#{file.problems.size} things in the list cannot be read, so nothing was taken in.", code: "import_refused", errors: errors,
-                                                                                                               remedy: "Mend them in the list or choose what they mean.")
+          remedy: "Mend them in the list or choose what they mean.")
       end
 
       def stack(row)

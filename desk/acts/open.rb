@@ -14,7 +14,7 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         refuse(lot)
         goes_to = Taking.new(room, nil).where_opened(lot)
-        opened = entry("open", "Opened #{room.food(lot[:food_id]).name}#{", now in #{room.place(goes_to)[:name]}" unless goes_to == lot[:place_id]}")
+        opened = entry("open", "Opened #{room.food(lot[:food_id]).name}#{", now in #{room.place(goes_to).name}" unless goes_to == lot[:place_id]}")
         child = Taking.new(room, opened).open_one(lot)
         done(opened, lot_id: child[:id])
       end

@@ -27,8 +27,8 @@ module NutShelf
       # Nobody is served what they may not have.
       def check_eaters(recipe, on)
         plan = Plan.new(room)
-        clash = Core::Dish.plan(recipe, servings: plan.servings, pantry: plan.pantry.copy, on: on, diet: plan.diet).clashes.first or return
-        why = clash.words(plan.pantry.foods.fetch(clash.food_key).name)
+        clash = Core::Dish.plan(recipe, servings: plan.servings, cursor: plan.cursor, on: on, diet: plan.diet).clashes.first or return
+        why = clash.words(plan.shelf.foods.fetch(clash.food_key).name)
         raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{why}", code: "not_for", pointer: "/recipe_id", remedy: "Choose another dish, or say under People who eats along.")
       end
 

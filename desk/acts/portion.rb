@@ -31,7 +31,7 @@ module NutShelf
 
       def portion(made, lot, portions, input)
         amount = portions.size * portions.count
-        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [room.happening("moved", place_id: room.place_in_use(input[:place_id])[:id])] : []
+        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [room.happening("moved", place_id: room.place_in_use(input[:place_id]).id)] : []
         history = [*lot[:history].to_a, *opening(lot), *moved]
         child = made.new_lot({ **lot.slice(*Store::Lots::PAST), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
                                                                 place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })

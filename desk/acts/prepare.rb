@@ -27,7 +27,7 @@ module NutShelf
       def carry(prepared, part, place_id)
         return if place_id.nil? || place_id == part[:place_id]
 
-        prepared.happen(part, room.happening("moved", place_id: room.place_in_use(place_id)[:id]), place_id: place_id)
+        prepared.happen(part, room.happening("moved", place_id: room.place_in_use(place_id).id), place_id: place_id)
       end
 
       def checked(lot, input)

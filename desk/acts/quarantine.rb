@@ -38,7 +38,7 @@ module NutShelf
           reach = AtRisk.new(room).in_place(place_id).size
           next 0 if reach.zero?
 
-          apart.make("care", title: "Inspect or freeze #{reach} packs in #{room.place(place_id)[:name]} that pests could reach", place_id: place_id, first_on: room.today, next_on: room.today)
+          apart.make("care", title: "Inspect or freeze #{reach} packs in #{room.place(place_id).name} that pests could reach", place_id: place_id, first_on: room.today, next_on: room.today)
           reach
         end
       end

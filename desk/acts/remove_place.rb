@@ -13,13 +13,13 @@ module NutShelf
       # @param input [Hash] :place_id
       def perform(input)
         place = house.records.lock("place", input[:place_id])
-        inner = house.places.within(place[:id])
+        inner = house.places.within(place.id)
         full = house.lots.count_by_place.slice(*inner).values.sum.positive? || inner.size > 1
-        raise Conflict.new("Something stands there still.", code: "depended_on", remedy: "Move or use up what there is first.") if full || place[:archived_at]
+        raise Conflict.new("Something stands there still.", code: "depended_on", remedy: "Move or use up what there is first.") if full || place.archived_at
 
-        removed = entry("remove_place", "Took away the place #{place[:name]}")
+        removed = entry("remove_place", "Took away the place #{place.name}")
         removed.alter("place", place, { archived_at: Time.now.utc.iso8601 })
-        done(removed, place_id: place[:id])
+        done(removed, place_id: place.id)
       end
     end
   end

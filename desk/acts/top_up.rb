@@ -54,7 +54,7 @@ module NutShelf
       def event(poured, lot)
         part = poured.redate.part(lot)
         room.happening("topped_up", **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
-                                                 lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym))
+          lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym))
       end
 
       def full(poured, jar)

@@ -59,7 +59,7 @@ module NutShelf
 
         latest = later.max_by { |row| row[:id] }
         raise Conflict.new("Later: #{latest[:summary]}. That has to be undone first.", code: "depended_on", act_id: latest[:id],
-                                                                                       remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+          remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
       end
 
       def shaped
@@ -93,9 +93,9 @@ module NutShelf
         @records.reverse_each do |event|
           next unlearn(undo, event) if event[:record] == "barcode"
 
-          row = house.records.lock(event[:record], event[:record_id])
+          house.records.lock(event[:record], event[:record_id])
           before = symbols(event[:before])
-          before.empty? ? house.records.retire(event[:record], row[:id]) : house.records.update(event[:record], row[:id], house.records.typed(event[:record], before))
+          before.empty? ? house.records.retire(event[:record], event[:record_id]) : house.records.update(event[:record], event[:record_id], house.records.typed(event[:record], before))
           noted(undo, event, before)
         end
         After.new(room, undo).records_changed(@records)

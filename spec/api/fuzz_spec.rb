@@ -11,7 +11,7 @@ RSpec.describe "Odd requests", :api do
     lots = [put_away(ines, "canned-chickpeas", "cupboard", count: "3")["lot_id"], put_away(ines, "honey", "cupboard")["lot_id"],
             put_away(ines, "beef-mince", "fridge", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]]
     recipe = inside(ines) { |house| house.recipes.values.keys.first }
-    { "stacks" => lots, "places" => inside(ines) { |house| house.places.all.map { |row| row[:id] } }, "meals" => [act(:PlanMeal, ines, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]],
+    { "stacks" => lots, "places" => inside(ines) { |house| house.places.all.map(&:id) }, "meals" => [act(:PlanMeal, ines, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]],
       "counts" => [act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"]], "keeping" => [food_id(ines, "honey")], "acts" => [] }
   end
 

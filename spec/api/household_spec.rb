@@ -96,7 +96,7 @@ RSpec.describe "The household", :api do
     expect(house).not_to eq(inside(household!) { |store| store.household.row[:uid] })
     expect(last_response.body.scan("BEGIN:VALARM").size).to eq(2)
     expect(events).to contain_exactly(include("uid" => name, "on" => "2026-12-03", "days" => true, "summary" => "Last good day: Yoghurt; plain, \"thick\"", "text" => "500 g in Fridge"),
-                                      include("on" => "2026-11-30", "summary" => "Refresh the water"))
+      include("on" => "2026-11-30", "summary" => "Refresh the water"))
     @csrf = nil
     sign_in(ines)
     tell("/api/feeds/#{feed['feed_id']}/revoke")

@@ -15,7 +15,7 @@ RSpec.describe "Commands" do
 
   it "bin/label-line reads lines by the household's places, measures, order and languages" do
     output, errors, status = run("bin/label-line", "--today", "2026-11-24", "--places", list("Shelf 1", "Shelf 2"), "--measures", "us", "--day-order", "mdy", "--languages", "de",
-                                 input: "honey 340 g shelf 2 bb 5/31/28\n1 qt milk\n2 Dosen Mais\n")
+      input: "honey 340 g shelf 2 bb 5/31/28\n1 qt milk\n2 Dosen Mais\n")
     expect([errors, status.success?]).to eq(["", true])
     honey, milk, corn = output.lines.map { |line| JSON.parse(line) }
     expect(honey).to include("place" => "Shelf 2", "count" => 1, "date" => "2028-05-31", "unread" => [])

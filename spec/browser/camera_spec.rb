@@ -34,7 +34,7 @@ end
 Capybara.register_driver(:camera) do |app|
   watching = { "use-fake-ui-for-media-stream" => nil, "use-fake-device-for-media-stream" => nil, "use-file-for-fake-video-capture" => FilmOfBars::FILE.path }
   Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, window_size: BrowserSupport::PHONE, browser_options: BrowserSupport::OPTIONS.merge(watching),
-                                     js_errors: true)
+    js_errors: true)
 end
 
 RSpec.describe "The camera", :browser do

@@ -40,7 +40,7 @@ RSpec.describe "Counting a house", :browser do
   # Types a number and Enter, or Enter alone; one Enter too many finishes nothing, the differences are looked at first.
   def count_by_keys(place, differ)
     open_count(place)
-    rows = inside(who) { |house| house.lots.standing_in([house.places.all.find { |row| row[:name].to_s == place }[:id]]).all.map { |row| row[:id] } }
+    rows = inside(who) { |house| house.lots.standing_in([house.places.all.find { |row| row.name == place }.id]).all.map { |row| row[:id] } }
     rows.each_index { |index| keys(*differ.fetch(index, "").chars, :enter) }
     expect(page).to have_content("20 of 20 said").and have_content("A word was said about everything")
     keys(:enter)

@@ -40,7 +40,7 @@ RSpec.describe NutShelf::Core::Judge, "caps" do
 
   it "keeps a recipe's own limit through every move" do
     stew = story("class-cooked-soup-stew", "fridge", situation: "left_over", made_on: "2026-11-23", leftover_days: 1,
-                                                     events: [move("2026-11-23", "cool_dark"), move("2026-11-23", "fridge")])
+      events: [move("2026-11-23", "cool_dark"), move("2026-11-23", "fridge")])
     expect(date(stew).safety_until).to eq(day("2026-11-24"))
   end
 

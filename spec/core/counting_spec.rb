@@ -177,12 +177,12 @@ end
 RSpec.describe "Between the shelves" do
   include CoreSupport
 
-  def stock(id, amount, until_on, **more) = NutShelf::Core::Stock.new(id: id, amount: amount.to_r, pack: 400r, usable_until: until_on && day(until_on), **more)
+  def held(id, amount, until_on, **more) = stack(id, until_on, grams: amount, pack: 400r, **more)
 
   it "proposes what is eaten between two walks, and takes off what is there before it counts packs" do
     propose = ->(reach) { NutShelf::Core::BringForward.working_amount(daily: 60r, reach: reach) }
     expect([propose.("hand"), propose.("away")]).to eq([420, 1260])
-    enough = NutShelf::Core::BringForward.new(working: [stock(1, 905, "2027-01-01", open: true)], backstock: [], amount: 900r, on: day("2026-11-24"))
+    enough = NutShelf::Core::BringForward.new(working: [held(1, 905, "2027-01-01", open: true)], backstock: [], amount: 900r, on: day("2026-11-24"))
     expect(enough).to have_attributes(there: 905r, need: 0r, short: 0r)
     words = NutShelf::Core::BringForward.reasons(daily: 60r, reach: "hand", words: ->(grams) { NutShelf::Core::HandWords.of(grams, food("uht-milk")) })
     expect(words.first).to include("About 408 ml a week", "408 ml. What is carried comes in whole packs")
@@ -198,26 +198,31 @@ RSpec.describe "Between the shelves" do
   end
 
   it "brings the oldest first, in whole packs, and says what is short" do
-    list = NutShelf::Core::BringForward.new(working: [stock(1, 200, "2027-01-01", open: true)], backstock: [stock(2, 800, "2028-01-01"), stock(3, 400, "2027-06-01"), stock(4, 400, "2026-01-01")],
-                                            amount: 1000r, on: day("2026-11-24"))
-    expect(list.picks.map { |pick| [pick.stock.id, pick.amount] }).to eq([[3, 400], [2, 400]])
+    list = NutShelf::Core::BringForward.new(working: [held(1, 200, "2027-01-01", open: true)], backstock: [held(2, 800, "2028-01-01"), held(3, 400, "2027-06-01"), held(4, 400, "2026-01-01")],
+      amount: 1000r, on: day("2026-11-24"))
+    expect(list.picks.map { |pick| [pick.stack.id, pick.amount] }).to eq([[3, 400], [2, 400]])
     expect(list).to have_attributes(need: 800, short: 0)
-    expect(NutShelf::Core::BringForward.new(working: [], backstock: [stock(3, 400, "2027-06-01")], amount: 1000r, on: day("2026-11-24")).short).to eq(600)
+    expect(NutShelf::Core::BringForward.new(working: [], backstock: [held(3, 400, "2027-06-01")], amount: 1000r, on: day("2026-11-24")).short).to eq(600)
   end
 
   it "sees the newer standing where it would be eaten first" do
-    crossed = NutShelf::Core::Crossed.pair([stock(1, 400, "2028-01-01"), stock(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))
+    crossed = NutShelf::Core::Crossed.pair([held(1, 400, "2028-01-01"), held(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))
     expect([crossed.near.id, crossed.far.id]).to eq([1, 2])
-    expect(NutShelf::Core::Crossed.pair([stock(1, 400, "2027-02-10"), stock(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))).to be_nil
-    expect(NutShelf::Core::Crossed.pair([stock(1, 400, "2027-02-10")], on: day("2026-11-24"))).to be_nil
+    expect(NutShelf::Core::Crossed.pair([held(1, 400, "2027-02-10"), held(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))).to be_nil
+    expect(NutShelf::Core::Crossed.pair([held(1, 400, "2027-02-10")], on: day("2026-11-24"))).to be_nil
+  end
+
+  def cursor(food, *stacks)
+    stacks = stacks.map { |one| one.with(food_key: food.key) }
+    NutShelf::Core::Shelf.new(stacks, foods: catalog.foods, today: day("2026-11-24")).cursor(allow_look: false)
   end
 
   it "fills a jar from the front of the shelf, with headspace for the freezer" do
     rice = food("white-rice")
-    fill = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, stocks: [stock(2, 5000, "2028-10-31"), stock(1, 500, "2027-03-01", open: true)], on: day("2026-11-24"))
+    fill = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, cursor: cursor(rice, held(2, 5000, "2028-10-31"), held(1, 500, "2027-03-01", open: true)), on: day("2026-11-24"))
     expect(fill.grams).to eq(780)
-    expect(fill.picks.map { |pick| [pick.stock.id, pick.amount] }).to eq([[1, 500], [2, 280]])
-    frozen = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, stocks: [], on: day("2026-11-24"), freezing: "shouldered", filled_g: 24r)
+    expect(fill.picks.map { |pick| [pick.stack.id, pick.amount] }).to eq([[1, 500], [2, 280]])
+    frozen = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, cursor: cursor(rice), on: day("2026-11-24"), freezing: "shouldered", filled_g: 24r)
     expect([frozen.grams, frozen.short_g]).to eq([600, 600])
     expect(frozen.steps.join(" ")).to include("200 ml are left free")
   end

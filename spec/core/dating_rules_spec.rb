@@ -44,7 +44,7 @@ RSpec.describe NutShelf::Core::Judge do
   end
 
   describe "states" do
-    def state(until_on, **more) = NutShelf::Core::State.of(today: day("2026-11-24"), policy: NutShelf::Core::Policy.new(**more), dates: { usable_until: day(until_on) })
+    def state(until_on, **more) = NutShelf::Core::State.of(today: day("2026-11-24"), policy: NutShelf::Core::Policy.new(**more), dates: NutShelf::Core::State::Dates.new(usable_until: day(until_on)))
 
     it "is front up to 7 days, soon up to 30, resting beyond, and good through its last day" do
       expect(%w[2026-11-24 2026-12-01 2026-12-02 2026-12-24 2026-12-25].map { |text| state(text) }).to eq(%i[front front soon soon resting])
@@ -56,9 +56,9 @@ RSpec.describe NutShelf::Core::Judge do
     end
 
     it "puts stop before everything and not ready before looking at dates" do
-      dates = { usable_until: day("2027-01-01"), safety_until: day("2026-11-01") }
+      dates = NutShelf::Core::State::Dates.new(usable_until: day("2027-01-01"), safety_until: day("2026-11-01"))
       expect(NutShelf::Core::State.of(today: day("2026-11-24"), policy: NutShelf::Core::Policy.new, dates: dates)).to eq(:stop)
-      expect(NutShelf::Core::State.of(today: day("2026-11-24"), policy: NutShelf::Core::Policy.new, dates: { usable_until: day("2027-01-01"), ready_on: day("2026-12-01") })).to eq(:not_ready)
+      expect(NutShelf::Core::State.of(today: day("2026-11-24"), policy: NutShelf::Core::Policy.new, dates: NutShelf::Core::State::Dates.new(usable_until: day("2027-01-01"), ready_on: day("2026-12-01")))).to eq(:not_ready)
     end
   end
 
@@ -72,7 +72,7 @@ RSpec.describe NutShelf::Core::Judge do
     it "counts the first day anything is known of it" do
       came = date(story("jam", "fridge", **jam, acquired_on: "2026-11-24"))
       noted = date(story("jam", "fridge", acquired_on: "2026-11-24", printed_on: "2028-05-31", printed_kind: :best_before,
-                                          events: [event(:opened, "2026-11-24")]))
+        events: [event(:opened, "2026-11-24")]))
       expect(came.usable_until).to eq(noted.usable_until)
       expect(date(story("jam", "fridge", **jam, acquired_on: "2026-11-24", known_on: "2026-10-20")).usable_until).to eq(came.usable_until - 35)
       expect(came.steps.join).to include("nobody knows when it was opened, 24 Nov 2026 counts")
@@ -97,7 +97,7 @@ RSpec.describe NutShelf::Core::Judge do
     it "takes the same day for an opening noted without one" do
       noted = date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31", printed_kind: :best_before, events: [event(:opened, nil)]))
       expect(noted.usable_until).to eq(date(story("uht-milk", "fridge", acquired_on: "2026-11-20", printed_on: "2027-03-31",
-                                                                        printed_kind: :best_before, events: [event(:opened, "2026-11-20")])).usable_until)
+        printed_kind: :best_before, events: [event(:opened, "2026-11-20")])).usable_until)
     end
   end
 

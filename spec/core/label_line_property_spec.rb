@@ -19,7 +19,7 @@ RSpec.describe "Label lines made from facts" do
 
   pick = ->(list) { generators.one_of(*list.map { |entry| generators.constant(entry) }) }
   facts = generators.fixed_hash(food: pick.call(foods.keys), count: generators.choose(2..40), place: pick.call(places.keys), ahead: generators.choose(40..3000), form: generators.choose(0..(dates.size - 1)),
-                                cents: generators.choose(1..9999), order: generators.choose(0..3))
+    cents: generators.choose(1..9999), order: generators.choose(0..3))
 
   meant = lambda do |date, precision|
     { day: date, month: Date.new(date.year, date.month, -1), year: Date.new(date.year, 12, 31) }.fetch(precision)

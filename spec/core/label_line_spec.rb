@@ -7,7 +7,7 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
   def reader(**settings)
     places = JSON.parse(File.read(NutShelf::Boot::LabelLine::DEMO)).map { |place| known(place["name"], place["kind"]) }
     lexicon = NutShelf::Core::LabelLine::Lexicon.new(foods: NutShelf::Boot::Reference.catalog.foods, names: NutShelf::Boot::LabelLine.names,
-                                                     places: settings.delete(:places) || places, nicknames: { "biscuit's beans" => "cat-food-wet" })
+      places: settings.delete(:places) || places, nicknames: { "biscuit's beans" => "cat-food-wet" })
     described_class.new(lexicon, **settings)
   end
 

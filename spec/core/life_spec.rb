@@ -23,10 +23,10 @@ RSpec.describe "What hands do to food" do
 
   it "starts a new life by cooking in time, and freezes again what was thawed" do
     mince = story("beef-mince", "freezer", printed_on: "2026-11-26", printed_kind: :use_by, acquired_on: "2026-11-22",
-                                           events: [event(:frozen, "2026-11-22"), event(:moved, "2026-12-01", place: standing("fridge")), event(:cooked, "2026-12-02")])
+      events: [event(:frozen, "2026-11-22"), event(:moved, "2026-12-01", place: standing("fridge")), event(:cooked, "2026-12-02")])
     expect(date(mince, today: "2026-12-02")).to have_attributes(usable_until: day("2026-12-04"), basis: :cooked)
     again = story("beef-mince", "freezer", printed_on: "2026-11-26", printed_kind: :use_by, acquired_on: "2026-11-22",
-                                           events: [*mince.events, event(:moved, "2026-12-03", place: standing("freezer"))])
+      events: [*mince.events, event(:moved, "2026-12-03", place: standing("freezer"))])
     expect(date(again, today: "2026-12-03")).to have_attributes(stopped: false, basis: :frozen)
   end
 
@@ -64,7 +64,7 @@ RSpec.describe "What hands do to food" do
 
   def poured(*parts, later: [])
     story("rolled-oats", "cupboard", printed_on: "2027-05-30", printed_kind: :best_before, acquired_on: "2026-11-01",
-                                     events: [event(:topped_up, "2026-11-20", parts: parts), *later])
+      events: [event(:topped_up, "2026-11-20", parts: parts), *later])
   end
 
   it "keeps the dates, stops and unknown ages of the parts, wherever the jar is carried afterwards" do
@@ -77,8 +77,8 @@ RSpec.describe "What hands do to food" do
 
   it "freezes what is poured into a frozen tub, and remembers the days it had left" do
     tub = story("class-home-broth", "freezer", situation: "left_over", made_on: "2026-11-01",
-                                               events: [event(:topped_up, "2026-11-20", parts: [part("Broth", safety_until: day("2026-11-20"))]),
-                                                        event(:moved, "2026-12-01", place: standing("fridge"))])
+      events: [event(:topped_up, "2026-11-20", parts: [part("Broth", safety_until: day("2026-11-20"))]),
+               event(:moved, "2026-12-01", place: standing("fridge"))])
     expect(date(tub, today: "2026-12-01")).to have_attributes(safety_until: day("2026-12-01"), state: :front)
   end
 
@@ -88,7 +88,7 @@ RSpec.describe "What hands do to food" do
     yoghurt = story("plain-yoghurt", "fridge", printed_on: "2026-12-20", printed_kind: :best_before, acquired_on: "2026-11-20", events: [event(:looked, "2026-11-24", result: :turning)])
     expect(date(yoghurt).usable_until).to eq(day("2026-11-25"))
     again = story("potatoes", "cool_dark", acquired_on: "2026-11-20",
-                                           events: [event(:looked, "2026-11-24", result: :turning), event(:looked, "2026-11-27", result: :good)])
+      events: [event(:looked, "2026-11-24", result: :turning), event(:looked, "2026-11-27", result: :good)])
     expect(date(again, today: "2026-11-27")).to have_attributes(usable_until: day("2026-11-26"), state: :look)
   end
 

@@ -17,11 +17,11 @@ module FoodNames
                   "soy" => /soja(?!ft)/, "gluten" => /weizen|roggen|dinkel|grieß|\bbrot|brötchen|spaghetti|nudel|\bblé\b|seigle|\bpain\b|biscotte|trigo|centeno|\bpan\b|espagueti/,
                   "crustacean" => /garnele|krabbe|crevette|gamba|langostino/, "mollusc" => /muschel|moules|mejillones|calamares|berberecho/ }.freeze
   SOUNDS_ABROAD = Regexp.union("erdnussbutter", "erdnussmus", "kokos", "buchweizen", "reisnudeln", "instantnudeln", "nudelsauce", "salsa para", "pasta sauce",
-                               "glasnudeln", "beurre de cacahu", "mandeldrink", "boisson", "lait d'amande", "muskat", "noix de muscade", "noix de coco",
-                               "würze", "babybrei", "beurre de coco", "pan de", "maisgrieß", "butternuss", "pommes noisettes").freeze
+    "glasnudeln", "beurre de cacahu", "mandeldrink", "boisson", "lait d'amande", "muskat", "noix de muscade", "noix de coco",
+    "würze", "babybrei", "beurre de coco", "pan de", "maisgrieß", "butternuss", "pommes noisettes").freeze
   # Words that only sound so: a bean, a squash, a pan, a drink made for people who do without.
   SOUNDS = Regexp.union(/bread and butter pickle|soda crackers|butter ?beans?|buttern|p(?:ea)?nut butter|almond butter|cashew butter|cocoa butter|butter lettuce/,
-                        /buckwheat|eggplant|egg noodles|egg plant|chick|celery sticks|celeriac|salad cheese/).freeze
+    /buckwheat|eggplant|egg noodles|egg plant|chick|celery sticks|celeriac|salad cheese/).freeze
 end
 
 # A name that leads to a food takes its allergens over: words that say themselves what they hold must lead to a food that holds it.

@@ -107,7 +107,7 @@ RSpec.describe NutShelf::Core::Judge, "parts and unknown days" do
 
     it "counts time out of the cold as a night when the day of coming back is unknown" do
       away = story("beef-mince", "fridge", acquired_on: "2026-11-24", printed_on: "2026-11-28", printed_kind: :use_by,
-                                           events: [event(:moved, "2026-11-24", place: standing("cupboard")), event(:moved, nil, place: standing("fridge"))])
+        events: [event(:moved, "2026-11-24", place: standing("cupboard")), event(:moved, nil, place: standing("fridge"))])
       expect(date(away).safety_until).to eq(day("2026-11-24"))
     end
   end

@@ -4,78 +4,79 @@ require "prop_check"
 require_relative "support"
 require_relative "../../core/rotation/bring_forward"
 require_relative "../../core/rotation/crossed"
-require_relative "../../core/rotation/fefo"
+require_relative "../../core/rotation/shelf"
 
-RSpec.describe NutShelf::Core::Fefo do
+RSpec.describe NutShelf::Core::Order do
   include CoreSupport
 
-  def stock(id, until_on = nil, **facts)
-    NutShelf::Core::Stock.new(id: id, amount: 400r, usable_until: until_on && day(until_on), place: "shelf", **facts)
+  def draw(stacks, wanted, on:, **more)
+    shelf = NutShelf::Core::Shelf.new(stacks, foods: catalog.foods, today: on)
+    shelf.cursor(allow_look: false, **more).draw(stacks.first.food_key, wanted, on)
   end
 
-  def ids(stocks) = described_class.order(stocks).map(&:id)
+  def ids(stacks) = described_class.sort(stacks).map(&:id)
 
   it "orders by last good day, then open, working place, older purchase and id, undated last" do
-    expect(ids([stock(1), stock(2, "2027-01-01"), stock(3, "2026-12-01")])).to eq([3, 2, 1])
-    expect(ids([stock(1, "2027-01-01"), stock(2, "2027-01-01", open: true)])).to eq([2, 1])
-    expect(ids([stock(1, "2027-01-01", working: false), stock(2, "2027-01-01")])).to eq([2, 1])
-    expect(ids([stock(1, "2027-01-01", acquired_on: day("2026-05-01")), stock(2, "2027-01-01", acquired_on: day("2026-04-01"))])).to eq([2, 1])
+    expect(ids([stack(1), stack(2, "2027-01-01"), stack(3, "2026-12-01")])).to eq([3, 2, 1])
+    expect(ids([stack(1, "2027-01-01"), stack(2, "2027-01-01", open: true)])).to eq([2, 1])
+    expect(ids([stack(1, "2027-01-01", working: false), stack(2, "2027-01-01")])).to eq([2, 1])
+    expect(ids([stack(1, "2027-01-01", acquired_on: day("2026-05-01")), stack(2, "2027-01-01", acquired_on: day("2026-04-01"))])).to eq([2, 1])
   end
 
   it "finishes what is open of foods that opening does not shorten" do
-    expect(ids([stock(1, "2026-12-01", no_opened_limit: true), stock(2, "2027-12-01", open: true, no_opened_limit: true)])).to eq([2, 1])
+    expect(ids([stack(1, "2026-12-01", no_opened_limit: true), stack(2, "2027-12-01", open: true, no_opened_limit: true)])).to eq([2, 1])
   end
 
   it "leaves alone what is set apart, not ready, past or stopped" do
     today = day("2026-11-24")
-    stocks = [stock(1, "2027-01-01", set_apart: true), stock(2, "2027-01-01", ready_on: day("2026-12-01")), stock(3, "2026-11-01"), stock(4, "2027-01-01", stopped: true), stock(5, "2027-02-01")]
-    picks, missing = described_class.draw(stocks, 500r, on: today)
-    expect(picks.map { |pick| pick.stock.id }).to eq([5])
-    expect(missing).to eq(100)
+    stacks = [stack(1, "2027-01-01", set_apart: true), stack(2, "2027-01-01", ready_on: day("2026-12-01")), stack(3, "2026-11-01"), stack(4, "2027-01-01", stopped: true), stack(5, "2027-02-01")]
+    found = draw(stacks, 500r, on: today)
+    expect(found.picks.map { |pick| pick.stack.id }).to eq([5])
+    expect(found.missing).to eq(100)
   end
 
   it "takes a tin past its best-before only with a look" do
-    tin = stock(1, "2026-11-01", look_until: day("2027-11-01"))
-    expect(described_class.draw([tin], 400r, on: day("2026-11-24"), allow_look: true).first.first).to have_attributes(look: true)
-    expect(described_class.draw([tin], 400r, on: day("2026-11-24")).last).to eq(400)
+    tin = stack(1, "2026-11-01", look_until: day("2027-11-01"))
+    expect(draw([tin], 400r, on: day("2026-11-24"), allow_look: true).picks.first).to have_attributes(look: true)
+    expect(draw([tin], 400r, on: day("2026-11-24")).missing).to eq(400)
   end
 
   it "asks the stack about the day of use, and no look mends a safety date, a stop or an unknown age" do
     today = day("2026-11-24")
     look = { look_until: day("2026-11-26") }
-    eligible = ->(on, **facts) { stock(1, "2026-11-25", **facts).eligible?(on, allow_look: true) }
+    eligible = ->(on, **facts) { stack(1, "2026-11-25", **facts).eligible?(on, allow_look: true) }
     expect([0, 1, 2, 3].map { |days| eligible.call(today + days, **look) }).to eq([true, true, true, false])
     expect([0, 1, 2].map { |days| eligible.call(today + days, safety_until: today + 1, **look) }).to eq([true, true, false])
-    expect([{ stopped: true }, { unknown: true }, { set_apart: true }].map { |facts| eligible.call(today, **facts, **look) }).to eq([false] * 3)
-    expect(stock(1, nil).eligible?(today)).to be(true)
-    expect(stock(1, nil, unknown: true).eligible?(today)).to be(false)
+    expect([{ stopped: true }, { age_unknown: true }, { set_apart: true }].map { |facts| eligible.call(today, **facts, **look) }).to eq([false] * 3)
+    expect(stack(1, nil).eligible?(today)).to be(true)
+    expect(stack(1, nil, age_unknown: true).eligible?(today)).to be(false)
   end
 
   it "says when a sealed pack must be opened" do
-    tins = stock(1, "2027-01-01", pack: 200r)
-    expect(described_class.draw([tins], 250r, on: day("2026-11-24")).first.first.opens).to be(true)
-    expect(described_class.draw([tins], 200r, on: day("2026-11-24")).first.first.opens).to be(false)
+    tins = stack(1, "2027-01-01", pack: 200r)
+    expect(draw([tins], 250r, on: day("2026-11-24")).picks.first.opens).to be(true)
+    expect(draw([tins], 200r, on: day("2026-11-24")).picks.first.opens).to be(false)
   end
 
   it "asks for a look only past the last good day, and for nothing on it" do
-    last = stock(1, "2026-11-24", look_until: day("2026-11-30"))
-    picked = ->(on) { described_class.draw([last], 400r, on: day(on), allow_look: true).first.map(&:look) }
+    last = stack(1, "2026-11-24", look_until: day("2026-11-30"))
+    picked = ->(on) { draw([last], 400r, on: day(on), allow_look: true).picks.map(&:look) }
     expect([picked.call("2026-11-24"), picked.call("2026-11-25")]).to eq([[false], [true]])
     expect([last.look?(day("2026-11-24")), last.look?(day("2026-11-25"))]).to eq([false, true])
     expect([last.eligible?(day("2026-11-24")), last.eligible?(day("2026-11-25"))]).to eq([true, false])
   end
 
   it "takes what is ready on that very day, and does not open what is open, loose or single" do
-    expect(stock(1, "2026-12-01", ready_on: day("2026-11-24")).eligible?(day("2026-11-24"))).to be(true)
-    opens = ->(**facts) { described_class.draw([stock(1, "2027-01-01", **facts)], 150r, on: day("2026-11-24")).first.first.opens }
+    expect(stack(1, "2026-12-01", ready_on: day("2026-11-24")).eligible?(day("2026-11-24"))).to be(true)
+    opens = ->(**facts) { draw([stack(1, "2027-01-01", **facts)], 150r, on: day("2026-11-24")).picks.first.opens }
     expect([{ pack: 200r, open: true }, {}, { pack: 1r }, { pack: 200r }, { pack: 2r }, { pack: 100r }].map { |facts| opens.call(**facts) }).to eq([false, false, false, true, false, true])
-    expect(described_class.draw([stock(1, "2027-01-01", pack: 2r)], 3r, on: day("2026-11-24")).first.first.opens).to be(true)
-    expect(described_class.draw([stock(1, "2027-01-01", pack: 1r)], 1/2r, on: day("2026-11-24")).first.first.opens).to be(false)
+    expect(draw([stack(1, "2027-01-01", pack: 2r)], 3r, on: day("2026-11-24")).picks.first.opens).to be(true)
+    expect(draw([stack(1, "2027-01-01", pack: 1r)], 1/2r, on: day("2026-11-24")).picks.first.opens).to be(false)
   end
 
   it "does not take the open one first where opening shortens its life" do
-    expect(ids([stock(1, "2027-12-01", open: true), stock(2, "2026-12-01")])).to eq([2, 1])
-    expect(ids([stock(1, "2027-01-01"), stock(2, "2027-01-01", working: false, open: true)])).to eq([2, 1])
+    expect(ids([stack(1, "2027-12-01", open: true), stack(2, "2026-12-01")])).to eq([2, 1])
+    expect(ids([stack(1, "2027-01-01"), stack(2, "2027-01-01", working: false, open: true)])).to eq([2, 1])
   end
 
   describe NutShelf::Core::BringForward do
@@ -86,36 +87,36 @@ RSpec.describe NutShelf::Core::Fefo do
     end
 
     it "carries sealed packs whole, one more rather than a part, and never more than there is" do
-      amounts = ->(need, **facts) { walk([stock(1, "2027-01-01", **facts)], need).picks.map(&:amount) }
+      amounts = ->(need, **facts) { walk([stack(1, "2027-01-01", **facts)], need).picks.map(&:amount) }
       expect([amounts.call(150r, pack: 100r), amounts.call(200r, pack: 100r), amounts.call(900r, pack: 100r), amounts.call(350r, pack: 300r)]).to eq([[200], [200], [400], [400]])
     end
 
     it "carries what is open, loose or without a size as a whole, and neither opens nor looks" do
       [{ open: true, pack: 100r }, {}, { pack: 0r }].each do |facts|
-        expect(walk([stock(1, "2027-01-01", **facts)], 50r).picks).to eq([NutShelf::Core::Fefo::Pick.new(stock: stock(1, "2027-01-01", **facts), amount: 400r, opens: false, look: false)])
+        expect(walk([stack(1, "2027-01-01", **facts)], 50r).picks).to eq([NutShelf::Core::Pick.new(stack: stack(1, "2027-01-01", **facts), amount: 400r)])
       end
     end
   end
 
   describe NutShelf::Core::Crossed do
-    def pair(*stocks) = described_class.pair(stocks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
+    def pair(*stacks) = described_class.pair(stacks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
 
-    def far(id, until_on, **facts) = stock(id, until_on, working: false, **facts)
+    def far(id, until_on, **facts) = stack(id, until_on, working: false, **facts)
 
     it "needs more than a fortnight between them" do
-      expect(pair(stock(1, "2027-01-15"), far(2, "2027-01-01"))).to be_nil
-      expect(pair(stock(1, "2027-01-16"), far(2, "2027-01-01"))).to eq([1, 2])
+      expect(pair(stack(1, "2027-01-15"), far(2, "2027-01-01"))).to be_nil
+      expect(pair(stack(1, "2027-01-16"), far(2, "2027-01-01"))).to eq([1, 2])
     end
 
     it "compares the front of each shelf" do
-      expect(pair(stock(1, "2027-06-01"), stock(3, "2028-01-01"), far(2, "2027-03-01"), far(4, "2027-01-01"))).to eq([1, 4])
-      expect(pair(stock(1, "2027-01-05"), stock(3, "2028-01-01"), far(2, "2027-01-01"), far(4, "2029-01-01"))).to be_nil
+      expect(pair(stack(1, "2027-06-01"), stack(3, "2028-01-01"), far(2, "2027-03-01"), far(4, "2027-01-01"))).to eq([1, 4])
+      expect(pair(stack(1, "2027-01-05"), stack(3, "2028-01-01"), far(2, "2027-01-01"), far(4, "2029-01-01"))).to be_nil
     end
 
     it "leaves out what is open, undated or not to eat" do
-      expect(pair(stock(1, "2028-01-01", open: true), far(2, "2027-01-01"))).to be_nil
-      expect(pair(stock(1, "2028-01-01"), far(2, "2027-01-01", stopped: true))).to be_nil
-      expect(pair(stock(1), far(2, "2027-01-01"))).to be_nil
+      expect(pair(stack(1, "2028-01-01", open: true), far(2, "2027-01-01"))).to be_nil
+      expect(pair(stack(1, "2028-01-01"), far(2, "2027-01-01", stopped: true))).to be_nil
+      expect(pair(stack(1), far(2, "2027-01-01"))).to be_nil
     end
   end
 
@@ -140,8 +141,8 @@ RSpec.describe NutShelf::Core::Fefo do
     uses = generators.array(generators.choose(0..4), min: 6, max: 6)
     PropCheck.forall(lots: lots, uses: uses) do |lots:, uses:|
       given = lots.map { |until_on, amount| { until: until_on, amount: amount } }
-      stocks = given.each_with_index.map { |lot, id| stock(id, (day("2026-01-01") + lot[:until]).iso8601) }
-      fefo = described_class.order(stocks).map { |entry| given[entry.id] }
+      stacks = given.each_with_index.map { |lot, id| stack(id, (day("2026-01-01") + lot[:until]).iso8601) }
+      fefo = described_class.sort(stacks).map { |entry| given[entry.id] }
       best = given.permutation.map { |order| wasted(order, uses) }.min
       expect(wasted(fefo, uses)).to eq(best)
     end

@@ -89,7 +89,7 @@ RSpec.describe "Random stories of stacks" do
       later = [event(:moved, "2026-11-20", place: standing("fridge"))]
       straight = NutShelf::Core::Story.new(food: one, place: standing("freezer"), acquired_on: day("2026-10-01"), events: later, **printed)
       carried = NutShelf::Core::Story.new(food: one, place: standing("fridge"), acquired_on: day("2026-10-01"),
-                                          events: [event(:moved, "2026-10-01", place: standing("freezer")), *later], **printed)
+        events: [event(:moved, "2026-10-01", place: standing("freezer")), *later], **printed)
       expect([one.key, days, dated(straight).usable_until]).to eq([one.key, days, dated(carried).usable_until])
     end
   end

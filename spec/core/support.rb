@@ -2,6 +2,7 @@
 
 require_relative "../../boot/reference"
 require_relative "../../core/dating/judge"
+require_relative "../../core/rotation/shelf"
 
 # Short ways to say what a core spec needs.
 module CoreSupport
@@ -14,6 +15,14 @@ module CoreSupport
   def day(text) = Date.parse(text)
 
   def grams(number) = CORE::Quantity.of(number, "g")
+
+  # A stack of the shelf, in grams: 400 g worth 100 where nothing else is said.
+  def stack(id, until_on = nil, grams: 400, value: 100, **facts)
+    whole = grams.to_r
+    last = until_on && day(until_on)
+    CORE::Stack.new(id: id, food_key: "canned-chickpeas", label: "", dimension: :mass, grams_per_unit: 1r, on_hand: whole,
+      amount: whole, minor_per_gram: value / whole, usable_until: last, strict_until: last, place: "shelf", **facts)
+  end
 
   def standing(kind, name: kind, low: nil, high: nil) = CORE::Standing.new(name: name, kind: kind, low_c: low, high_c: high)
 

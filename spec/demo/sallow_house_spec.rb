@@ -37,7 +37,7 @@ RSpec.describe "Sallow House" do
       room = NutShelf::Desk::Room.new(demo, ines, db)
       stacks = room.house.lots.shelf.all.map { |row| NutShelf::Api::StackDetail.new(room, row[:id]).call }
       plan = NutShelf::Api::PlanView.new(room)
-      dishes = plan.ranked(room.today).map { |ranked| plan.dish(ranked) }
+      dishes = plan.plan.ranked(room.today).map { |ranked| plan.dish(ranked) }
       WrongSentences.sentences([stacks, dishes, plan.ties]).uniq
     end
   end

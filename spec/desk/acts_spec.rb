@@ -118,7 +118,7 @@ RSpec.describe "Acts" do
       expect { act(:Undo, who, { act_id: made["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict)
       act(:Undo, who, { act_id: stack["act_id"] })
       act(:Undo, who, { act_id: made["act_id"] })
-      expect(inside(who) { |house| house.places.all.map { |row| row[:name].to_s } }).not_to include("Attic")
+      expect(inside(who) { |house| house.places.all.map(&:name) }).not_to include("Attic")
       expect { act(:AddPlace, who, { name: "Attic", kind: "fridge" }) }.not_to raise_error
       food = act(:AddFood, who, { name: "Grog", like_food_id: food_id(who, "red-wine") })
       act(:Undo, who, { act_id: food["act_id"] })

@@ -12,7 +12,7 @@ RSpec.describe NutShelf::Desk::Belonging do
   def in_room(who) = office.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(office, who, db) }
 
   def usual(key, **more)
-    in_room(ines) { |room| described_class.new(room).place(room.food_row(food_id(ines, key)), **more)&.fetch(:name)&.to_s }
+    in_room(ines) { |room| described_class.new(room).place(room.food_row(food_id(ines, key)), **more)&.name }
   end
 
   def place(name, kind) = act(:AddPlace, ines, { name: name, kind: kind })["place_id"]

@@ -21,7 +21,7 @@ RSpec.describe "Conservation" do
 
     def stacks = @spec.inside(@who) { |house| house.lots.all_with_food }
 
-    def places = @places ||= @spec.inside(@who) { |house| house.places.all.map { |row| row[:id] } }
+    def places = @places ||= @spec.inside(@who) { |house| house.places.all.map(&:id) }
 
     def jars = @jars ||= @spec.inside(@who) { |house| house.containers.all.map { |row| row[:id] } }
 

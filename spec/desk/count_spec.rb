@@ -37,11 +37,11 @@ RSpec.describe "Counting" do
     expect([less, same, gone].map { |id| on_hand(id) }).to eq([1200, 800, 0])
     expect(reasons(done["act_id"])).to contain_exactly([-800, -178, "eaten"], [-1200, -267, "given_away"])
     expect(lot(ines, same)[:seen_on]).to eq(Date.new(2026, 11, 24))
-    expect(inside(ines) { |house| house.places.find(cupboard)[:counted_on] }).to eq(Date.new(2026, 11, 24))
+    expect(inside(ines) { |house| house.places.find(cupboard).counted_on }).to eq(Date.new(2026, 11, 24))
     act(:Undo, ines, { act_id: done["act_id"] })
     expect([less, same, gone].map { |id| on_hand(id) }).to eq([2000, 800, 1200])
     expect(lot(ines, same)[:seen_on]).to be_nil
-    expect(inside(ines) { |house| [house.places.find(cupboard)[:counted_on], house.counts.find(count)[:status]] }).to eq([nil, "open"])
+    expect(inside(ines) { |house| [house.places.find(cupboard).counted_on, house.counts.find(count)[:status]] }).to eq([nil, "open"])
     balanced
   end
 
@@ -141,11 +141,11 @@ RSpec.describe "Counting" do
     inner = put_away(ines, "canned-sardines", "cupboard", place_id: box)["lot_id"]
     count = start
     rows = inside(ines) { |house| NutShelf::Desk::Counting.new(NutShelf::Desk::Room.new(office, ines, house.db), house.counts.find(count)).expected }
-    expect(rows.map { |row| row[:id] }).to eq([outer, inner])
+    expect(rows.map(&:id)).to eq([outer, inner])
     expect { start(box) }.to raise_error(NutShelf::Desk::Conflict, /counting Cupboard already/)
     act(:EnterRest, ines, { count_id: count, found: "as_expected" })
     expect(finish(count)["differences"]).to eq(0)
-    expect(inside(ines) { |house| [cupboard, box].map { |id| house.places.find(id)[:counted_on] } }.uniq).to eq([Date.new(2026, 11, 24)])
+    expect(inside(ines) { |house| [cupboard, box].map { |id| house.places.find(id).counted_on } }.uniq).to eq([Date.new(2026, 11, 24)])
   end
 
   it "leaves what nobody spoke of as it is, and does not call the place counted" do
@@ -155,7 +155,7 @@ RSpec.describe "Counting" do
     enter(count, lot_id: one, found: "gone")
     finish(count)
     expect(on_hand(other)).to eq(800)
-    expect(inside(ines) { |house| house.places.find(cupboard)[:counted_on] }).to be_nil
+    expect(inside(ines) { |house| house.places.find(cupboard).counted_on }).to be_nil
   end
 
   it "can be thrown away, and takes no line once it is closed" do

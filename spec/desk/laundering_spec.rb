@@ -36,7 +36,7 @@ RSpec.describe "Dates in hands" do
 
     def stacks = @spec.inside(@who) { |house| house.lots.shelf.all }
 
-    def place = (@places ||= @spec.inside(@who) { |house| house.places.all.map { |row| row[:id] } }).sample(random: @dice)
+    def place = (@places ||= @spec.inside(@who) { |house| house.places.all.map(&:id) }).sample(random: @dice)
 
     def jar = @spec.inside(@who) { |house| house.containers.all.map { |row| row[:id] } }.sample(random: @dice)
 

@@ -64,7 +64,7 @@ RSpec.describe "Meals from the shelf" do
     eggs = inside(ines) { |house| house.recipes.values.values.find { |one| one.lines.any? { |line| line.food_key == "eggs" && !line.optional && line.substitutes.empty? } } }
     expect { plan(eggs.key) }.to raise_error(NutShelf::Desk::Conflict, /not for Wren: it holds egg \(Hen eggs/)
     desk_plan do |plan|
-      shut, open = plan.ranked(HouseSupport::TODAY, price: ->(_, _) { 0 }).partition { |entry| entry.dish.shut? }
+      shut, open = plan.ranked(HouseSupport::TODAY).partition { |entry| entry.dish.shut? }
       expect(open.flat_map { |entry| entry.dish.lines.map(&:food_key) } & %w[peanut-butter peanuts eggs mayonnaise]).to be_empty
       expect(shut.flat_map { |entry| entry.dish.clashes.map(&:person) }.uniq).to eq(["Wren"])
     end
@@ -74,7 +74,7 @@ RSpec.describe "Meals from the shelf" do
     id = put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2026-11-10", printed_kind: "best_before")["lot_id"]
     act(:Look, ines, { lot_id: id, result: "good" })
     expect(lot(ines, id)).to include(usable_until: Date.new(2027, 5, 23), strict_until: Date.new(2026, 11, 10))
-    there = -> { desk_plan { |plan| plan.pantry.left("canned-chickpeas", HouseSupport::TODAY) } }
+    there = -> { desk_plan { |plan| plan.cursor.left("canned-chickpeas", HouseSupport::TODAY) } }
     expect(there.call).to eq(400)
     act(:AddPerson, ines, { name: "Piet", portion_factor: "1", strict: true })
     expect(there.call).to eq(0)
@@ -135,7 +135,7 @@ RSpec.describe "Meals from the shelf" do
     act(:Move, ines, { lot_id: bad, place_id: loft })
     act(:Look, ines, { lot_id: bad, result: "bad" })
     items = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items }
-    expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stock.id } }).to eq([back])
+    expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stack.id } }).to eq([back])
   end
 
   it "keeps two foods of one name apart" do
@@ -144,7 +144,7 @@ RSpec.describe "Meals from the shelf" do
     loft = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
     act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
     item = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items.first }
-    expect(item).to have_attributes(food_id: other, key: "own-honey")
+    expect(item).to have_attributes(food_id: other, food: have_attributes(key: "own-honey"))
   end
 
   it "notes no price of a pack whose size nobody knows, nor of what was left over" do
@@ -159,7 +159,7 @@ RSpec.describe "Meals from the shelf" do
     key = inside(ines) { |house| house.foods.find(lot(ines, salt)[:food_id])[:key] }
     free = %w[plenty half low out].map do |level|
       act(:SetLevel, ines, { lot_id: salt, level: level })
-      desk_plan { |plan| [plan.pantry.free?(key), plan.pantry_of.running_out[key]] }
+      desk_plan { |plan| [plan.shelf.free?(key), plan.shelf.running_out[key]] }
     end
     expect(free).to eq([[true, nil], [true, nil], [true, "low"], [false, "out"]])
   end

@@ -14,22 +14,22 @@ RSpec.describe "Places, rules and people" do
 
   it "changes a place, refuses a stale save with what it says now, and undoes it" do
     id = place_id(ines, "cupboard")
-    version = place(id)[:version]
+    version = place(id).version
     done = act(:ChangePlace, ines, { place_id: id, version: version, reach: "hand", inner_mm: [800, 350, 400], fill_percent: 60, count_every_days: 30 })
-    expect(place(id)).to include(reach: "hand", fill_percent: 60, fill_said_on: Date.new(2026, 11, 24))
-    expect(place(id)[:inner_mm].to_a).to eq([800, 350, 400])
+    expect(place(id)).to have_attributes(reach: "hand", fill_percent: 60, fill_said_on: Date.new(2026, 11, 24))
+    expect(place(id).inner_mm.to_a).to eq([800, 350, 400])
     expect { act(:ChangePlace, ines, { place_id: id, version: version, reach: "away" }) }.to raise_error(NutShelf::Desk::Conflict) { |error|
       expect([error.code, error.details[:current][:reach]]).to eq(%w[stale hand])
     }
     undo(done)
-    expect(place(id)).to include(reach: "steps", fill_percent: nil, inner_mm: nil)
+    expect(place(id)).to have_attributes(reach: "steps", fill_percent: nil, inner_mm: nil)
   end
 
   it "takes a place's temperatures in Fahrenheit, and refuses what no place of a house is" do
     done = act(:ChangePlace, ines, { place_id: place_id(ines, "fridge"), low_c: 35, high_c: 41, degrees: "f" })
-    expect(place(done["place_id"])).to include(low_c: 1, high_c: 5)
+    expect(place(done["place_id"])).to have_attributes(low_c: 1, high_c: 5)
     expect { act(:AddPlace, ines, { name: "Kiln", kind: "cupboard", low_c: 100 }) }.to raise_error(NutShelf::Desk::Invalid, /cold or warm/)
-    expect(place(act(:AddPlace, ines, { name: "Shed", kind: "cupboard", low_c: 14, high_c: 104, degrees: "f" })["place_id"])).to include(low_c: -10, high_c: 40)
+    expect(place(act(:AddPlace, ines, { name: "Shed", kind: "cupboard", low_c: 14, high_c: 104, degrees: "f" })["place_id"])).to have_attributes(low_c: -10, high_c: 40)
   end
 
   it "dates anew what stands in a place that turns out to freeze" do
@@ -48,7 +48,7 @@ RSpec.describe "Places, rules and people" do
     expect { act(:RemovePlace, ines, { place_id: inner }) }.to raise_error(NutShelf::Desk::Conflict, /stands there still/)
     empty = act(:AddPlace, ines, { name: "Shed", kind: "cool_dark" })["place_id"]
     undo(act(:RemovePlace, ines, { place_id: empty }))
-    expect(place(empty)[:archived_at]).to be_nil
+    expect(place(empty).archived_at).to be_nil
   end
 
   it "dates every stack anew when the school changes, and back again" do

@@ -11,8 +11,8 @@ RSpec.describe NutShelf::Exchange::LabelSheet do
 
   def label(number, **more)
     described_class::Label.new(name: "Bean stew no. #{number}", amount: "350 g", until_words: "Good until 24 Mar 2027", dates: ["frozen 24 Nov 2026"], place: "Chest freezer",
-                               directions: "Thaw overnight, heat until it steams", bought_for: "",
-                               code: "http://127.0.0.1:9380/s/#{number}", **more)
+      directions: "Thaw overnight, heat until it steams", bought_for: "",
+      code: "http://127.0.0.1:9380/s/#{number}", **more)
   end
 
   # What another library, in another language, reads in the cells of a page. A reader looks at many frames of a code

@@ -91,7 +91,7 @@ end
 
 Capybara.register_driver(:chromium) do |app|
   Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, window_size: BrowserSupport::WIDE,
-                                     browser_options: BrowserSupport::OPTIONS.dup, js_errors: true)
+    browser_options: BrowserSupport::OPTIONS.dup, js_errors: true)
 end
 Capybara.configure do |config|
   config.default_driver = :chromium

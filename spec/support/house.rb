@@ -69,7 +69,7 @@ module HouseSupport
 
   def food_id(who, key) = inside(who) { |house| house.foods.by_key([key]).fetch(key)[:id] }
 
-  def place_id(who, kind) = inside(who) { |house| house.places.all.find { |row| row[:kind] == kind }[:id] }
+  def place_id(who, kind) = inside(who) { |house| house.places.all.find { |row| row.kind == kind }.id }
 
   # put_away(who, "canned-chickpeas", "cupboard", count: "3", amount: "400", unit: "g")
   def put_away(who, key, kind, **more)

@@ -26,8 +26,8 @@ class Stories
     food = pick(@foods)
     come = START + @random.rand(5)
     CORE::Story.new(food: food, situation: situation(food), acquired_on: sometimes(9) { come }, made_on: made(food, come),
-                    place: standing, leftover_days: sometimes(3) { @random.rand(4) }, **printed(food, come),
-                    events: events(come, parts).freeze, quarantined: @random.rand(30).zero?)
+      place: standing, leftover_days: sometimes(3) { @random.rand(4) }, **printed(food, come),
+      events: events(come, parts).freeze, quarantined: @random.rand(30).zero?)
   end
 
   def events(come, parts)
@@ -39,7 +39,7 @@ class Stories
   def event(day, parts: true)
     kind = pick(%i[opened moved moved moved looked cut cooked frozen thawed stored topped_up ripened])
     CORE::Event.new(kind: kind, on: day, place: kind == :moved ? standing : nil, method: kind == :stored ? pick(%w[bag jar water]) : nil,
-                    result: kind == :looked ? pick(%i[good good good turning bad]) : nil, parts: with_parts(kind, day, parts))
+      result: kind == :looked ? pick(%i[good good good turning bad]) : nil, parts: with_parts(kind, day, parts))
   end
 
   def standing = CORE::Standing.new(name: "there", kind: pick(PLACES))
@@ -68,7 +68,7 @@ class Stories
     return [].freeze unless parts && (kind == :topped_up || (kind == :cooked && @random.rand(2).zero?))
 
     [CORE::Part.new(name: "A part", safety_until: sometimes(5) { day + @random.rand(-1..9) }, quality_until: sometimes(5) { day + @random.rand(-1..30) },
-                    stopped: @random.rand(12).zero?, unknown: @random.rand(12).zero?, cooked: @random.rand(3).zero?)].freeze
+      stopped: @random.rand(12).zero?, unknown: @random.rand(12).zero?, cooked: @random.rand(3).zero?)].freeze
   end
 end
 

@@ -21,7 +21,7 @@ const client = new QueryClient({
     queries: {
       staleTime: 4000,
       networkMode: "always",
-      refetchInterval: (query) => (away(query.state.error) ? 2500 : 20_000),
+      refetchInterval: (query) => away(query.state.error) && 2500,
       retry: (count, error) => !(error instanceof Problem) && count < 2,
     },
   },

@@ -1,7 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Suspense, useEffect, useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "wouter";
 import { TabLink, useGo, usePath } from "./address";
+import { changesQuery } from "../api/changes";
 import { todayQuery } from "../api/queries";
 import { LabelLine } from "../label-line/LabelLine";
 import { useActs, useReport } from "./acts";
@@ -111,6 +112,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const path = usePath();
   const { away } = useActs();
   const session = useSession();
+  useQuery(changesQuery(session.household?.id ?? 0, useQueryClient()));
   const [sheet, setSheet] = useFrameSheet();
   useTitle(path, session.household?.name ?? "");
   const [lineOpen, setLineOpen] = useState(false);

@@ -17,7 +17,7 @@ import * as say from "../../words/count";
 
 export default function CountPage() {
   const id = Number(useParams().id);
-  const query = useQuery({ ...countQuery(id), refetchInterval: 15_000 });
+  const query = useQuery(countQuery(id));
   return <Loaded query={query} what={say.fetchingTheCount}>{(count) => <Page key={count.id} count={count} />}</Loaded>;
 }
 

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require_relative "diet"
+require_relative "../quantity/conversion"
+require_relative "../value"
+
+module NutShelf
+  module Core
+    # One line of a dish: what the recipe asks for, which food serves it, the grams wanted (as they come from the pack),
+    # what is missing of them, and what is taken from where. `free` of what is there without counting, `unknown` where
+    # nothing says what it weighs. Frozen.
+    DishLine = Value.of(:line, :food_key, :grams, substitute: false, free: false, unknown: false, missing: 0r,
+      picks: [].freeze, value_minor: 0)
+
+    # Draws the lines of a recipe from a shelf: every needed one, and the optional ones that are there anyway. What turns
+    # is used before what keeps, and what somebody may not have is replaced where it can be. One use per dish.
+    class DishDraw
+      # @param recipe [Recipe]
+      # @param servings [Rational] usual portions
+      # @param cursor [Cursor] drawn down by this
+      # @param on [Date] day of the meal
+      # @param front_days [Integer] what turns within so many days is used before what keeps
+      # @param diet [Diet] of those who eat along
+      def initialize(recipe, servings:, cursor:, on:, front_days:, diet:)
+        @recipe = recipe
+        @share = servings / recipe.servings
+        @cursor = cursor
+        @foods = cursor.foods
+        @on = on
+        @front_days = front_days
+        @diet = diet
+      end
+
+      # @return [Array<DishLine>]
+      def lines = @recipe.lines.filter_map { |line| draw(line) }.freeze
+
+      private
+
+      def draw(line)
+        food = @foods[line.food_key]
+        grams = grams_of(line, food) or return DishLine.new(line: line, food_key: line.food_key, grams: 0r, unknown: true)
+        return optional(line, grams) if line.optional
+        return free(line, line.food_key, grams) if @cursor.free?(line.food_key) && @diet.allows?(food)
+
+        best(line, grams)
+      end
+
+      def free(line, key, grams, substitute: false) = DishLine.new(line: line, food_key: key, grams: grams, free: true, substitute: substitute)
+
+      def grams_of(line, food)
+        return unless food
+
+        edible = line.quantity * @share
+        Conversion.to(Conversion.gross(edible, food), :mass, food).amount
+      rescue MissingFigure
+        nil
+      end
+
+      # Left out where somebody may not have it.
+      def optional(line, grams)
+        return unless @diet.allows?(@foods[line.food_key])
+        return free(line, line.food_key, grams) if @cursor.free?(line.food_key)
+        return unless @cursor.left(line.food_key, @on) >= grams
+
+        drawn(line, line.food_key, @cursor.draw(line.food_key, grams, @on), grams)
+      end
+
+      # The food itself where it is enough, unless a substitute turns and it does not; else the first
+      # substitute that is enough; else what there is of it. What somebody may not have is replaced where it can be.
+      def best(line, grams)
+        key, factor = substitute(line, grams)
+        return drawn(line, line.food_key, @cursor.draw(line.food_key, grams, @on), grams) unless key
+        return free(line, key, grams * factor, substitute: true) if @cursor.free?(key)
+
+        drawn(line, key, @cursor.draw(key, grams * factor, @on), grams * factor, substitute: true)
+      end
+
+      def substitute(line, grams)
+        allowed = line.substitutes.select { |other, _| @cursor.foods.key?(other) && @diet.allows?(@cursor.foods[other]) }
+        enough = allowed.select { |other, by| @cursor.free?(other) || @cursor.left(other, @on) >= grams * by }
+        return enough.first || allowed.first unless @diet.allows?(@foods[line.food_key])
+        return enough.first if @cursor.left(line.food_key, @on) < grams
+
+        return if @cursor.turning(line.food_key, @on, @front_days).positive?
+
+        # Only where what turns is enough: nobody opens a fresh tin to save half of another.
+        enough.find { |other, by| @cursor.turning(other, @on, @front_days) >= grams * by }
+      end
+
+      def drawn(line, key, draw, grams, substitute: false)
+        DishLine.new(line: line, food_key: key, grams: grams, picks: draw.picks, missing: draw.missing, value_minor: draw.value_minor, substitute: substitute)
+      end
+    end
+  end
+end

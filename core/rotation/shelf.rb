@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require_relative "cursor"
+require_relative "order"
+require_relative "stack"
+
+module NutShelf
+  module Core
+    # Everything a household has, on one day, weighed and in order: what every plan, list and question draws on. Read
+    # this file first, then Stack (one stack), Order (which is taken first), OnceOpened (what opening makes of it) and
+    # Cursor (drawing it down). Frozen, stacks and all: it may be kept, shared and sent to another process.
+    class Shelf
+      TAP = "tap-water"
+      # What is kept by level counts as there unless it is out; low is there, and on the list.
+      THERE = %w[plenty half low].freeze
+      LEVELS = [*THERE, "out"].freeze
+
+      attr_reader :today, :foods, :food_ids, :stacks
+
+      # @param stacks [Array<Stack>]
+      # @param foods [Hash{String=>Food}] by the key recipes use
+      # @param food_ids [Hash{String=>Integer}] the household's id of each food
+      # @param today [Date]
+      def initialize(stacks, foods:, today:, food_ids: {})
+        @today = today
+        @foods = foods
+        @food_ids = food_ids
+        @stacks = stacks.to_h { |stack| [stack.id, stack] }.freeze
+        weighed = stacks.select(&:weighed?).group_by(&:food_key)
+        @usual = weighed.transform_values { |list| Order.sort(list).freeze }.freeze
+        @strict = @usual.transform_values { |list| strictly(list) }.freeze
+        @levels = levels(stacks)
+        @free = free
+        freeze
+      end
+
+      # @param id [Integer]
+      # @return [Stack]
+      # @raise [KeyError] when nothing of it is there
+      def stack(id) = @stacks.fetch(id)
+
+      # @param key [String] of a food
+      # @param strict [Boolean] by the dates of those who go by the date
+      # @return [Array<Stack>] what can be drawn by weight, front first
+      def of(key, strict: false) = (strict ? @strict : @usual).fetch(key, NOTHING)
+
+      # @param place_id [Integer]
+      # @return [Array<Stack>] what stands there, by kind and name of food, first date first
+      def in_place(place_id)
+        stacks.each_value.select { |stack| stack.place_id == place_id }.sort_by { |stack| Order.in_hand(stack, foods[stack.food_key]) }
+      end
+
+      # @return [Array<String>] keys of the foods that can be drawn by weight
+      def keys = @usual.keys
+
+      # @param key [String]
+      # @return [Boolean] whether it is there without counting: tap water, or kept by level and not out
+      def free?(key) = @free.include?(key)
+
+      # What is kept by level and is running out, where no other stack of it has more.
+      # @return [Hash{String=>String}] food key to "low" or "out"
+      def running_out = @levels.select { |_, level| %w[low out].include?(level) }
+
+      # @param allow_look [Boolean] whether tins past their best-before may be planned, with a look
+      # @param strict [Boolean] whether somebody goes by the date
+      # @return [Cursor] to draw it down with, for one question
+      def cursor(allow_look: true, strict: false) = Cursor.new(self, allow_look: allow_look, strict: strict)
+
+      NOTHING = [].freeze
+      private_constant :NOTHING
+
+      private
+
+      def strictly(list)
+        list.all? { |stack| stack.strict_until == stack.usable_until } ? list : Order.sort(list, strict: true).freeze
+      end
+
+      def levels(stacks)
+        kept = stacks.select(&:level).group_by(&:food_key)
+        kept.transform_values { |list| list.map { |stack| good(stack) }.min_by { |level| LEVELS.index(level) } }.freeze
+      end
+
+      # What nobody should eat is not there, whatever its level.
+      def good(stack)
+        stack.quarantined || stack.stopped || stack.past_safety?(today) || stack.age_unknown ? "out" : stack.level
+      end
+
+      def free = [TAP, *@levels.select { |_, level| THERE.include?(level) }.keys].freeze
+    end
+  end
+end

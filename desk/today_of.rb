@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require_relative "../core/dating/state"
+require_relative "../core/planning/proposal"
+require_relative "../core/rotation/needs"
+require_relative "../core/value"
+require_relative "doubts"
+require_relative "places_due"
+require_relative "plan"
+require_relative "thawing"
+
+module NutShelf
+  module Desk
+    # What to do now: the front of the shelf with where each goes, what needs a person, what comes out to thaw, and
+    # what to ask. The front is weighed by the coming meals and the best dishes of what they leave.
+    class TodayOf
+      FRONT = 24
+      DISHES = 3
+      COUNTS = 3
+
+      # A stack that turns: the meals that take from it, and the best dishes for it (see Core::Ranker). Frozen.
+      Turning = Core::Value.of(:stack, :ties, :dishes)
+
+      # @param room [Room]
+      def initialize(room)
+        @room = room
+        @plan = Plan.new(room)
+      end
+
+      attr_reader :plan
+
+      # @return [Array<Turning>] first date first
+      def front
+        ties = plan.ties.group_by { |tie| tie.pick.stack.id }
+        turning.map { |stack| Turning.new(stack: stack, ties: ties.fetch(stack.id, []), dishes: dishes.fetch(stack.id, []).first(DISHES)) }
+      end
+
+      # @return [Array<Core::Needs::Need>] what matters most first
+      def needs = @needs ||= Core::Needs.of(shelf.stacks.values, state: method(:state), foods: shelf.foods)
+
+      # @return [Array<Doubts::Question>] "still there?"
+      def questions = Doubts.new(@room).questions(plan.all_missing.last)
+
+      # @param question [Doubts::Question]
+      # @return [Rational] what a hand would take for it
+      def needed(question)
+        stack = question.stack
+        Core::Proposal.amount(question.needed, on_hand: stack.on_hand, dimension: stack.dimension, food: shelf.foods.fetch(stack.food_key))
+      end
+
+      # @return [Array<Thawing::Task>] what comes out by tonight
+      def thaw = Thawing.new(@room, plan).tasks.select { |task| task.on <= @room.today }
+
+      # @return [Array<Array(Core::Place, Core::Due)>]
+      def counts = PlacesDue.new(@room).by_rhythm.first(COUNTS)
+
+      private
+
+      def shelf = plan.shelf
+
+      def state(stack) = Core::State.of(today: @room.today, policy: @room.policy, dates: stack)
+
+      def turning
+        shelf.stacks.each_value.lazy.select { |stack| state(stack) == :front && !@room.place(stack.place_id).set_apart? }.first(FRONT)
+      end
+
+      # The best dishes for each stack that turns.
+      def dishes
+        @dishes ||= plan.ranked(@room.today).reject { |entry| entry.dish.shut? }.each_with_object({}) do |entry, found|
+          entry.dish.rescued_picks.map { |_, pick, _| pick.stack.id }.uniq.each { |id| (found[id] ||= []) << entry }
+        end
+      end
+    end
+  end
+end

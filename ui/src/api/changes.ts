@@ -1,0 +1,53 @@
+import { queryOptions, type QueryClient } from "@tanstack/react-query";
+import { get } from "./client";
+
+export type Topic = "stock" | "plan" | "people" | "counts" | "rules";
+
+export interface Changes {
+  revision: number;
+  topics: Topic[];
+  stacks: number[] | null;
+  today: string;
+}
+
+/** What each view reads of, by the second part of its key, as the house names it. What is not here reads of everything. */
+const READS: Record<string, readonly Topic[]> = {
+  places: ["stock", "rules"], place: ["stock", "rules"], stacks: ["stock", "rules"], stack: ["stock", "plan", "rules"],
+  foods: ["stock", "rules"], bring: ["stock", "rules"], jars: ["stock", "rules"], barcodes: ["rules"],
+  keeping: ["stock", "rules"], care: ["plan", "stock", "rules"], today: ["stock", "plan", "people", "rules"],
+  meals: ["stock", "plan", "people", "rules"], count: ["stock", "counts", "rules"],
+  dishes: ["stock", "plan", "people", "rules"], missing: ["stock", "plan", "people", "rules"],
+  // The cook's page must not change under the cook's hands.
+  meal: [],
+};
+
+/** Whether a view must be asked for again after these topics changed. */
+export function reads(key: readonly unknown[], topics: readonly Topic[]): boolean {
+  if (key[0] !== "house") return false;
+  const read = READS[String(key[1])];
+  return topics.length > 0 && (!read || read.some((topic) => topics.includes(topic)));
+}
+
+/** How often a device asks whether anything changed: a small question, and the only one that is asked unasked. */
+export const EVERY = 5000;
+
+let seen: { house: number; revision: number; today: string } | undefined;
+
+/** Asks what changed since it last asked, and has what reads of it asked for again. */
+export const changesQuery = (house: number, client: QueryClient) =>
+  queryOptions({
+    queryKey: ["changes", house],
+    queryFn: async () => {
+      const before = seen?.house === house ? seen : undefined;
+      const now = await get<Changes>(`/api/changes${before ? `?since=${before.revision}` : ""}`);
+      seen = { house, revision: now.revision, today: now.today };
+      if (!before) return now.revision;
+
+      const newDay = before.today !== now.today;
+      await client.invalidateQueries({ predicate: ({ queryKey }) => newDay || reads(queryKey, now.topics) });
+      return now.revision;
+    },
+    refetchInterval: EVERY,
+    staleTime: 0,
+    gcTime: 0,
+  });
