@@ -13,19 +13,51 @@ module NutShelf
   module Api
     # The whole web application: shield, throttle, sign-in, one app per resource, and the interface's files.
     module App
-      RESOURCES = { "/api/stacks" => Stacks, "/api/foods" => Foods, "/api/places" => Places, "/api/acts" => Acts, "/api/label-line" => LabelLines, "/api/dishes" => Dishes,
-                    "/api/meals" => Meals, "/api/missing" => Missing, "/api/today" => Today, "/api/import" => Import, "/api/export.csv" => Export, "/api/counts" => Counts, "/api/bring-forward" => BringForward,
-                    "/api/containers" => Containers, "/api/care" => Care, "/api/scan" => Scans, "/api/barcodes" => Barcodes, "/api/recall" => Recall, "/api/keeping" => Keeping, "/api/people" => People, "/api/ways" => Ways,
-                    "/api/members" => Members, "/api/join" => Join, "/api/calendar" => Calendar, "/api/feeds" => Feeds, "/api/backup.json" => Backup, "/api/changes" => Changes, "/api/scale" => Scale, "/api/labels" => Labels, "/api" => Session }.freeze
+      RESOURCES = {
+        "/api/stacks" => Stacks,
+        "/api/foods" => Foods,
+        "/api/places" => Places,
+        "/api/acts" => Acts,
+        "/api/label-line" => LabelLines,
+        "/api/dishes" => Dishes,
+        "/api/meals" => Meals,
+        "/api/missing" => Missing,
+        "/api/today" => Today,
+        "/api/import" => Import,
+        "/api/export.csv" => Export,
+        "/api/counts" => Counts,
+        "/api/bring-forward" => BringForward,
+        "/api/containers" => Containers,
+        "/api/care" => Care,
+        "/api/scan" => Scans,
+        "/api/barcodes" => Barcodes,
+        "/api/recall" => Recall,
+        "/api/keeping" => Keeping,
+        "/api/people" => People,
+        "/api/ways" => Ways,
+        "/api/members" => Members,
+        "/api/join" => Join,
+        "/api/calendar" => Calendar,
+        "/api/feeds" => Feeds,
+        "/api/backup.json" => Backup,
+        "/api/changes" => Changes,
+        "/api/scale" => Scale,
+        "/api/labels" => Labels,
+        "/api" => Session
+      }.freeze
 
       # What shrinks on the way. No answer with a secret repeats what was sent along with it.
-      COMPRESSED = %w[application/json application/problem+json text/html text/css text/csv text/javascript application/javascript image/svg+xml].freeze
+      COMPRESSED = %w[
+        application/json application/problem+json text/html text/css text/csv text/javascript application/javascript
+        image/svg+xml
+      ].freeze
 
       module_function
 
       # @param office [Desk::Office]
       # @param secret [String]
-      # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle, :hosts, :address, :behind_proxy
+      # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle,
+      #   :hosts, :address, :behind_proxy
       # @return [#call] Rack app
       def build(office:, secret:, **options)
         Base.build_stamp = options.fetch(:build, "dev")
@@ -41,16 +73,18 @@ module NutShelf
         auth = Auth.build(database: office.database, secret: secret, secure: secure)
         session = Auth.session(secret, secure: secure)
         Throttle.set_up(behind_proxy: options.fetch(:behind_proxy, false))
-        Rack::Builder.new do
-          use Rack::Deflater, include: COMPRESSED
-          use Shield, secure: secure
-          use FrontDoor, hosts: options.fetch(:hosts, [])
-          use Rack::Attack if options.fetch(:throttle, true)
-          use(*session)
-          use auth
-          resources.each { |path, app| map(path) { run app } }
-          map("/") { run Pages.new(options[:interface]) }
-        end.to_app
+        Rack::Builder
+          .new do
+            use Rack::Deflater, include: COMPRESSED
+            use Shield, secure: secure
+            use FrontDoor, hosts: options.fetch(:hosts, [])
+            use Rack::Attack if options.fetch(:throttle, true)
+            use(*session)
+            use auth
+            resources.each { |path, app| map(path) { run app } }
+            map("/") { run Pages.new(options[:interface]) }
+          end
+          .to_app
       end
     end
   end

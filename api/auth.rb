@@ -13,7 +13,10 @@ module NutShelf
     # which refuse whatever did not pass here.
     module Auth
       # The doors that Rodauth serves, and what the contract wants there.
-      DOORS = { "/api/login" => "Login", "/api/logout" => "Logout", "/api/change-password" => "ChangePassword", "/api/close-account" => "CloseAccount" }.freeze
+      DOORS = {
+        "/api/login" => "Login", "/api/logout" => "Logout", "/api/change-password" => "ChangePassword",
+        "/api/close-account" => "CloseAccount"
+      }.freeze
       WRITES = %w[POST PUT PATCH DELETE].freeze
       REMEMBERED = /\A\d{1,18}_[\w-]{20,100}\z/
 
@@ -53,7 +56,11 @@ module NutShelf
 
       # Rodauth takes words wherever it finds them; only what fits the contract comes that far.
       def read_body(request)
-        request.env["roda.json_params"] = Body.read(request.env["rack.input"], Core::Limits.body(request.path), DOORS.fetch(request.path))
+        request.env["roda.json_params"] = Body.read(
+          request.env["rack.input"],
+          Core::Limits.body(request.path),
+          DOORS.fetch(request.path)
+        )
       rescue Body::Refused => e
         request.halt(Problem.answer(*e.answer))
       end
@@ -94,7 +101,15 @@ module NutShelf
       # A house is never left without a keeper.
       def keep_a_keeper(rodauth)
         last = Store::Households.last_keeper_of(rodauth.db, rodauth.account_id) or return
-        rodauth.request.halt(Problem.answer(*Problem.document("last_keeper", "You are the only keeper of #{last}.", "Make somebody else a keeper first.")))
+        rodauth.request.halt(
+          Problem.answer(
+            *Problem.document(
+              "last_keeper",
+              "You are the only keeper of #{last}.",
+              "Make somebody else a keeper first."
+            )
+          )
+        )
       end
     end
   end

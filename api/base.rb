@@ -50,19 +50,29 @@ module NutShelf
 
         # @return [Desk::Caller]
         def caller!
-          @caller ||= begin
-            account = env["nut_shelf.account_id"] or refuse("signed_out", "You are not signed in.", "Sign in and try again.")
-            member = office.database.outside { |db| Store::Households.membership(db, account, env["nut_shelf.household_id"]) }
-            member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
-            Desk::Caller.new(account_id: account, household_id: member[:household_id], role: member[:role])
-          end
+          @caller ||=
+            begin
+              account = env["nut_shelf.account_id"] or
+                refuse("signed_out", "You are not signed in.", "Sign in and try again.")
+              member =
+                office.database.outside do |db|
+                  Store::Households.membership(db, account, env["nut_shelf.household_id"])
+                end
+              member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
+              Desk::Caller.new(account_id: account, household_id: member[:household_id], role: member[:role])
+            end
         end
 
         def refuse(code, title, remedy, **more) = halt(Problem.answer(*Problem.document(code, title, remedy, **more)))
 
         def refuse_password(password)
           fault = Passwords.fault(password) or return
-          refuse("invalid", "That password is too easy to guess.", "Choose another one.", errors: [{ pointer: "/password", detail: fault }])
+          refuse(
+            "invalid",
+            "That password is too easy to guess.",
+            "Choose another one.",
+            errors: [{ pointer: "/password", detail: fault }]
+          )
         end
 
         # Parses and checks the body against a schema of the contract.
@@ -82,27 +92,47 @@ module NutShelf
 
         def deep_symbols(value)
           case value
-          when Hash then value.to_h { |name, inner| [name.to_sym, deep_symbols(inner)] }
-          when Array then value.map { |inner| deep_symbols(inner) }
-          else value
+          when Hash
+            value.to_h { |name, inner| [name.to_sym, deep_symbols(inner)] }
+          when Array
+            value.map { |inner| deep_symbols(inner) }
+          else
+            value
           end
         end
 
         def id_param(name = :id)
           text = params[name].to_s
-          text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("not_found", "There is no such thing here.", "Look at the list again.")
+          if text.match?(/\A[1-9]\d{0,17}\z/)
+            text.to_i
+          else
+            refuse("not_found", "There is no such thing here.", "Look at the list again.")
+          end
         end
 
         def key!
           key = request.get_header("HTTP_IDEMPOTENCY_KEY").to_s
-          key.match?(KEY) ? key : refuse("key_missing", "An Idempotency-Key of 8 to 100 letters or digits is needed.", "Send one key for each intent, and the same one when trying again.")
+          if key.match?(KEY)
+            key
+          else
+            refuse(
+              "key_missing",
+              "An Idempotency-Key of 8 to 100 letters or digits is needed.",
+              "Send one key for each intent, and the same one when trying again."
+            )
+          end
         end
 
         def day_param(name)
           text = params[name] or return
           Date.iso8601(text.to_s)
         rescue Date::Error
-          refuse("invalid", "#{name} is no day.", "Write it like 2026-11-24.", errors: [{ pointer: "/#{name}", detail: "It must be a day like 2026-11-24." }])
+          refuse(
+            "invalid",
+            "#{name} is no day.",
+            "Write it like 2026-11-24.",
+            errors: [{ pointer: "/#{name}", detail: "It must be a day like 2026-11-24." }]
+          )
         end
 
         def number_param(name, default, range)
@@ -110,7 +140,12 @@ module NutShelf
           number = Integer(text.to_s, 10, exception: false)
           return number if number && range.cover?(number)
 
-          refuse("invalid", "#{name} cannot be used.", "It must lie within #{range}.", errors: [{ pointer: "/#{name}", detail: "It must lie within #{range}." }])
+          refuse(
+            "invalid",
+            "#{name} cannot be used.",
+            "It must lie within #{range}.",
+            errors: [{ pointer: "/#{name}", detail: "It must lie within #{range}." }]
+          )
         end
 
         def act(klass, input)
@@ -120,12 +155,20 @@ module NutShelf
         # An act on stacks: its answer carries them as they are now, so that nothing else has to be asked for.
         def act_on_stacks(klass, input)
           answer = klass.new(office, caller!).call(input, key: key!, envelope: envelope)
-          json office.database.within(caller!.household_id) { |db| { **answer, touched: Touched.new(Desk::Room.new(office, caller!, db)).by(answer["act_id"]) } }
+          json office
+            .database
+            .within(caller!.household_id) { |db|
+              { **answer, touched: Touched.new(Desk::Room.new(office, caller!, db)).by(answer["act_id"]) }
+            }
         end
 
         # When and where it was done, as the device wrote it on the letter.
         def envelope
-          Desk::Envelope.read(**{ device: "DEVICE", sequence: "SEQUENCE", on: "ON", held: "HELD" }.transform_values { |name| request.get_header("HTTP_ACT_#{name}") })
+          Desk::Envelope.read(
+            **{ device: "DEVICE", sequence: "SEQUENCE", on: "ON", held: "HELD" }.transform_values do |name|
+              request.get_header("HTTP_ACT_#{name}")
+            end
+          )
         end
 
         # A read: one transaction that sees one moment, and nothing but a small query when nothing it reads of changed.
@@ -141,7 +184,15 @@ module NutShelf
 
         def tag(room, caller, topics)
           read = topics.empty? ? room.household[:revision] : Store::Topics.revisions(room.household, topics)
-          mark = [*read, caller.household_id, caller.account_id, room.today, caller.role, Base.build_stamp, request.fullpath].join("|")
+          mark = [
+            *read,
+            caller.household_id,
+            caller.account_id,
+            room.today,
+            caller.role,
+            Base.build_stamp,
+            request.fullpath
+          ].join("|")
           etag Digest::SHA256.hexdigest(mark)[0, 32], kind: :weak
           headers "cache-control" => "private, no-cache"
         end

@@ -41,16 +41,27 @@ module NutShelf
         faults = Contract.faults(schema, parsed)
         return parsed if faults.empty?
 
-        raise Refused.new("invalid", "Some of that cannot be used as it is.", "Mend what is marked.", errors: faults.map(&:to_h))
+        raise Refused.new(
+          "invalid",
+          "Some of that cannot be used as it is.",
+          "Mend what is marked.",
+          errors: faults.map(&:to_h)
+        )
       end
 
       # @return [String] UTF-8 without NUL bytes
       # @raise [Refused]
       def text(input, limit)
         text = input&.read(limit + 1).to_s.dup.force_encoding("UTF-8")
-        raise Refused.new("too_large", "That is more than is taken in at once.", "Send less at a time.") if text.bytesize > limit
-        raise Refused.new("bad_json", "The letters that were sent are broken.", "Send it as UTF-8.") unless text.valid_encoding?
-        raise Refused.new("bad_json", "There is a NUL byte in what was sent.", "Take it out and send it again.") if text.match?(/\u0000|\\u0000/)
+        if text.bytesize > limit
+          raise Refused.new("too_large", "That is more than is taken in at once.", "Send less at a time.")
+        end
+        unless text.valid_encoding?
+          raise Refused.new("bad_json", "The letters that were sent are broken.", "Send it as UTF-8.")
+        end
+        if text.match?(/\u0000|\\u0000/)
+          raise Refused.new("bad_json", "There is a NUL byte in what was sent.", "Take it out and send it again.")
+        end
 
         text
       end

@@ -23,21 +23,32 @@ module NutShelf
       # @param body [Object] parsed JSON
       # @return [Array<Fault>] empty when it fits
       def faults(name, body)
-        schema(name).validate(body).first(20).map { |error| Fault.new(pointer: error["data_pointer"], detail: words(error)) }
+        schema(name)
+          .validate(body)
+          .first(20)
+          .map { |error| Fault.new(pointer: error["data_pointer"], detail: words(error)) }
       end
 
       def schema(name) = (@schemas ||= {})[name] ||= SCHEMAS.schema(name)
 
       def words(error)
         case error["type"]
-        when "required" then "#{error.dig('details', 'missing_keys')&.join(', ')} is missing."
-        when "schema" then "#{error['data_pointer'].split('/').last} is not known here."
-        when "enum" then "It must be one of #{error.dig('schema', 'enum').join(', ')}."
-        when "pattern", "format" then "It does not have the right form."
-        when "string", "integer", "boolean", "array", "object" then "It must be #{error['type'] =~ /\A[aeiou]/ ? 'an' : 'a'} #{error['type']}."
-        when "minLength", "maxLength" then "It is too #{error['type'] == 'minLength' ? 'short' : 'long'}."
-        when "minimum", "maximum" then "It must be #{error['type'] == 'minimum' ? 'at least' : 'at most'} #{error.dig('schema', error['type'])}."
-        else error["error"].to_s.sub(/\Avalue at .*? /, "It ")
+        when "required"
+          "#{error.dig("details", "missing_keys")&.join(", ")} is missing."
+        when "schema"
+          "#{error["data_pointer"].split("/").last} is not known here."
+        when "enum"
+          "It must be one of #{error.dig("schema", "enum").join(", ")}."
+        when "pattern", "format"
+          "It does not have the right form."
+        when "string", "integer", "boolean", "array", "object"
+          "It must be #{error["type"] =~ /\A[aeiou]/ ? "an" : "a"} #{error["type"]}."
+        when "minLength", "maxLength"
+          "It is too #{error["type"] == "minLength" ? "short" : "long"}."
+        when "minimum", "maximum"
+          "It must be #{error["type"] == "minimum" ? "at least" : "at most"} #{error.dig("schema", error["type"])}."
+        else
+          error["error"].to_s.sub(/\Avalue at .*? /, "It ")
         end
       end
     end

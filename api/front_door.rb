@@ -27,9 +27,21 @@ module NutShelf
       private
 
       def refused(env)
-        return Problem.document("not_found", "There is nothing here.", "Go back to the shelf.") unless path?(env["PATH_INFO"].to_s)
-        return Problem.document("invalid", "The address cannot be read.", "Go back to the shelf.") unless query?(env["QUERY_STRING"].to_s)
-        return Problem.document("wrong_host", "This address is not known here.", "Open Nut Shelf by its own address, or let whoever runs it set NUT_SHELF_URL.") unless host?(env)
+        unless path?(env["PATH_INFO"].to_s)
+          return Problem.document("not_found", "There is nothing here.", "Go back to the shelf.")
+        end
+        unless query?(env["QUERY_STRING"].to_s)
+          return Problem.document("invalid", "The address cannot be read.", "Go back to the shelf.")
+        end
+        unless host?(env)
+          return (
+            Problem.document(
+              "wrong_host",
+              "This address is not known here.",
+              "Open Nut Shelf by its own address, or let whoever runs it set NUT_SHELF_URL."
+            )
+          )
+        end
 
         too_large(env)
       end
@@ -43,8 +55,10 @@ module NutShelf
       end
 
       def query?(query)
-        query.split(/[&;]/).map { |pair| pair.split("=", 2).map { |part| URI.decode_www_form_component(part) } }
-             .all? { |name, value| text?(name.to_s) && text?(value.to_s) && !name.to_s.match?(/[\[\]]/) }
+        query
+          .split(/[&;]/)
+          .map { |pair| pair.split("=", 2).map { |part| URI.decode_www_form_component(part) } }
+          .all? { |name, value| text?(name.to_s) && text?(value.to_s) && !name.to_s.match?(/[\[\]]/) }
       rescue ArgumentError
         false
       end

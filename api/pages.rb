@@ -26,13 +26,27 @@ module NutShelf
 
       def asset(env)
         status, headers, body = @files ? @files.call(env) : missing
-        status == 200 && env["PATH_INFO"].start_with?("/assets/") ? [status, { **headers, **FOREVER }, body] : [status, headers, body]
+        if status == 200 && env["PATH_INFO"].start_with?("/assets/")
+          [status, { **headers, **FOREVER }, body]
+        else
+          [status, headers, body]
+        end
       end
 
       def page(env)
-        return [503, { "content-type" => "text/plain; charset=utf-8" }, ["The interface is not built yet: run bin/demo or bin/serve.\n"]] unless @page
+        unless @page
+          return [
+            503,
+            { "content-type" => "text/plain; charset=utf-8" },
+            ["The interface is not built yet: run bin/demo or bin/serve.\n"]
+          ]
+        end
 
-        [200, { "content-type" => "text/html; charset=utf-8", "cache-control" => "no-store" }, [@page.sub("NONCE", env["nut_shelf.nonce"])]]
+        [
+          200,
+          { "content-type" => "text/html; charset=utf-8", "cache-control" => "no-store" },
+          [@page.sub("NONCE", env["nut_shelf.nonce"])]
+        ]
       end
 
       def missing = Problem.answer(*Problem.document("not_found", "There is nothing here.", "Go back to the shelf."))

@@ -12,8 +12,10 @@ module NutShelf
       LETTERS = 5
       # Hashing takes 64 MiB a time: more than two at once would let strangers fill the memory.
       AT_ONCE = SizedQueue.new(2)
-      COMMON = %w[password passwort motdepasse contrasena qwertyuiop asdfghjkl letmein iloveyou 1234567890 0987654321 abcdefghij
-                  administrator welcome1234 nutshelf kestrel].freeze
+      COMMON = %w[
+        password passwort motdepasse contrasena qwertyuiop asdfghjkl letmein iloveyou 1234567890 0987654321 abcdefghij
+        administrator welcome1234 nutshelf kestrel
+      ].freeze
       # Something to compare with when there is no account, so that an unknown name takes as long as a wrong password.
       NOBODY = Argon2::Password.new(**COST).create("nobody has this password")
 
@@ -31,7 +33,11 @@ module NutShelf
         return "It needs at least #{SHORTEST} letters, digits or signs." if password.length < SHORTEST
         return "It repeats too few letters." if password.downcase.chars.uniq.size < LETTERS
 
-        "It is one that everybody tries first." if COMMON.any? { |word| password.downcase.gsub(/[^\p{L}\d]/, "").start_with?(word) && password.length < word.length + 6 }
+        if COMMON.any? do |word|
+             password.downcase.gsub(/[^\p{L}\d]/, "").start_with?(word) && password.length < word.length + 6
+           end
+          "It is one that everybody tries first."
+        end
       end
 
       def in_turn

@@ -13,11 +13,20 @@ module NutShelf
     # Turns every error into a problem document (RFC 9457), in one place.
     module Problem
       DATABASE = [Sequel::DatabaseError, Sequel::PoolTimeout, PG::Error].freeze
-      STORE = { Store::Busy => "busy", Store::Full => "storage_full", Store::NotEnough => "not_enough", Store::Taken => "taken",
-                Store::Missing => "not_found", Store::Away => "database_away" }.freeze
-      REMEDIES = { "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.", "taken" => "Choose another.",
-                   "busy" => "Wait a moment and try again.", "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
-                   "database_away" => "What you typed is kept. It is sent as soon as the database is back." }.freeze
+      STORE = {
+        Store::Busy => "busy",
+        Store::Full => "storage_full",
+        Store::NotEnough => "not_enough",
+        Store::Taken => "taken",
+        Store::Missing => "not_found",
+        Store::Away => "database_away"
+      }.freeze
+      REMEDIES = {
+        "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.",
+        "taken" => "Choose another.", "busy" => "Wait a moment and try again.",
+        "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
+        "database_away" => "What you typed is kept. It is sent as soon as the database is back."
+      }.freeze
 
       module_function
 
@@ -39,12 +48,18 @@ module NutShelf
       # @return [Array(Integer, Hash)] status and document
       def from(error)
         case error
-        when Desk::Error then desk(error)
-        when *STORE.keys then store(error)
-        when *DATABASE then database(error)
-        when Core::MissingFigure then document("unknown_figure", error.message, error.remedy)
-        when Core::Error then document("invalid", error.message, error.remedy || "Check what was said.")
-        else document("server_error", "Something went wrong on our side.", "Try again. What you typed is still there.")
+        when Desk::Error
+          desk(error)
+        when *STORE.keys
+          store(error)
+        when *DATABASE
+          database(error)
+        when Core::MissingFigure
+          document("unknown_figure", error.message, error.remedy)
+        when Core::Error
+          document("invalid", error.message, error.remedy || "Check what was said.")
+        else
+          document("server_error", "Something went wrong on our side.", "Try again. What you typed is still there.")
         end
       end
 
@@ -58,11 +73,16 @@ module NutShelf
 
       def document(code, title, remedy, errors: [], **more)
         status = Contract::CODES.fetch(code)
-        [status, { type: "about:blank", status: status, code: code, title: title, remedy: remedy, errors: errors, **more }]
+        [
+          status,
+          { type: "about:blank", status: status, code: code, title: title, remedy: remedy, errors: errors, **more }
+        ]
       end
 
       def desk(error)
-        errors = error.details[:errors] || (error.details[:pointer] ? [{ pointer: error.details[:pointer], detail: error.message }] : [])
+        errors =
+          error.details[:errors] ||
+          (error.details[:pointer] ? [{ pointer: error.details[:pointer], detail: error.message }] : [])
         document(error.code, error.message, error.remedy, errors: errors, **error.details.slice(:act_id, :current))
       end
 
@@ -73,7 +93,13 @@ module NutShelf
       end
 
       # @return [Array] a Rack answer
-      def answer(status, document) = [status, { "content-type" => "application/problem+json", "cache-control" => "no-store" }, [JSON.generate(document)]]
+      def answer(status, document)
+        [
+          status,
+          { "content-type" => "application/problem+json", "cache-control" => "no-store" },
+          [JSON.generate(document)]
+        ]
+      end
     end
   end
 end

@@ -28,15 +28,20 @@ module NutShelf
 
       def read(key) = @lock.synchronize { @counts[key]&.first }
 
-      def write(key, value, expires_in: 60) = @lock.synchronize { @counts[key] = [value, Process.clock_gettime(Process::CLOCK_MONOTONIC) + expires_in] }
+      def write(key, value, expires_in: 60)
+        @lock.synchronize { @counts[key] = [value, Process.clock_gettime(Process::CLOCK_MONOTONIC) + expires_in] }
+      end
 
       def delete(key) = @lock.synchronize { @counts.delete(key) }
     end
 
     # Slows down guessing at the door and floods on the heavy routes.
     module Throttle
-      LIMITS = { "/api/login" => [20, 60], "/api/first-start" => [10, 60], "/api/join" => [20, 60], "/api/join/look" => [30, 60], "/api/import" => [30, 60], "/api/import/preview" => [60, 60],
-                 "/api/change-password" => [10, 60], "/api/close-account" => [10, 60] }.freeze
+      LIMITS = {
+        "/api/login" => [20, 60], "/api/first-start" => [10, 60], "/api/join" => [20, 60],
+        "/api/join/look" => [30, 60], "/api/import" => [30, 60], "/api/import/preview" => [60, 60],
+        "/api/change-password" => [10, 60], "/api/close-account" => [10, 60]
+      }.freeze
 
       module_function
 
@@ -45,12 +50,22 @@ module NutShelf
         Rack::Attack.cache.store = Tally.new
         address = behind_proxy ? lambda(&:ip) : ->(request) { request.env["REMOTE_ADDR"] }
         LIMITS.each do |path, (limit, period)|
-          Rack::Attack.throttle(path, limit: limit, period: period) { |request| address.call(request) if request.post? && request.path == path }
+          Rack::Attack.throttle(path, limit: limit, period: period) do |request|
+            address.call(request) if request.post? && request.path == path
+          end
         end
         # Guessing a calendar's address, and printing by the thousand.
-        Rack::Attack.throttle("calendar", limit: 60, period: 60) { |request| address.call(request) if request.path.start_with?("/api/calendar/") }
-        Rack::Attack.throttle("labels", limit: 60, period: 60) { |request| address.call(request) if request.path.start_with?("/api/labels/") }
-        Rack::Attack.throttled_responder = ->(_request) { Problem.answer(*Problem.document("too_many", "That was too often in a short time.", "Wait a minute and try again.")) }
+        Rack::Attack.throttle("calendar", limit: 60, period: 60) do |request|
+          address.call(request) if request.path.start_with?("/api/calendar/")
+        end
+        Rack::Attack.throttle("labels", limit: 60, period: 60) do |request|
+          address.call(request) if request.path.start_with?("/api/labels/")
+        end
+        Rack::Attack.throttled_responder = lambda { |_request|
+          Problem.answer(
+            *Problem.document("too_many", "That was too often in a short time.", "Wait a minute and try again.")
+          )
+        }
       end
     end
   end

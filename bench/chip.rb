@@ -15,8 +15,23 @@ class SlowShelf
   include RSpec::Matchers
 
   STACKS = 2000
-  CUT = "(() => { const c = [...document.querySelectorAll('.chip')]; const over = (e) => e && (e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1);
-         return c.filter((x) => over(x.querySelector('.chip-name')) || over(x.querySelector('.chip-amount'))).length / c.length })()".gsub(/\s+/, " ")
+  CUT = <<~JS.gsub(/\s+/, " ").strip
+    (() => {
+      const c = [...document.querySelectorAll('.chip')];
+      const over = (e) => e && (e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1);
+      return c.filter((x) => over(x.querySelector('.chip-name')) || over(x.querySelector('.chip-amount'))).length
+        / c.length
+    })()
+  JS
+  WATCH = <<~JS.gsub(/\s+/, " ").strip
+    window.drawn = new Set();
+    const chipOf = (node) => (node.nodeType === 1 ? node : node.parentElement)?.closest('.chip');
+    new MutationObserver((list) => list.forEach((m) => {
+      const c = chipOf(m.target); if (c) window.drawn.add(c.dataset.chip)
+    })).observe(document.querySelector('main'), {
+      subtree: true, childList: true, characterData: true, attributes: true, attributeFilter: ['data-state', 'title']
+    })
+  JS
   # A phone at the edge of a village: 400 kbit/s, 400 ms there and back.
   LINE = { offline: false, latency: 400, downloadThroughput: 50_000, uploadThroughput: 50_000 }.freeze
 
@@ -36,11 +51,22 @@ class SlowShelf
     chip = find_all(".chip[data-state=resting]", minimum: 1).first
     before = chip.text
     page.execute_script("arguments[0].focus()", chip)
-    took = Harness.time do
-      keys("t")
-      Timeout.timeout(60) { sleep 0.02 until page.evaluate_script("document.querySelector('[data-chip=\"#{chip['data-chip']}\"]').innerText") != before }
-    end
-    { stacks: STACKS, chip_changed_after_ms: took.round, **traffic, chips_drawn_anew: page.evaluate_script("window.drawn.size") }
+    took =
+      Harness.time do
+        keys("t")
+        Timeout.timeout(60) do
+          until page.evaluate_script("document.querySelector('[data-chip=\"#{chip["data-chip"]}\"]').innerText") !=
+              before
+            sleep 0.02
+          end
+        end
+      end
+    {
+      stacks: STACKS,
+      chip_changed_after_ms: took.round,
+      **traffic,
+      chips_drawn_anew: page.evaluate_script("window.drawn.size")
+    }
   end
 
   # The names of both spreads: what stands on the shelf at 1280 and at 1440.
@@ -54,9 +80,30 @@ class SlowShelf
   private
 
   def fill
-    foods = inside(@who) { |house| house.foods.all.reject { |row| row[:dimension] == "count" || row[:aisle] == "Home leftovers" }.map { |row| row[:name].to_s } }
-    rows = Array.new(STACKS) { |index| [foods[index % foods.size], (index % 6) + 2, "400 g", %w[cupboard fridge freezer][index % 3], (HouseSupport::TODAY + 20 + (index * 3 % 900)).iso8601] }
-    text = "food,count,amount,place,best before\n#{rows.map { |row| row.map { |cell| "\"#{cell}\"" }.join(',') }.join("\n")}\n"
+    foods =
+      inside(@who) do |house|
+        house
+          .foods
+          .all
+          .reject { |row| row[:dimension] == "count" || row[:aisle] == "Home leftovers" }
+          .map { |row| row[:name].to_s }
+      end
+    rows =
+      Array.new(STACKS) do |index|
+        [
+          foods[index % foods.size],
+          (index % 6) + 2,
+          "400 g",
+          %w[cupboard fridge freezer][index % 3],
+          (HouseSupport::TODAY + 20 + (index * 3 % 900)).iso8601
+        ]
+      end
+    text =
+      "food,count,amount,place,best before\n#{rows.map do |row|
+        row.map do |cell|
+          "\"#{cell}\""
+        end.join(",")
+      end.join("\n")}\n"
     act(:ImportStock, @who, { content: Base64.strict_encode64(text) })
   end
 
@@ -69,9 +116,7 @@ class SlowShelf
   # Which chips change, and what goes over the line from now on.
   def watch
     page.driver.browser.network.clear(:traffic)
-    page.execute_script("window.drawn = new Set(); const chipOf = (node) => (node.nodeType === 1 ? node : node.parentElement)?.closest('.chip');
-                         new MutationObserver((list) => list.forEach((m) => { const c = chipOf(m.target); if (c) window.drawn.add(c.dataset.chip) }))
-                         .observe(document.querySelector('main'), { subtree: true, childList: true, characterData: true, attributes: true, attributeFilter: ['data-state', 'title'] })".gsub(/\s+/, " "))
+    page.execute_script(WATCH)
   end
 
   def traffic

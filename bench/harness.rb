@@ -23,8 +23,15 @@ module Harness
     GC.start
     pairs = Array.new(runs) { [time { baseline.call }, time { subject.call }] }
     base, ours = pairs.transpose.map(&:sort)
-    { runs: runs, baseline_median_ms: at(base, 0.5), baseline_p95_ms: at(base, 0.95), median_ms: at(ours, 0.5), p95_ms: at(ours, 0.95),
-      ratio_median: (at(ours, 0.5) / at(base, 0.5)).round(2), ratio_p95: (at(ours, 0.95) / at(base, 0.95)).round(2) }
+    {
+      runs: runs,
+      baseline_median_ms: at(base, 0.5),
+      baseline_p95_ms: at(base, 0.95),
+      median_ms: at(ours, 0.5),
+      p95_ms: at(ours, 0.95),
+      ratio_median: (at(ours, 0.5) / at(base, 0.5)).round(2),
+      ratio_p95: (at(ours, 0.95) / at(base, 0.95)).round(2)
+    }
   end
 
   def at(sorted, share) = sorted[[(sorted.size * share).ceil - 1, 0].max].round(3)

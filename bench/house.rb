@@ -36,8 +36,20 @@ class BenchHouse
     foods, places = inside { |house| [house.foods.all, house.places.all] }
     count.times do |number|
       food = foods[chance.rand(foods.size)]
-      act(NutShelf::Desk::PutAway, { food_id: food[:id], place_id: places[chance.rand(places.size)].id, count: (1 + chance.rand(6)).to_s, amount: "400", unit: "g", price_minor: 50 + chance.rand(500),
-                                     printed_on: (TODAY + chance.rand(-20..900)).iso8601, printed_kind: "best_before" }, "fill-#{number}-#{seed}-key")
+      act(
+        NutShelf::Desk::PutAway,
+        {
+          food_id: food[:id],
+          place_id: places[chance.rand(places.size)].id,
+          count: (1 + chance.rand(6)).to_s,
+          amount: "400",
+          unit: "g",
+          price_minor: 50 + chance.rand(500),
+          printed_on: (TODAY + chance.rand(-20..900)).iso8601,
+          printed_kind: "best_before"
+        },
+        "fill-#{number}-#{seed}-key"
+      )
     end
     Sequel.connect(@owner) { |db| db.run("ANALYZE") }
   end
@@ -75,7 +87,11 @@ class BenchHouse
 
   def dates
     office.database.within(who.household_id) do |db|
-      db[:lots].where(household_id: who.household_id).select(:id, *DATES).to_hash(:id).transform_values { |row| row.except(:id) }
+      db[:lots]
+        .where(household_id: who.household_id)
+        .select(:id, *DATES)
+        .to_hash(:id)
+        .transform_values { |row| row.except(:id) }
     end
   end
 
@@ -85,17 +101,31 @@ class BenchHouse
 
   # @return [Proc] POST: called with a path and a JSON body, answers a Rack::MockResponse
   def post
-    @post ||= signed_in.then do |client, cookie, csrf|
-      lambda do |path, body|
-        client.post(path, **HOST, "HTTP_COOKIE" => cookie, "HTTP_X_CSRF_TOKEN" => csrf, :input => body,
-          "CONTENT_TYPE" => "application/json")
+    @post ||=
+      signed_in.then do |client, cookie, csrf|
+        lambda do |path, body|
+          client.post(
+            path,
+            **HOST,
+            "HTTP_COOKIE" => cookie,
+            "HTTP_X_CSRF_TOKEN" => csrf,
+            :input => body,
+            "CONTENT_TYPE" => "application/json"
+          )
+        end
       end
-    end
   end
 
   # The app behind its middlewares, signed in as the bench.
   def app
-    @app ||= NutShelf::Api::App.build(office: office, secret: "s" * 96, demo_account: "bench@example.test", throttle: false, build: "bench")
+    @app ||=
+      NutShelf::Api::App.build(
+        office: office,
+        secret: "s" * 96,
+        demo_account: "bench@example.test",
+        throttle: false,
+        build: "bench"
+      )
   end
 
   # @return [Proc] GET: called with a path and further request headers, answers a Rack::MockResponse
@@ -126,8 +156,15 @@ class BenchHouse
     client = Rack::MockRequest.new(app)
     first = client.get("/api/session", HOST)
     cookie = cookie_of(first)
-    signed = client.post("/api/demo-sign-in", **HOST, "HTTP_COOKIE" => cookie, "CONTENT_TYPE" => "application/json", :input => "{}",
-      "HTTP_X_CSRF_TOKEN" => JSON.parse(first.body)["csrf"])
+    signed =
+      client.post(
+        "/api/demo-sign-in",
+        **HOST,
+        "HTTP_COOKIE" => cookie,
+        "CONTENT_TYPE" => "application/json",
+        :input => "{}",
+        "HTTP_X_CSRF_TOKEN" => JSON.parse(first.body)["csrf"]
+      )
     raise "the bench was not let in: #{signed.status} #{signed.body[0, 200]}" unless signed.status == 200
 
     cookie = cookie_of(signed)
@@ -135,8 +172,16 @@ class BenchHouse
   end
 
   def listed(food, place, chance)
-    { food_id: food[:id], place_id: place.id, count: (1 + chance.rand(6)).to_s, amount: "400", unit: "g",
-      price_minor: 50 + chance.rand(500), printed_on: (TODAY + chance.rand(-20..900)).iso8601, printed_kind: "best_before" }
+    {
+      food_id: food[:id],
+      place_id: place.id,
+      count: (1 + chance.rand(6)).to_s,
+      amount: "400",
+      unit: "g",
+      price_minor: 50 + chance.rand(500),
+      printed_on: (TODAY + chance.rand(-20..900)).iso8601,
+      printed_kind: "best_before"
+    }
   end
 
   def cookie_of(answer) = [answer["set-cookie"]].flatten.join("\n").lines.grep(/nut_shelf/).first.split(";").first

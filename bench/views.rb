@@ -37,49 +37,71 @@ views = {
 }
 views = views.slice(*ARGV[2..]) if ARGV.size > 2
 
-table = views.map do |name, ask|
-  replay = Replay.of(house.office.database.sequel) { ask.call }
-  answer = ask.call
-  raise "#{name}: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
+table =
+  views.map do |name, ask|
+    replay = Replay.of(house.office.database.sequel) { ask.call }
+    answer = ask.call
+    raise "#{name}: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
 
-  ready = JSON.parse(answer.body)
-  raw = lambda do
-    house.office.database.within(house.who.household_id) { |db| replay.reads.each { |sql| db.fetch(sql).all } }
-    JSON.generate(ready)
+    ready = JSON.parse(answer.body)
+    raw =
+      lambda do
+        house.office.database.within(house.who.household_id) { |db| replay.reads.each { |sql| db.fetch(sql).all } }
+        JSON.generate(ready)
+      end
+    fresh =
+      lambda do
+        house.forget
+        ask.call
+      end
+    cold = Harness.compare(runs, baseline: raw, subject: fresh)
+    warm = Harness.compare(runs, baseline: raw, subject: ask)
+    {
+      name: name,
+      statements: replay.count,
+      bytes: answer.body.bytesize,
+      raw_p95: cold[:baseline_p95_ms],
+      fresh_p95: cold[:p95_ms],
+      fresh_ratio: cold[:ratio_p95],
+      again_p95: warm[:p95_ms],
+      again_ratio: warm[:ratio_p95]
+    }
   end
-  fresh = lambda do
-    house.forget
-    ask.call
-  end
-  cold = Harness.compare(runs, baseline: raw, subject: fresh)
-  warm = Harness.compare(runs, baseline: raw, subject: ask)
-  { name: name, statements: replay.count, bytes: answer.body.bytesize, raw_p95: cold[:baseline_p95_ms],
-    fresh_p95: cold[:p95_ms], fresh_ratio: cold[:ratio_p95], again_p95: warm[:p95_ms], again_ratio: warm[:ratio_p95] }
-end
 Harness.table("views-#{stacks}", table)
 
 version = -> { house.inside { |inner| inner.household.row[:version] } }
 number = 0
 next_key = -> { "bench-rule-#{number += 1}-key" }
 rules = {
-  "school" => lambda do
-    house.act(NutShelf::Desk::SetHousehold, { version: version.call, school: "by_the_date" }, next_key.call)["act_id"]
-  end,
-  "place-note" => lambda do
-    seen = house.inside { |inner| inner.places.find(place).version }
-    note = { place_id: place, version: seen, note: "note #{next_key.call}" }
-    house.act(NutShelf::Desk::ChangePlace, note, next_key.call)["act_id"]
-  end
+  "school" =>
+    lambda do
+      house.act(NutShelf::Desk::SetHousehold, { version: version.call, school: "by_the_date" }, next_key.call)["act_id"]
+    end,
+  "place-note" =>
+    lambda do
+      seen = house.inside { |inner| inner.places.find(place).version }
+      note = { place_id: place, version: seen, note: "note #{next_key.call}" }
+      house.act(NutShelf::Desk::ChangePlace, note, next_key.call)["act_id"]
+    end
 }
-rows = rules.map do |name, change|
-  undo = ->(act) { house.act(NutShelf::Desk::Undo, { act_id: act }, next_key.call) }
-  2.times { undo.call(change.call) }
-  there, changed = house.changed { @act = change.call }
-  bare_there = Harness.time { house.rewrite(changed) }
-  back, changed_back = house.changed { undo.call(@act) }
-  bare_back = Harness.time { house.rewrite(changed_back) }
-  { name: name, rows: changed.size, act_ms: there.round(1), bare_ms: bare_there.round(1),
-    ratio: (there / bare_there).round(2), rows_back: changed_back.size, undo_ms: back.round(1),
-    bare_back_ms: bare_back.round(1), ratio_back: (back / bare_back).round(2) }
-end
+rows =
+  rules.map do |name, change|
+    undo = ->(act) { house.act(NutShelf::Desk::Undo, { act_id: act }, next_key.call) }
+    2.times { undo.call(change.call) }
+    there, changed = house.changed { @act = change.call }
+    bare_there = Harness.time { house.rewrite(changed) }
+    back, changed_back = house.changed { undo.call(@act) }
+    bare_back = Harness.time { house.rewrite(changed_back) }
+    {
+      name: name,
+      rows: changed.size,
+      act_ms: there.round(1),
+      bare_ms: bare_there.round(1),
+      ratio: (there / bare_there).round(2),
+      rows_back: changed_back.size,
+      undo_ms: back.round(1),
+      bare_back_ms: bare_back.round(1),
+      ratio_back: (back / bare_back).round(2)
+    }
+  end
 Harness.table("rules-#{stacks}", rows)

@@ -17,7 +17,7 @@ def write(db, file, id)
   ids = db[:households].order(:id).select_map(:id)
   household = id ? Integer(id, 10) : ids.first
   abort("There is no household here.") if ids.empty?
-  abort("There are several households; say which: #{ids.join(', ')}") if id.nil? && ids.size > 1
+  abort("There are several households; say which: #{ids.join(", ")}") if id.nil? && ids.size > 1
   abort("There is no household #{id}.") unless ids.include?(household)
   File.write(file, NutShelf::Store::Backup.write(db, household))
   puts "Wrote #{File.size(file)} bytes to #{file}."
@@ -27,7 +27,14 @@ end
 def links(db, household)
   db[:memberships].join(:accounts, id: :account_id).where(household_id: household).order(:account_id).each do |row|
     token = SecureRandom.urlsafe_base64(24)
-    db[:invitations].insert(household_id: household, account_id: row[:account_id], for_account_id: row[:account_id], name: row[:name], role: row[:role], token_hash: NutShelf::Store::Doors.hash(token))
+    db[:invitations].insert(
+      household_id: household,
+      account_id: row[:account_id],
+      for_account_id: row[:account_id],
+      name: row[:name],
+      role: row[:role],
+      token_hash: NutShelf::Store::Doors.hash(token)
+    )
     puts "  #{row[:name]} (#{row[:email]}): /join##{token}"
   end
 end
@@ -36,7 +43,8 @@ def restore(db, file)
   text = File.read(file, encoding: "UTF-8")
   household = NutShelf::Boot::Restore.call(db, text)
   same = NutShelf::Store::Backup.write(db, household) == text
-  puts "Restored household #{household}; written out again it is #{same ? 'the same, byte for byte' : 'not the same: some dates were set by newer rules'}."
+  puts "Restored household #{household}; written out again it is " \
+       "#{same ? "the same, byte for byte" : "not the same: some dates were set by newer rules"}."
   puts "Everybody chooses a new password once, by these links (good for 14 days):"
   links(db, household)
 end

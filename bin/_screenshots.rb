@@ -14,31 +14,64 @@ WIDE = [1280, 800].freeze
 PHONE = [390, 844].freeze
 # A list as another program would write it, with two words nobody here knows.
 LIST = File.join(Dir.tmpdir, "nut-shelf-bring-in.csv").freeze
-File.write(LIST, "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\nKichererbsen;6;400 g;Keller;31.05.2028;5,34\nHaferflocken;2;500 g;Vorrat;30.09.2027;2,98\n" \
-                 "Eier;10;;Kühlschrank;12.12.2026;3,20\nHagebuttenmus;3;340 g;Speicher;;7,50\n".encode("Windows-1252"))
+File.write(
+  LIST,
+  "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\nKichererbsen;6;400 " \
+  "g;Keller;31.05.2028;5,34\nHaferflocken;2;500 g;Vorrat;30.09.2027;2,98\n" \
+  "Eier;10;;Kühlschrank;12.12.2026;3,20\nHagebuttenmus;3;340 g;Speicher;;7,50\n".encode("Windows-1252")
+)
 MEAL = ->(browser) { browser.at_css("a[href^='/meals/']").click }
-GO_ON = lambda do |browser|
-  press(browser, "Go on")
-  appear(browser, "[aria-label='The stack in hand']")
-end
+GO_ON =
+  lambda do |browser|
+    press(browser, "Go on")
+    appear(browser, "[aria-label='The stack in hand']")
+  end
 SHOTS = [
-  ["today", "/", WIDE], ["shelf", "/shelf", WIDE], ["shelf-table", "/shelf?as=table", WIDE], ["meals", "/meals", WIDE], ["cook", "/meals", WIDE, MEAL], ["shop", "/shop", WIDE],
+  ["today", "/", WIDE],
+  ["shelf", "/shelf", WIDE],
+  ["shelf-table", "/shelf?as=table", WIDE],
+  ["meals", "/meals", WIDE],
+  ["cook", "/meals", WIDE, MEAL],
+  ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
-  ["stack", "/shelf", WIDE, lambda { |browser|
-    press(browser, "White bread")
-    appear(browser, "[role=dialog] h2")
-  }],
-  ["label-line", "/shelf", WIDE, ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }],
-  ["count", "/count", WIDE, GO_ON], ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }], ["people", "/people", WIDE],
-  ["place", "/places", WIDE, lambda { |browser|
-    press(browser, "Bicycle shed")
-    appear(browser, "[role=dialog] h3")
-  }],
+  [
+    "stack",
+    "/shelf",
+    WIDE,
+    lambda do |browser|
+      press(browser, "White bread")
+      appear(browser, "[role=dialog] h2")
+    end
+  ],
+  [
+    "label-line",
+    "/shelf",
+    WIDE,
+    ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }
+  ],
+  ["count", "/count", WIDE, GO_ON],
+  ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }],
+  ["people", "/people", WIDE],
+  [
+    "place",
+    "/places",
+    WIDE,
+    lambda do |browser|
+      press(browser, "Bicycle shed")
+      appear(browser, "[role=dialog] h3")
+    end
+  ],
   ["labels", "/labels", WIDE, ->(browser) { press(browser, "Choose these") }],
-  ["today-phone", "/", PHONE], ["shelf-phone", "/shelf", PHONE], ["count-phone", "/count", PHONE, GO_ON],
+  ["today-phone", "/", PHONE],
+  ["shelf-phone", "/shelf", PHONE],
+  ["count-phone", "/count", PHONE, GO_ON],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]
 ].freeze
-OPTIONS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync hide-scrollbars].to_h { |name| [name, nil] }.freeze
+OPTIONS =
+  %w[
+    no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update
+    disable-sync hide-scrollbars
+  ].to_h { |name| [name, nil] }.freeze
 
 folder = ENV.fetch("SHOTS", File.expand_path("../docs/screenshots", __dir__))
 FileUtils.mkdir_p(folder)
@@ -51,10 +84,21 @@ app = NutShelf::Boot::Web.build(url, demo_account: NutShelf::Demo::Household::KE
 server = Puma::Server.new(app, nil, log_writer: Puma::LogWriter.null, max_threads: 4)
 port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
 server.run
-browser = Ferrum::Browser.new(browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, browser_options: OPTIONS, window_size: WIDE)
+browser =
+  Ferrum::Browser.new(
+    browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+    process_timeout: 60,
+    timeout: 20,
+    browser_options: OPTIONS,
+    window_size: WIDE
+  )
 
 def settle(browser)
-  40.times { browser.evaluate("document.querySelector('[role=status]')?.textContent?.includes('…')") ? IO.select(nil, nil, nil, 0.1) : break }
+  40.times do
+    browser.evaluate("document.querySelector('[role=status]')?.textContent?.includes('…')") ?
+      IO.select(nil, nil, nil, 0.1) :
+      break
+  end
   browser.network.wait_for_idle(duration: 0.4, timeout: 10)
   browser.execute("document.activeElement?.blur?.(); document.getAnimations().forEach((motion) => motion.finish())")
 end
@@ -67,13 +111,23 @@ end
 
 # Presses what begins with these words, once it is there.
 def press(browser, words)
-  50.times { browser.css("main a, main button").any? { |element| element.text.strip.start_with?(words) } ? break : IO.select(nil, nil, nil, 0.1) }
+  50.times do
+    browser.css("main a, main button").any? { |element| element.text.strip.start_with?(words) } ?
+      break :
+      IO.select(nil, nil, nil, 0.1)
+  end
   browser.css("main a, main button").find { |element| element.text.strip.start_with?(words) }.click
 end
 
 def take(browser, base, folder, shot)
   name, path, (width, height), before = shot
-  browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: width < 900)
+  browser.page.command(
+    "Emulation.setDeviceMetricsOverride",
+    width: width,
+    height: height,
+    deviceScaleFactor: 1,
+    mobile: width < 900
+  )
   browser.execute("sessionStorage.clear()")
   browser.go_to("#{base}#{path}")
   appear(browser, "h1")

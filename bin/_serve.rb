@@ -8,8 +8,14 @@ mode = ARGV.fetch(0)
 include NutShelf # rubocop:disable Style/MixinUsage -- a script
 
 # The build stamp follows the sources, so that caches turn over with them.
-sources = Dir[File.join(Boot::Settings::ROOT, "{api,core,desk,store,contract,data,ui/dist}", "**", "*")].select { |path| File.file?(path) }
-ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#{path}#{File.mtime(path).to_i}" }.join)[0, 12]
+sources =
+  Dir[File.join(Boot::Settings::ROOT, "{api,core,desk,store,contract,data,ui/dist}", "**", "*")].select do |path|
+    File.file?(path)
+  end
+ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#{path}#{File.mtime(path).to_i}" }.join)[
+  0,
+  12
+]
 
 require_relative "../boot/app"
 require_relative "../boot/watch"
@@ -37,22 +43,29 @@ begin
   app = Boot::Web.build(url, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)
   host = ENV.fetch("HOST", "127.0.0.1")
-  configuration = Puma::Configuration.new do |config|
-    config.bind "tcp://#{host}:#{port}"
-    config.threads 4, 8
-    # Refused before a body is spooled, and nobody who hangs keeps the house from stopping.
-    config.http_content_length_limit Core::Limits::LARGEST_BODY
-    config.first_data_timeout 10
-    config.persistent_timeout 20
-    config.force_shutdown_after 10
-    config.app app
-    config.environment "production"
-    config.quiet
-    config.raise_exception_on_sigterm false
-  end
+  configuration =
+    Puma::Configuration.new do |config|
+      config.bind "tcp://#{host}:#{port}"
+      config.threads 4, 8
+      # Refused before a body is spooled, and nobody who hangs keeps the house from stopping.
+      config.http_content_length_limit Core::Limits::LARGEST_BODY
+      config.first_data_timeout 10
+      config.persistent_timeout 20
+      config.force_shutdown_after 10
+      config.app app
+      config.environment "production"
+      config.quiet
+      config.raise_exception_on_sigterm false
+    end
   watch = started && Thread.new { Boot::Watch.new(cluster).run }
   puts "Nut Shelf is at http://#{host}:#{port}"
-  puts mode == "demo" ? "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: #{Demo::Household::PASSWORD}" : "The first visit makes the household and its keeper; after that, sign in."
+  puts(
+    if mode == "demo"
+      "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: #{Demo::Household::PASSWORD}"
+    else
+      "The first visit makes the household and its keeper; after that, sign in."
+    end
+  )
   puts "Ctrl-C stops it."
   $stdout.flush
   Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.null).run

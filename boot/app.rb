@@ -14,8 +14,17 @@ module NutShelf
       # @param url [String] the app's database URL
       # @param options [Hash] see Api::App.build
       def build(url, **options)
-        Api::App.build(office: Wiring.office(url), secret: Settings.secret("session"), build: Settings.build, interface: INTERFACE, secure: Settings.tls?,
-          hosts: Settings.hosts, address: Settings.public_url, behind_proxy: Settings.behind_proxy?, **options)
+        Api::App.build(
+          office: Wiring.office(url),
+          secret: Settings.secret("session"),
+          build: Settings.build,
+          interface: INTERFACE,
+          secure: Settings.tls?,
+          hosts: Settings.hosts,
+          address: Settings.public_url,
+          behind_proxy: Settings.behind_proxy?,
+          **options
+        )
       end
     end
   end

@@ -12,7 +12,8 @@ module NutShelf
     # A PostgreSQL of our own: own data folder, own socket, loopback only, a free port. PostgreSQL refuses
     # to run as root, so root hands it to the user postgres.
     class Cluster
-      class Failed < StandardError; end
+      class Failed < StandardError
+      end
 
       OWNER = "nut_shelf_owner"
       WAIT = "30"
@@ -30,7 +31,9 @@ module NutShelf
         "/var/tmp/nut-shelf-#{Digest::SHA256.hexdigest(Settings::ROOT)[0, 12]}"
       end
 
-      def self.reachable?(path) = system("setpriv", "--reuid=postgres", "--regid=postgres", "--clear-groups", "test", "-x", path, err: File::NULL)
+      def self.reachable?(path)
+        system("setpriv", "--reuid=postgres", "--regid=postgres", "--clear-groups", "test", "-x", path, err: File::NULL)
+      end
 
       # Makes the data folder if need be and starts the server unless it runs.
       # @return [Boolean] whether this call started it
@@ -50,7 +53,9 @@ module NutShelf
       # Kills the server the way a power cut would.
       def kill = Process.kill("KILL", Integer(File.foreach(File.join(data, "postmaster.pid")).first, 10))
 
-      def running? = File.file?(File.join(data, "postmaster.pid")) && command("pg_ctl", "-D", data, "status").last.success?
+      def running?
+        File.file?(File.join(data, "postmaster.pid")) && command("pg_ctl", "-D", data, "status").last.success?
+      end
 
       # @param database [String]
       # @return [String] URL of the owner's connection
@@ -77,7 +82,9 @@ module NutShelf
 
       def password = Settings.secret("database-owner", 24)
 
-      def options = "-c listen_addresses=127.0.0.1 -c port=#{port} -c unix_socket_directories=#{@folder} -c shared_buffers=128MB"
+      def options
+        "-c listen_addresses=127.0.0.1 -c port=#{port} -c unix_socket_directories=#{@folder} -c shared_buffers=128MB"
+      end
 
       def prepare
         FileUtils.mkdir_p(@folder)
@@ -92,7 +99,19 @@ module NutShelf
         secret = File.join(@folder, "pw")
         File.write(secret, password, perm: 0o600)
         FileUtils.chown(runner, runner, secret) if Process.uid.zero?
-        run("initdb", "-D", data, "-U", OWNER, "--auth=scram-sha-256", "--pwfile=#{secret}", "-E", "UTF8", "--locale=C.UTF-8", "--data-checksums")
+        run(
+          "initdb",
+          "-D",
+          data,
+          "-U",
+          OWNER,
+          "--auth=scram-sha-256",
+          "--pwfile=#{secret}",
+          "-E",
+          "UTF8",
+          "--locale=C.UTF-8",
+          "--data-checksums"
+        )
       ensure
         FileUtils.rm_f(secret) if secret
       end
@@ -111,13 +130,16 @@ module NutShelf
 
       def run(program, *args)
         output, status = command(program, *args)
-        raise Failed, "#{program} failed: #{output}\n#{File.read(log).lines.last(5).join if File.file?(log)}" unless status.success?
+        return if status.success?
+
+        raise Failed, "#{program} failed: #{output}\n#{File.read(log).lines.last(5).join if File.file?(log)}"
       end
 
       # The server must not hold our pipes open, so its output goes to a file of its own.
       def command(program, *args)
         reader, writer = IO.pipe
-        pid = spawn(*as_runner, File.join(binaries, program), *args, in: File::NULL, out: writer, err: writer, chdir: "/")
+        pid =
+          spawn(*as_runner, File.join(binaries, program), *args, in: File::NULL, out: writer, err: writer, chdir: "/")
         writer.close
         _, status = Process.wait2(pid)
         [reader.read_nonblock(10_000, exception: false).to_s, status]
@@ -130,8 +152,9 @@ module NutShelf
       def runner = "postgres"
 
       def binaries
-        @binaries ||= Dir["/usr/lib/postgresql/*/bin"].max_by { |path| path[/\d+/].to_i } ||
-                      raise(Failed, "PostgreSQL is not installed: apt-get install postgresql")
+        @binaries ||=
+          Dir["/usr/lib/postgresql/*/bin"].max_by { |path| path[/\d+/].to_i } ||
+          raise(Failed, "PostgreSQL is not installed: apt-get install postgresql")
       end
     end
   end

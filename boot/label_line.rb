@@ -38,8 +38,10 @@ module NutShelf
       # @return [Core::LabelLine::Tongues]
       def tongues
         rows = CSV.read(LINE_WORDS, headers: true)
-        words = rows.group_by { |row| row["language"] }
-                    .transform_values { |list| list.flat_map { |row| row["words"].split(";").map { |word| [word, row["means"]] } }.to_h }
+        words =
+          rows.group_by { |row| row["language"] }.transform_values do |list|
+            list.flat_map { |row| row["words"].split(";").map { |word| [word, row["means"]] } }.to_h
+          end
         Core::LabelLine::Tongues.new(words: words, foods: food_words)
       end
 
@@ -49,19 +51,32 @@ module NutShelf
       # @return [Core::LabelLine::Reader] without a household
       def reader(places:, languages: ["en"], **settings)
         known = tongues
-        lexicon = Core::LabelLine::Lexicon.new(foods: Reference.catalog.foods, names: names, places: places, **known.foods(languages))
+        lexicon =
+          Core::LabelLine::Lexicon.new(
+            foods: Reference.catalog.foods,
+            names: names,
+            places: places,
+            **known.foods(languages)
+          )
         Core::LabelLine::Reader.new(lexicon, tongue: known.tongue(languages, kept: places.map(&:name)), **settings)
       end
 
       # @return [Array<Core::LabelLine::KnownPlace>] the demo's
-      def demo_places = JSON.parse(File.read(DEMO)).map { |place| Core::LabelLine::KnownPlace.new(name: place["name"], kind: place["kind"]) }
+      def demo_places
+        JSON
+          .parse(File.read(DEMO))
+          .map { |place| Core::LabelLine::KnownPlace.new(name: place["name"], kind: place["kind"]) }
+      end
 
       # @param json [String] a list of names, or of objects with name and kind
       # @return [Array<Core::LabelLine::KnownPlace>] a name alone says by its words what kind of place it is
       def places(json)
         JSON.parse(json).map do |place|
           name, kind = place.is_a?(Hash) ? place.values_at("name", "kind") : [place, nil]
-          Core::LabelLine::KnownPlace.new(name: name.to_s, kind: kind || Core::LabelLine::PlaceField.kind_of(name.to_s))
+          Core::LabelLine::KnownPlace.new(
+            name: name.to_s,
+            kind: kind || Core::LabelLine::PlaceField.kind_of(name.to_s)
+          )
         end
       end
 
@@ -72,14 +87,19 @@ module NutShelf
       # @return [Hash] for one JSON object
       def as_json(draft)
         keys = %i[count amount unit food date date_kind opened_on frozen_on thawed_on place price_minor state lot_text]
-        keys.to_h { |key| [key, plain(draft.public_send(key))] }.merge(questions: draft.questions.map(&:to_h), unread: draft.unread, notes: draft.notes)
+        keys
+          .to_h { |key| [key, plain(draft.public_send(key))] }
+          .merge(questions: draft.questions.map(&:to_h), unread: draft.unread, notes: draft.notes)
       end
 
       def plain(value)
         case value
-        when Rational then value.denominator == 1 ? value.to_i : value.to_f
-        when Date then value.iso8601
-        else value
+        when Rational
+          value.denominator == 1 ? value.to_i : value.to_f
+        when Date
+          value.iso8601
+        else
+          value
         end
       end
     end

@@ -57,8 +57,16 @@ module NutShelf
       # @param url [String] the app's URL
       # @return [Desk::Office]
       def office(url, connections: 8)
-        Desk::Office.new(database: Store::Database.connect(url, connections: connections), catalog: Reference.catalog, clock: Clock, names: LabelLine.names,
-          foreign_words: LabelLine.foreign_words, tongues: LabelLine.tongues, marks: Marks.table, kept: Desk::Kept.new)
+        Desk::Office.new(
+          database: Store::Database.connect(url, connections: connections),
+          catalog: Reference.catalog,
+          clock: Clock,
+          names: LabelLine.names,
+          foreign_words: LabelLine.foreign_words,
+          tongues: LabelLine.tongues,
+          marks: Marks.table,
+          kept: Desk::Kept.new
+        )
       end
     end
   end

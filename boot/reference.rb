@@ -10,7 +10,10 @@ module NutShelf
     # Reads the shipped reference tables of data/ once; what it builds is frozen.
     module Reference
       FOLDER = File.expand_path("../data", __dir__)
-      TABLES = %w[foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes recipe_lines methods look_signs losses revive].freeze
+      TABLES = %w[
+        foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes
+        recipe_lines methods look_signs losses revive
+      ].freeze
 
       module_function
 
@@ -22,7 +25,12 @@ module NutShelf
       # @param folder [String] where the tables lie
       # @return [Hash{String=>Array<Hash>}]
       def tables(folder)
-        TABLES.select { |name| File.file?(File.join(folder, "#{name}.csv")) }.to_h { |name| [name, CSV.read(File.join(folder, "#{name}.csv"), headers: true).map { |row| row.to_h.transform_values(&:to_s) }] }
+        TABLES.select { |name| File.file?(File.join(folder, "#{name}.csv")) }.to_h do |name|
+          [
+            name,
+            CSV.read(File.join(folder, "#{name}.csv"), headers: true).map { |row| row.to_h.transform_values(&:to_s) }
+          ]
+        end
       end
 
       # Checks every table of `folder` and only then copies them all into data/, with plain line ends.
@@ -36,9 +44,11 @@ module NutShelf
       end
 
       # The tables' own words, where they would send a person to a file.
-      PLAIN_WORDS = { "Keep where it was sold or where the class row says" => "Keep it where it was sold",
-                      "Once opened it belongs where rules.csv opened_where says" => "It does not keep here once opened",
-                      "Freeze it as frozen_at_home, prepared and decanted" => "Not in its pack: prepare and decant it, then freeze it" }.freeze
+      PLAIN_WORDS = {
+        "Keep where it was sold or where the class row says" => "Keep it where it was sold",
+        "Once opened it belongs where rules.csv opened_where says" => "It does not keep here once opened",
+        "Freeze it as frozen_at_home, prepared and decanted" => "Not in its pack: prepare and decant it, then freeze it"
+      }.freeze
 
       def write(csv, rows)
         csv << rows.first.keys

@@ -31,17 +31,31 @@ module NutShelf
       def check_form(document)
         schema = JSONSchemer.schema(JSON.parse(File.read(SCHEMA)), regexp_resolver: "ecma")
         fault = schema.validate(document).first or return
-        raise Store::Backup::Unfit, "It has not the form of a backup, at #{fault['data_pointer'].empty? ? 'its top' : fault['data_pointer']}. Nothing was taken in."
+        raise Store::Backup::Unfit,
+          "It has not the form of a backup, at #{fault["data_pointer"].empty? ? "its top" : fault["data_pointer"]}. " \
+          "Nothing was taken in."
       end
 
       def check_zone(document)
         zone = document["household"]["time_zone"]
-        raise Store::Backup::Unfit, "There is no time zone #{zone}. Nothing was taken in." unless Clock.zone_known?(zone)
+        return if Clock.zone_known?(zone)
+
+        raise Store::Backup::Unfit, "There is no time zone #{zone}. Nothing was taken in."
       end
 
       # Stored dates are never taken on trust.
       def date_anew(db, id)
-        office = Desk::Office.new(database: Store::Database.new(db), catalog: Reference.catalog, clock: Clock, names: [], foreign_words: {}, tongues: Core::LabelLine::Tongues.new, marks: Marks.table, kept: Desk::Kept.new)
+        office =
+          Desk::Office.new(
+            database: Store::Database.new(db),
+            catalog: Reference.catalog,
+            clock: Clock,
+            names: [],
+            foreign_words: {},
+            tongues: Core::LabelLine::Tongues.new,
+            marks: Marks.table,
+            kept: Desk::Kept.new
+          )
         Desk::CatchUp.new(office).household(id)
       rescue Desk::Error, Core::Error, ArgumentError, KeyError, NoMethodError, TypeError
         raise Store::Backup::Unfit, "What happened to one of its stacks cannot be read. Nothing was taken in."

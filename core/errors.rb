@@ -13,7 +13,8 @@ module NutShelf
     end
 
     # Raised when amounts of different dimensions meet and nothing says how they relate.
-    class DimensionMismatch < Error; end
+    class DimensionMismatch < Error
+    end
 
     # Raised when a conversion needs a figure nobody has measured yet.
     class MissingFigure < Error
@@ -27,9 +28,11 @@ module NutShelf
     end
 
     # Raised for a unit, food or rule the core does not know.
-    class Unknown < Error; end
+    class Unknown < Error
+    end
 
     # Raised when a table row cannot be used as it stands.
-    class BadTable < Error; end
+    class BadTable < Error
+    end
   end
 end

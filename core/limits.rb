@@ -6,8 +6,11 @@ module NutShelf
     # anybody sends can keep the house busy.
     module Limits
       # Bytes of a request's body, by the start of its path; the longest start wins.
-      BODIES = { "/api/" => 262_144, "/api/login" => 16_384, "/api/logout" => 16_384, "/api/change-password" => 16_384, "/api/close-account" => 16_384,
-                 "/api/first-start" => 16_384, "/api/join" => 16_384, "/api/import" => 8_400_000, "/api/places/" => 4_200_000 }.freeze
+      BODIES = {
+        "/api/" => 262_144, "/api/login" => 16_384, "/api/logout" => 16_384, "/api/change-password" => 16_384,
+        "/api/close-account" => 16_384, "/api/first-start" => 16_384, "/api/join" => 16_384,
+        "/api/import" => 8_400_000, "/api/places/" => 4_200_000
+      }.freeze
       LARGEST_BODY = BODIES.values.max
 
       # A list brought in: rows, columns of one row, letters of one cell, words of a name that is looked up.
@@ -31,7 +34,9 @@ module NutShelf
 
       # @param path [String]
       # @return [Integer] bytes
-      def body(path) = BODIES.select { |start, _| path.start_with?(start) }.max_by { |start, _| start.length }&.last || 0
+      def body(path)
+        BODIES.select { |start, _| path.start_with?(start) }.max_by { |start, _| start.length }&.last || 0
+      end
     end
   end
 end

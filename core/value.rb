@@ -23,13 +23,16 @@ module NutShelf
       # Written out, field by field: thousands are made for one view, and keywords that are spelt out need no hash.
       # A field may be called as a word of the language is (`open`, `for`), so keywords are read by their binding.
       def self.initializer(names, defaults)
-        taken = names.map { |name| "#{name}: #{defaults.key?(name) ? "GIVEN[:#{name}]" : 'nil'}" }.join(", ")
-        kept = names.map { |name| "@#{name} = #{word?(name) ? "binding.local_variable_get(:#{name})" : name}" }.join("\n")
+        taken = names.map { |name| "#{name}: #{defaults.key?(name) ? "GIVEN[:#{name}]" : "nil"}" }.join(", ")
+        kept =
+          names.map { |name| "@#{name} = #{word?(name) ? "binding.local_variable_get(:#{name})" : name}" }.join("\n")
         "def initialize(#{taken})\n#{kept}\nfreeze\nend"
       end
 
-      WORDS = %w[alias and begin break case class def do else end ensure false for if in module next nil not or redo rescue
-                 retry return self super then true undef unless until when while yield].freeze
+      WORDS = %w[
+        alias and begin break case class def do else end ensure false for if in module next nil not or redo rescue
+        retry return self super then true undef unless until when while yield
+      ].freeze
       private_constant :WORDS
 
       def self.word?(name) = WORDS.include?(name.to_s)
@@ -53,7 +56,11 @@ module NutShelf
 
         def hash = to_h.hash
 
-        def inspect = "#<#{self.class.name&.split('::')&.last} #{to_h.map { |name, value| "#{name}: #{value.inspect}" }.join(', ')}>"
+        def inspect
+          "#<#{self.class.name&.split("::")&.last} #{to_h.map do |name, value|
+            "#{name}: #{value.inspect}"
+          end.join(", ")}>"
+        end
         alias to_s inspect
       end
     end

@@ -32,7 +32,9 @@ module NutShelf
       end
 
       def anew
-        abort("DATABASE_URL holds a demo that was stopped half way. Name an empty database, or empty that one.") if Boot::Settings.foreign_url
+        if Boot::Settings.foreign_url
+          abort("DATABASE_URL holds a demo that was stopped half way. Name an empty database, or empty that one.")
+        end
 
         warn "The demo was stopped half way the last time; it is made anew."
         Store::Owner.drop(Boot::Wiring.scratch_url(NAME))

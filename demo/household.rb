@@ -10,11 +10,23 @@ module NutShelf
       TODAY = Date.new(2026, 11, 24)
       KEEPER = "ines@sallow.example"
       PASSWORD = "kestrel quay 1"
-      PEOPLE = [{ name: "Ines", portion_factor: "1" }, { name: "Tomas", portion_factor: "1.2" }, { name: "Juna", portion_factor: "1.1", note: "No mushrooms if it can be helped" },
-                { name: "Wren", portion_factor: "0.8", excludes: %w[peanut] },
-                { name: "Grandad Piet", portion_factor: "0.8", strict: true }, { name: "Biscuit", portion_factor: "0", eats: false }].freeze
-      ACCOUNTS = { "ines" => %w[Ines keeper], "tomas" => %w[Tomas keeper], "juna" => %w[Juna helper], "wren" => %w[Wren helper], "piet" => ["Grandad Piet", "helper"] }.freeze
-      NICKNAMES = { "cat-food-wet" => ["biscuit's tins"], "cereal-bars" => ["quay bars"], "uht-milk" => ["gale milk"] }.freeze
+      PEOPLE = [
+        { name: "Ines", portion_factor: "1" },
+        { name: "Tomas", portion_factor: "1.2" },
+        { name: "Juna", portion_factor: "1.1", note: "No mushrooms if it can be helped" },
+        { name: "Wren", portion_factor: "0.8", excludes: %w[peanut] },
+        { name: "Grandad Piet", portion_factor: "0.8", strict: true },
+        { name: "Biscuit", portion_factor: "0", eats: false }
+      ].freeze
+      ACCOUNTS = {
+        "ines" => %w[Ines keeper], "tomas" => %w[Tomas keeper], "juna" => %w[Juna helper], "wren" => %w[Wren helper],
+        "piet" => ["Grandad Piet", "helper"]
+      }.freeze
+      NICKNAMES = {
+        "cat-food-wet" => ["biscuit's tins"],
+        "cereal-bars" => ["quay bars"],
+        "uht-milk" => ["gale milk"]
+      }.freeze
     end
   end
 end

@@ -2,25 +2,21 @@
 
 require "argon2"
 require "json"
+require_relative "calendar"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
 require_relative "../boot/office"
 require_relative "../desk/household_maker"
 require_relative "../desk/lexicon_of"
-Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each { |file| require_relative "../desk/acts/#{File.basename(file, '.rb')}" }
+Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each do |file|
+  require_relative "../desk/acts/#{File.basename(file, ".rb")}"
+end
 require_relative "../api/views/draft_view"
 require_relative "../desk/plan"
 
 module NutShelf
   module Demo
-    # A clock the loader turns by hand, so that ten weeks are lived in a minute.
-    class Calendar
-      attr_accessor :day
-
-      def today(_zone = nil) = day
-    end
-
     # Lives ten weeks at Sallow House, act by act; no amount is ever set by hand.
     class Loader
       FIRST = Date.new(2026, 9, 15)
@@ -56,33 +52,55 @@ module NutShelf
 
       private
 
-      # Nobody can sign in before the ten weeks are lived, so that a demo stopped half way is never taken for a whole one.
+      # Nobody can sign in before the ten weeks are lived, so that a demo stopped half way is never taken for a whole
+      # one.
       def open_doors
-        @office.database.outside { |db| Household::ACCOUNTS.each_key { |key| db[:accounts].where(email: UNFINISHED % key).update(email: "#{key}@sallow.example") } }
+        @office.database.outside do |db|
+          Household::ACCOUNTS.each_key do |key|
+            db[:accounts].where(email: UNFINISHED % key).update(email: "#{key}@sallow.example")
+          end
+        end
       end
 
       def account?(email) = @office.database.outside { |db| !db[:accounts].where(email: email).empty? }
 
       def make_household
         hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
-        @accounts = @office.database.outside do |db|
-          Household::ACCOUNTS.to_h { |key, (name, _)| [key, db[:accounts].insert(email: UNFINISHED % key, name: name, password_hash: hash)] }
-        end
+        @accounts =
+          @office.database.outside do |db|
+            Household::ACCOUNTS.to_h do |key, (name, _)|
+              [key, db[:accounts].insert(email: UNFINISHED % key, name: name, password_hash: hash)]
+            end
+          end
         places = JSON.parse(File.read(PLACES)).map { |place| place.transform_keys(&:to_sym) }
-        @household_id = Desk::HouseholdMaker.new(@office).make(@accounts.fetch("ines"), { name: Household::NAME, time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy" }, places: places)
+        @household_id =
+          Desk::HouseholdMaker.new(@office).make(
+            @accounts.fetch("ines"),
+            { name: Household::NAME, time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy" },
+            places: places
+          )
         @office.database.outside do |db|
-          Household::ACCOUNTS.except("ines").each { |key, (_, role)| Store::Households.join(db, account_id: @accounts.fetch(key), household_id: @household_id, role: role) }
+          Household::ACCOUNTS.except("ines").each do |key, (_, role)|
+            Store::Households.join(db, account_id: @accounts.fetch(key), household_id: @household_id, role: role)
+          end
         end
         within { |house| furnish(house) }
       end
 
       def furnish(house)
-        Household::PEOPLE.each { |person| house.records.add("person", { **person, portion_factor: BigDecimal(person[:portion_factor]) }) }
+        Household::PEOPLE.each do |person|
+          house.records.add("person", { **person, portion_factor: BigDecimal(person[:portion_factor]) })
+        end
         Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
       end
 
       def shelf_work
-        @shelf_work ||= ShelfWork.new(act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, front: method(:front), within: method(:within))
+        @shelf_work ||=
+          ShelfWork.new(
+            act: ->(name, who, input) { act(Desk.const_get(name), who, input) },
+            front: method(:front),
+            within: method(:within)
+          )
       end
 
       def within = @office.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
@@ -99,13 +117,23 @@ module NutShelf
       end
 
       def stock
-        @stock ||= File.readlines(STOCK, chomp: true).reject { |row| row.start_with?("#") }.map { |row| row.split(" | ") }
-                       .group_by(&:first).transform_values { |rows| rows.map { |_, who, line| [who, line] } }
+        @stock ||=
+          File
+            .readlines(STOCK, chomp: true)
+            .reject { |row| row.start_with?("#") }
+            .map { |row| row.split(" | ") }
+            .group_by(&:first)
+            .transform_values { |rows| rows.map { |_, who, line| [who, line] } }
       end
 
       def put_away(who, line)
-        draft = @office.database.within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@office, caller(who), db)).call(line) }
-        raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}" if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
+        draft =
+          @office
+            .database
+            .within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@office, caller(who), db)).call(line) }
+        if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
+          raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}"
+        end
 
         act(Desk::PutAway, who, input_of(draft))
       end
@@ -113,10 +141,28 @@ module NutShelf
       def input_of(draft)
         printed = %w[best_before use_by].include?(draft[:date_kind])
         sized = !draft[:amount].nil?
-        { food_id: draft[:food][:id], place_id: draft[:place][:id], count: draft[:count], amount: draft[:amount], unit: sized ? draft[:unit] : nil, noun: sized ? nil : draft[:unit],
-          label: draft[:label] == draft[:label]&.downcase && draft[:food][:name].downcase.include?(draft[:label].to_s.split.last.to_s[0, 4]) ? nil : draft[:label],
-          printed_on: printed ? draft[:date] : nil, printed_kind: printed ? draft[:date_kind] : nil, made_on: printed ? nil : draft[:date], opened_on: draft[:opened_on],
-          frozen_on: draft[:frozen_on], state: draft[:state], price_minor: draft[:price_minor] }.compact
+        {
+          food_id: draft[:food][:id],
+          place_id: draft[:place][:id],
+          count: draft[:count],
+          amount: draft[:amount],
+          unit: sized ? draft[:unit] : nil,
+          noun: sized ? nil : draft[:unit],
+          label: same_words?(draft) ? nil : draft[:label],
+          printed_on: printed ? draft[:date] : nil,
+          printed_kind: printed ? draft[:date_kind] : nil,
+          made_on: printed ? nil : draft[:date],
+          opened_on: draft[:opened_on],
+          frozen_on: draft[:frozen_on],
+          state: draft[:state],
+          price_minor: draft[:price_minor]
+        }.compact
+      end
+
+      # Whether what was typed is the food's own name and no name of a stack.
+      def same_words?(draft)
+        label = draft[:label].to_s
+        label == label.downcase && draft[:food][:name].downcase.include?(label.split.last.to_s[0, 4])
       end
 
       def daily(day)
@@ -141,8 +187,15 @@ module NutShelf
       def front(key)
         key, place = key.split("@")
         within do |house|
-          house.lots.shelf.all.select { |row| (row[:food_key] == key || row[:label] == key) && (place.nil? || (place == "freezer") == row[:frozen]) && usable?(row) }
-               .min_by { |row| [row[:open] ? 0 : 1, row[:usable_until] || Date.new(9999, 1, 1), row[:id]] }
+          house
+            .lots
+            .shelf
+            .all
+            .select do |row|
+              (row[:food_key] == key || row[:label] == key) && (place.nil? || (place == "freezer") == row[:frozen]) &&
+                usable?(row)
+            end
+            .min_by { |row| [row[:open] ? 0 : 1, row[:usable_until] || Date.new(9999, 1, 1), row[:id]] }
         end
       end
 
@@ -152,11 +205,16 @@ module NutShelf
         key, *more = rest
         lot = front(key) or return
         case kind
-        when "take" then act(Desk::Take, more[1], { lot_id: lot[:id], amount: at_most(lot, more[0]) })
-        when "open" then lot[:open] || act(Desk::Open, more[0], { lot_id: lot[:id] })
-        when "look" then act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
-        when "throw" then act(Desk::Throw, more[3], { lot_id: lot[:id], amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
-        when "move" then act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)
+        when "take"
+          act(Desk::Take, more[1], { lot_id: lot[:id], amount: at_most(lot, more[0]) })
+        when "open"
+          lot[:open] || act(Desk::Open, more[0], { lot_id: lot[:id] })
+        when "look"
+          act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
+        when "throw"
+          act(Desk::Throw, more[3], { lot_id: lot[:id], amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
+        when "move"
+          act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)
         end
       end
 
@@ -178,16 +236,25 @@ module NutShelf
       def best(day, meal)
         @office.database.within(@household_id) do |db|
           plan = Desk::Plan.new(Desk::Room.new(@office, caller("tomas"), db))
-          plan.ranked(day).reject { |entry| entry.dish.shut? }.select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
+          plan
+            .ranked(day)
+            .reject { |entry| entry.dish.shut? }
+            .select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
         end
       end
 
       def clear_out
         within { |house| house.lots.shelf.all }.each do |row|
-          fresh = row[:food_key].then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") && row[:usable_until] && row[:usable_until] < @calendar.day
+          fresh =
+            row[:food_key].then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
+            row[:usable_until] && row[:usable_until] < @calendar.day
           next unless fresh || !usable?(row)
 
-          act(Desk::Throw, "ines", { lot_id: row[:id], outcome: fresh ? "composted" : "binned", why: row[:open] ? "forgotten" : "turned" })
+          act(
+            Desk::Throw,
+            "ines",
+            { lot_id: row[:id], outcome: fresh ? "composted" : "binned", why: row[:open] ? "forgotten" : "turned" }
+          )
         end
       end
 
@@ -200,18 +267,31 @@ module NutShelf
 
       # A few meals on the coming days: what rescues most first, no dish twice.
       def coming_meals
-        { 0 => "dinner", 1 => "dinner", 2 => "lunch", 3 => "dinner", 5 => "dinner" }.each_with_object([]) do |(ahead, meal), used|
+        { 0 => "dinner", 1 => "dinner", 2 => "lunch", 3 => "dinner", 5 => "dinner" }.each_with_object(
+          []
+        ) do |(ahead, meal), used|
           day = Household::TODAY + ahead
           short = ahead >= 3
-          entry = best(day, meal).find { |found| !used.include?(found.id) && (!short || found.dish.covered < Rational(9, 10)) } or next
+          entry =
+            best(day, meal).find do |found|
+              !used.include?(found.id) && (!short || found.dish.covered < Rational(9, 10))
+            end or next
           used << entry.id
           act(Desk::PlanMeal, "ines", { recipe_id: entry.id, on: day.iso8601, meal: meal })
         end
       end
 
-      def caller(who) = Desk::Caller.new(account_id: @accounts.fetch(who), household_id: @household_id, role: Household::ACCOUNTS.fetch(who).last)
+      def caller(who)
+        Desk::Caller.new(
+          account_id: @accounts.fetch(who),
+          household_id: @household_id,
+          role: Household::ACCOUNTS.fetch(who).last
+        )
+      end
 
-      def act(klass, who, input) = klass.new(@office, caller(who)).call(input, key: "demo-#{@keys += 1}-#{klass.name.split('::').last}")
+      def act(klass, who, input)
+        klass.new(@office, caller(who)).call(input, key: "demo-#{@keys += 1}-#{klass.name.split("::").last}")
+      end
     end
   end
 end

@@ -80,7 +80,13 @@ module NutShelf
         room.locked(row)
         revision = row[:revision]
         role = house.household.role_of(@caller.account_id)
-        raise Forbidden.new("You do not belong to this household any more.", code: "keeper_only", remedy: "Ask a keeper for an invitation.") unless role
+        unless role
+          raise Forbidden.new(
+            "You do not belong to this household any more.",
+            code: "keeper_only",
+            remedy: "Ask a keeper for an invitation."
+          )
+        end
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
@@ -107,7 +113,11 @@ module NutShelf
         stored = room.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
         return JSON.parse(stored[:answer]) if stored[:request_hash] == hash
 
-        raise Invalid.new("This key was used for something else.", code: "key_reused", remedy: "Send a new Idempotency-Key for a new intent.")
+        raise Invalid.new(
+          "This key was used for something else.",
+          code: "key_reused",
+          remedy: "Send a new Idempotency-Key for a new intent."
+        )
       end
 
       # Opens an act and answers what the interface needs to report and to undo it.
@@ -121,12 +131,20 @@ module NutShelf
       def refuse_stale(row, seen, shown)
         return if seen.nil? || (row.is_a?(Hash) ? row[:version] : row.version) == seen
 
-        raise Conflict.new("Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: shown)
+        raise Conflict.new(
+          "Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.",
+          current: shown
+        )
       end
 
       # What a late act could not do any more is said with it.
       def done(entry, **more)
-        { act_id: entry.act_id, summary: entry.summary, **more, **(room.unsettled.empty? ? {} : { unsettled: room.unsettled }) }
+        {
+          act_id: entry.act_id,
+          summary: entry.summary,
+          **more,
+          **(room.unsettled.empty? ? {} : { unsettled: room.unsettled })
+        }
       end
     end
   end

@@ -7,7 +7,11 @@ module NutShelf
     # Dates follow from rules, places and care: when one of those changes, the stacks it touches are dated anew in
     # the same transaction. The dates are derived, so they are no event of their own.
     class After
-      ALL = %w[household keeping place food].freeze
+      # Which facts of a record dates follow from.
+      DATING = {
+        "household" => %w[school], "place" => %w[kind low_c high_c name],
+        "food" => %w[class_key reference_key aisle food_group dimension], "keeping" => %w[low high kind removed scope]
+      }.freeze
 
       # @param room [Room]
       # @param entry [Entry]
@@ -16,23 +20,24 @@ module NutShelf
         @entry = entry
       end
 
-      # @param events [Array<Hash>] record events that were written or put back
-      def records_changed(events)
-        kinds = events.map { |event| event[:record] }.uniq
+      # @param events [Array<Hash>] record events that were written or put back; those of this act, unless said
+      # @return [Integer] stacks whose last good day changed
+      def follow(events = @room.house.records.events(@entry.act_id))
         care_changed(events.select { |event| event[:record] == "care" }.map { |event| event[:record_id] })
-        redate(@room.house.lots.all_with_food) if kinds.intersect?(ALL)
+        touched = events.select { |event| DATING.fetch(event[:record], []).intersect?(facts(event)) }
+        touched.empty? ? 0 : redate(stacks(touched))
       end
 
+      # Only what differs is written, in one statement.
+      # @param lots [Array<Hash>]
       # @return [Integer] stacks whose last good day changed
       def redate(lots)
         fresh = @room.fresh
         fresh.know_foods(lots.map { |lot| lot[:food_id] })
         redating = Redate.new(fresh)
-        lots.count do |lot|
-          columns = redating.columns(lot.to_h.merge(history: lot[:history].to_a))
-          @room.house.lots.update(lot[:id], columns)
-          columns[:usable_until] != lot[:usable_until]
-        end
+        changed = lots.filter_map { |lot| changes(lot, redating.columns({ **lot, history: lot[:history].to_a })) }
+        @room.house.lots.rewrite(changed)
+        changed.count { |one| one.key?(:usable_until) }
       end
 
       # Writes on a stack until when its care holds.
@@ -41,11 +46,43 @@ module NutShelf
         ids.filter_map { |id| @room.house.records.lock("care", id)[:lot_id] }.uniq.each { |lot_id| care_of(lot_id) }
       end
 
+      # @param lot_id [Integer]
       def care_of(lot_id)
         lot = @room.house.lots.lock_one(lot_id)
         rule = @room.house.care.holding(lot_id)
-        changes = { care_until: rule && ((rule[:done_on] || rule[:first_on]) + rule[:holds_days]), care_words: rule && rule[:title] }
+        changes = {
+          care_until: rule && ((rule[:done_on] || rule[:first_on]) + rule[:holds_days]),
+          care_words: rule && rule[:title]
+        }
         @entry.change(lot, "care", changes) unless changes == lot.slice(:care_until, :care_words)
+      end
+
+      private
+
+      def facts(event) = event[:before].to_h.keys | event[:after].to_h.keys
+
+      # A school or a keeping time may reach any stack; a place those that ever stood there; a food its own.
+      def stacks(events)
+        return @room.house.lots.all_with_food if events.any? { |event| %w[household keeping].include?(event[:record]) }
+
+        ids = events.group_by { |event| event[:record] }.transform_values do |list|
+          list.map do |event|
+            event[:record_id]
+          end
+        end
+        @room.house.lots.touched_by(places: ids.fetch("place", []), foods: ids.fetch("food", []))
+      end
+
+      # @return [Hash, nil] :id and the columns that differ
+      def changes(lot, columns)
+        differing = columns.reject { |name, value| plain(lot[name]) == plain(value) }
+        { id: lot[:id], **differing } if differing.any?
+      end
+
+      def plain(value)
+        value.respond_to?(:to_a) && !value.nil? ? value.to_a.map do |one|
+          one.respond_to?(:to_h) ? one.to_h : one
+        end : value
       end
     end
   end

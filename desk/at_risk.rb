@@ -21,7 +21,8 @@ module NutShelf
 
       def reached?(stack)
         food = @room.food(stack.food_id)
-        (food.pest_risk || food.food_group == "pet") && stack.container_id.nil? && OPEN_TO_PESTS.include?(Wrapping.of(stack, food))
+        (food.pest_risk || food.food_group == "pet") && stack.container_id.nil? &&
+          OPEN_TO_PESTS.include?(Wrapping.of(stack, food))
       end
     end
   end

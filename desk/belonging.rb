@@ -25,7 +25,8 @@ module NutShelf
         return home if home && (state.nil? || kinds.include?(home.kind))
 
         fitting = @room.places.values.select { |row| kinds.include?(row.kind) }
-        fitting.find { |place| place.id == filling } || fitting.find { |place| place.id == last(food) } || only(fitting) || used(fitting)
+        fitting.find { |place| place.id == filling } || fitting.find { |place| place.id == last(food) } ||
+          only(fitting) || used(fitting)
       end
 
       # @param food [Hash] row of a food

@@ -10,7 +10,8 @@ module NutShelf
   module Desk
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
-      # One food: its working amount in grams and where that comes from (`own` when the household said so, `steps`), what
+      # One food: its working amount in grams and where that comes from (`own` when the household said so, `steps`),
+      # what
       # stands at hand, what to bring and where to. Frozen.
       Item = Core::Value.of(:food_id, :food, :amount_g, :pack_g, :own, :list, :steps, :to_place)
 
@@ -23,10 +24,16 @@ module NutShelf
 
       # @return [Array<Item>] foods that need something brought, the emptiest first
       def items
-        @items ||= begin
-          found = @shelf.keys.filter_map { |key| item(key, @shelf.of(key).reject { |stack| stack.set_apart || stack.in_freezer }) }
-          found.reject { |item| item.list.picks.empty? }.sort_by { |item| [-(item.list.need / item.amount_g), item.food.name] }
-        end
+        @items ||=
+          begin
+            found =
+              @shelf.keys.filter_map do |key|
+                item(key, @shelf.of(key).reject { |stack| stack.set_apart || stack.in_freezer })
+              end
+            found
+              .reject { |item| item.list.picks.empty? }
+              .sort_by { |item| [-(item.list.need / item.amount_g), item.food.name] }
+          end
       end
 
       # The last good day a stack would have once it is brought where its item says.
@@ -47,25 +54,39 @@ module NutShelf
         return unless amount.positive?
 
         list = Core::BringForward.new(working: working, backstock: back, amount: amount, on: @room.today)
-        Item.new(food_id: @shelf.food_ids.fetch(key), food: food, amount_g: amount, pack_g: back.filter_map(&:pack).min,
-          own: own, list: list, steps: steps, to_place: to_place(working))
+        Item.new(
+          food_id: @shelf.food_ids.fetch(key),
+          food: food,
+          amount_g: amount,
+          pack_g: back.filter_map(&:pack).min,
+          own: own,
+          list: list,
+          steps: steps,
+          to_place: to_place(working)
+        )
       end
 
       # The household's own figure, else what is eaten between two walks to where the backstock stands.
       def wanted(food, first, back)
         own = working_amounts[@shelf.food_ids.fetch(food.key)]
-        return [own.to_r, true, ["The household's own working amount."]] if own
+        return own.to_r, true, ["The household's own working amount."] if own
 
         rate = @usage.of(first)
         facts = { daily: rate.daily * first.grams_per_unit, reach: reach(back) }
         words = ->(grams) { Core::HandWords.of(grams, food, measures: @room.measures) }
-        [Core::BringForward.working_amount(**facts), false, [*rate.steps, *Core::BringForward.reasons(**facts, words: words)]]
+        [
+          Core::BringForward.working_amount(**facts),
+          false,
+          [*rate.steps, *Core::BringForward.reasons(**facts, words: words)]
+        ]
       end
 
       def working_amounts = @working_amounts ||= @room.house.foods.working_amounts
 
       def reach(back)
-        back.map { |stack| @room.place(stack.place_id).reach }.min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
+        back
+          .map { |stack| @room.place(stack.place_id).reach }
+          .min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.
@@ -79,12 +100,16 @@ module NutShelf
 
       # All of them judged at once, from one query.
       def there
-        @there ||= begin
-          wanted = items.select(&:to_place).flat_map { |item| item.list.picks.map { |pick| [pick.stack.id, item.to_place.id] } }
-          lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot[:id], lot] }
-          redate = Redate.new(@room)
-          wanted.to_h { |id, place_id| [[id, place_id], moved(redate, lots.fetch(id), place_id)] }
-        end
+        @there ||=
+          begin
+            wanted =
+              items
+                .select(&:to_place)
+                .flat_map { |item| item.list.picks.map { |pick| [pick.stack.id, item.to_place.id] } }
+            lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot[:id], lot] }
+            redate = Redate.new(@room)
+            wanted.to_h { |id, place_id| [[id, place_id], moved(redate, lots.fetch(id), place_id)] }
+          end
       end
 
       def moved(redate, lot, place_id)

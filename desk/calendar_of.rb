@@ -27,9 +27,13 @@ module NutShelf
 
       def last_days
         turning.map do |stack|
-          entry(uid: "stack-#{stack.id}", on: stack.usable_until, category: "LAST GOOD DAY",
+          entry(
+            uid: "stack-#{stack.id}",
+            on: stack.usable_until,
+            category: "LAST GOOD DAY",
             summary: "Last good day: #{stack.name(@room.food(stack.food_id))}",
-            description: "#{@room.wording(stack)} in #{stack.place}")
+            description: "#{@room.wording(stack)} in #{stack.place}"
+          )
         end
       end
 
@@ -40,14 +44,25 @@ module NutShelf
 
       def thaws
         @thawing.map do |task|
-          entry(uid: "thaw-#{task.meal_id}-#{task.lot_id}", on: task.on, summary: "Take out to thaw: #{task.name}",
-            description: "#{task.amount} from #{task.place}, for #{task.meal}", category: "THAW")
+          entry(
+            uid: "thaw-#{task.meal_id}-#{task.lot_id}",
+            on: task.on,
+            summary: "Take out to thaw: #{task.name}",
+            description: "#{task.amount} from #{task.place}, for #{task.meal}",
+            category: "THAW"
+          )
         end
       end
 
       def care
         @room.house.care.due(@room.today + AHEAD).map do |rule|
-          entry(uid: "care-#{rule[:id]}", on: [rule[:next_on], @room.today].max, summary: rule[:title], description: place(rule), category: "CARE")
+          entry(
+            uid: "care-#{rule[:id]}",
+            on: [rule[:next_on], @room.today].max,
+            summary: rule[:title],
+            description: place(rule),
+            category: "CARE"
+          )
         end
       end
 
@@ -59,7 +74,13 @@ module NutShelf
 
       def counts
         PlacesDue.new(@room).by_rhythm.map do |place, due|
-          entry(uid: "count-#{place.id}", on: @room.today, summary: "Count #{place.name}", description: due.reason, category: "CHECK")
+          entry(
+            uid: "count-#{place.id}",
+            on: @room.today,
+            summary: "Count #{place.name}",
+            description: due.reason,
+            category: "CHECK"
+          )
         end
       end
     end

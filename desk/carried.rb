@@ -44,14 +44,23 @@ module NutShelf
       def refuse_other(lot, stack)
         return if lot[:food_id] == stack.food_id && lot[:dimension] == stack.dimension.to_s
 
-        raise Invalid.new("That stack is another food.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again.")
+        raise Invalid.new(
+          "That stack is another food.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."
+        )
       end
 
-      # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is there.
+      # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is
+      # there.
       def bring_back(lot, amount)
         lost = house.ledger.lost_of(lot[:id])
         back = lost[:quantity].to_r.clamp(0r, amount)
-        raise Conflict.new("There is not that much of it to carry.", code: "not_enough", remedy: "Enter it as a new stack.") if @there[lot[:id]] + back < amount
+        if @there[lot[:id]] + back < amount
+          raise Conflict.new(
+            "There is not that much of it to carry.",
+            code: "not_enough",
+            remedy: "Enter it as a new stack."
+          )
+        end
         return if back.zero?
 
         value = Core::Money.share(lost[:value].to_i, back, lost[:quantity].to_r)

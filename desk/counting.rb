@@ -46,7 +46,8 @@ module NutShelf
       def differing(lots = changing_lots, candidates: true)
         @room.know_foods(lots.values.map { |lot| lot[:food_id] })
         @usage = UsageOf.new(@room, food_ids: lots.values.map { |lot| lot[:food_id] }.uniq)
-        changing.filter_map { |line| changed(line, lots.fetch(line[:lot_id])) } + besides.map { |line| unexpected(line, candidates) }
+        changing.filter_map { |line| changed(line, lots.fetch(line[:lot_id])) } +
+          besides.map { |line| unexpected(line, candidates) }
       end
 
       def changing_lots = @room.house.lots.every(changing.map { |line| line[:lot_id] }).to_h { |lot| [lot[:id], lot] }
@@ -64,8 +65,16 @@ module NutShelf
         return if delta.zero?
 
         daily = @usage.rate(lot[:food_id], lot[:noun] ? "pack" : lot[:dimension]).daily
-        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], daily: daily, unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
-          stopped: not_to_eat?(lot), ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR))
+        difference =
+          Core::Difference.new(
+            delta: delta,
+            on_hand: lot[:on_hand].to_r,
+            stack_value_minor: lot[:value_minor],
+            daily: daily,
+            unseen_days: seen[lot[:id]] ? (@room.today - seen[lot[:id]]).to_i : 0,
+            stopped: not_to_eat?(lot),
+            ask_from_minor: @room.household[:settings].to_h.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR)
+          )
         Differing.new(line: line, lot: lot, difference: difference, candidates: [])
       end
 
@@ -75,21 +84,50 @@ module NutShelf
         stack = stack(line)
         return Differing.new(line: line, stack: stack, candidates: []) unless candidates
 
-        found = { food_id: stack.food_id, dimension: stack.dimension.to_s, pack_amount: stack.pack, noun: stack.noun, printed_on: stack.printed_on, amount: stack.quantity }
-        Differing.new(line: line, stack: stack, candidates: Core::Match.for(found, candidates(found[:food_id])).first(3))
+        found = {
+          food_id: stack.food_id,
+          dimension: stack.dimension.to_s,
+          pack_amount: stack.pack,
+          noun: stack.noun,
+          printed_on: stack.printed_on,
+          amount: stack.quantity
+        }
+        Differing.new(
+          line: line,
+          stack: stack,
+          candidates: Core::Match.for(found, candidates(found[:food_id])).first(3)
+        )
       end
 
       # Stacks of the same food that stand elsewhere, or were missing somewhere lately.
       def candidates(food_id)
-        @room.house.lots.of_food(food_id, missing.keys).reject { |lot| place_ids.include?(lot[:place_id]) && !missing.key?(lot[:id]) }.map do |lot|
-          Core::Match::Candidate.new(id: lot[:id], food_id: lot[:food_id], dimension: lot[:dimension], pack_amount: lot[:pack_amount]&.to_r, noun: lot[:noun], printed_on: lot[:printed_on],
-            missing: missing.fetch(lot[:id], 0).to_r, on_hand: lot[:on_hand].to_r)
-        end
+        @room
+          .house
+          .lots
+          .of_food(food_id, missing.keys)
+          .reject { |lot| place_ids.include?(lot[:place_id]) && !missing.key?(lot[:id]) }
+          .map do |lot|
+            Core::Match::Candidate.new(
+              id: lot[:id],
+              food_id: lot[:food_id],
+              dimension: lot[:dimension],
+              pack_amount: lot[:pack_amount]&.to_r,
+              noun: lot[:noun],
+              printed_on: lot[:printed_on],
+              missing: missing.fetch(lot[:id], 0).to_r,
+              on_hand: lot[:on_hand].to_r
+            )
+          end
       end
 
       # What open counts miss, and what finished ones wrote off lately.
       def missing
-        @missing ||= @room.house.counts.missing_in_open.merge(@room.house.counts.lost_since(@room.today - LOOK_BACK)) { |_, one, other| one + other }
+        @missing ||=
+          @room
+            .house
+            .counts
+            .missing_in_open
+            .merge(@room.house.counts.lost_since(@room.today - LOOK_BACK)) { |_, one, other| one + other }
       end
     end
   end

@@ -25,7 +25,9 @@ module NutShelf
         refuse(field, "#{value} is no day.", "Write it like 2026-11-24.")
       end
 
-      def refuse(field, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: "/#{field}", remedy: remedy))
+      def refuse(field, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: "/#{field}", remedy: remedy))
+      end
     end
   end
 end

@@ -20,8 +20,15 @@ module NutShelf
         known = @room.house.foods.by_key([key])[key]
         return known[:id] if known
 
-        @room.house.foods.add(key: key, name: recipe.name, class_key: home_class(recipe), aisle: "Home leftovers", food_group: "protein", dimension: "count",
-          allergens: Sequel.pg_array(allergens, :text))
+        @room.house.foods.add(
+          key: key,
+          name: recipe.name,
+          class_key: home_class(recipe),
+          aisle: "Home leftovers",
+          food_group: "protein",
+          dimension: "count",
+          allergens: Sequel.pg_array(allergens, :text)
+        )
       end
 
       private

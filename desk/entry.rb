@@ -11,9 +11,19 @@ module NutShelf
 
       # @return [Entry]
       def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
-        id = room.house.ledger.open(kind: kind, account_id: room.caller.account_id, role: room.caller.role, occurred_on: occurred_on, summary: summary, undoes_act_id: undoes, subject_id: subject,
-          device: room.envelope.device.to_s, sequence: room.sequence,
-          revision: room.household[:revision])
+        id =
+          room.house.ledger.open(
+            kind: kind,
+            account_id: room.caller.account_id,
+            role: room.caller.role,
+            occurred_on: occurred_on,
+            summary: summary,
+            undoes_act_id: undoes,
+            subject_id: subject,
+            device: room.envelope.device.to_s,
+            sequence: room.sequence,
+            revision: room.household[:revision]
+          )
         new(room, id, summary, occurred_on)
       end
 
@@ -29,7 +39,13 @@ module NutShelf
       # @return [Hash] the stack as stored
       def new_lot(facts)
         id = house.lots.add(dated(facts))
-        house.ledger.event(act_id: act_id, lot_id: id, kind: "came", before: {}, after: plain(facts.slice(:place_id, :printed_on, :situation)))
+        house.ledger.event(
+          act_id: act_id,
+          lot_id: id,
+          kind: "came",
+          before: {},
+          after: plain(facts.slice(:place_id, :printed_on, :situation))
+        )
         house.lots.one(id)
       end
 
@@ -43,7 +59,14 @@ module NutShelf
       # @param quantity [Rational] base units
       # @param value_minor [Integer]
       def move(lot, quantity, value_minor, reason, why: "")
-        house.ledger.move(act_id: act_id, lot_id: lot[:id], quantity: BigDecimal(Core::Decimal.print(quantity)), value_minor: value_minor, reason: reason, why: why)
+        house.ledger.move(
+          act_id: act_id,
+          lot_id: lot[:id],
+          quantity: BigDecimal(Core::Decimal.print(quantity)),
+          value_minor: value_minor,
+          reason: reason,
+          why: why
+        )
       end
 
       # Takes an amount out; its value goes with it, the last take gets the rest.
@@ -65,7 +88,19 @@ module NutShelf
       # @param changes [Hash] what is different about the new stack
       # @return [Hash] the new stack
       def split(lot, amount, **changes)
-        facts = lot.slice(*Store::Lots::PAST, :pack_id, :place_id, :label, :pack_amount, :noun, :open, :level, :directions, :wrapping)
+        facts =
+          lot.slice(
+            *Store::Lots::PAST,
+            :pack_id,
+            :place_id,
+            :label,
+            :pack_amount,
+            :noun,
+            :open,
+            :level,
+            :directions,
+            :wrapping
+          )
         child = new_lot({ **facts, history: facts[:history].to_a, parent_lot_id: lot[:id], **changes })
         value = draw(lot, amount, "split")
         move(child, amount, value, "split")
@@ -119,13 +154,20 @@ module NutShelf
       def guard_stop(lot, columns)
         return if @room.caller.keeper? || !not_to_eat?(lot) || not_to_eat?(columns)
 
-        raise Forbidden.new("That would let back onto the shelf what is not to eat.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+        raise Forbidden.new(
+          "That would let back onto the shelf what is not to eat.",
+          code: "keeper_only",
+          remedy: "Ask a keeper of the household."
+        )
       end
 
       def not_to_eat?(dates) = dates[:stopped] || (!dates[:safety_until].nil? && dates[:safety_until] < @room.today)
 
       def moved_since?(lot, event)
-        later = lot[:history].to_a.select { |one| one["kind"] == "moved" && ([one["on"].to_s, one["seq"].to_i] <=> event.values_at("on", "seq")).positive? }
+        later =
+          lot[:history].to_a.select do |one|
+            one["kind"] == "moved" && ([one["on"].to_s, one["seq"].to_i] <=> event.values_at("on", "seq")).positive?
+          end
         return false if later.empty?
 
         @room.unsettled << "It was moved again since: it stands in #{@room.place(lot[:place_id]).name}."
@@ -136,7 +178,11 @@ module NutShelf
       def refuse_before_it_came(lot)
         return unless @room.late? && lot[:known_on] && @room.on < lot[:known_on]
 
-        raise Conflict.new("#{name(lot)} came only on #{lot[:known_on]}.", code: "too_late", remedy: "Look at what is there now, and do it again.")
+        raise Conflict.new(
+          "#{name(lot)} came only on #{lot[:known_on]}.",
+          code: "too_late",
+          remedy: "Look at what is there now, and do it again."
+        )
       end
 
       def name(lot) = lot[:label].to_s.empty? ? @room.food(lot[:food_id]).name : lot[:label]
@@ -144,7 +190,11 @@ module NutShelf
       def plain(facts) = JSON.parse(JSON.generate(facts))
 
       def not_enough(lot)
-        Conflict.new("Only #{@room.part_words(lot, lot[:on_hand])} of it is left.", code: "not_enough", remedy: "Take less, or look again: somebody may have taken some.")
+        Conflict.new(
+          "Only #{@room.part_words(lot, lot[:on_hand])} of it is left.",
+          code: "not_enough",
+          remedy: "Take less, or look again: somebody may have taken some."
+        )
       end
     end
   end

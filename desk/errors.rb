@@ -16,12 +16,15 @@ module NutShelf
     end
 
     # The role does not reach that far.
-    class Forbidden < Error; end
+    class Forbidden < Error
+    end
 
     # What was sent cannot be used; `details[:pointer]` says where.
-    class Invalid < Error; end
+    class Invalid < Error
+    end
 
     # The world has moved on: undone already, taken by somebody else, depended upon.
-    class Conflict < Error; end
+    class Conflict < Error
+    end
   end
 end

@@ -17,7 +17,17 @@ module NutShelf
         return unless lot[:quarantined] || part.unfit?(room.today) || part.unknown
 
         why = lot[:quarantined] ? "is set apart as not to eat" : unfit(part)
-        raise Conflict.new("#{part.name} #{why}.", code: "not_fit", pointer: pointer, remedy: part.unknown ? "Put a date on it first; when in doubt, throw it out." : "Take another stack; when in doubt, throw it out.")
+        raise Conflict.new(
+          "#{part.name} #{why}.",
+          code: "not_fit",
+          pointer: pointer,
+          remedy:
+            if part.unknown
+              "Put a date on it first; when in doubt, throw it out."
+            else
+              "Take another stack; when in doubt, throw it out."
+            end
+        )
       end
 
       def unfit(part)

@@ -30,12 +30,19 @@ module NutShelf
       # @param input [Hash] :packs as [{amount:, unit:}]
       # @return [Array<Hash>] :amount and :dimension of each
       def packs(input)
-        packs = (input[:packs] || []).map { |pack| { amount: BigDecimal(pack[:amount]), dimension: Core::Unit.dimension(pack[:unit]).to_s } }
-        refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.") unless packs.all? { |pack| pack[:amount].positive? }
+        packs =
+          (input[:packs] || []).map do |pack|
+            { amount: BigDecimal(pack[:amount]), dimension: Core::Unit.dimension(pack[:unit]).to_s }
+          end
+        unless packs.all? { |pack| pack[:amount].positive? }
+          refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.")
+        end
         packs
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
     end
   end
 end

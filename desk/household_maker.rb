@@ -8,9 +8,11 @@ module NutShelf
   module Desk
     # Makes a household on an empty instance: its keeper, places to start with, the shipped foods and dishes.
     class HouseholdMaker
-      FIRST_PLACES = [{ name: "Cupboard", kind: "cupboard", tier: "working", low_c: 17, high_c: 23 },
-                      { name: "Fridge", kind: "fridge", tier: "working", low_c: 2, high_c: 6 },
-                      { name: "Freezer", kind: "freezer", tier: "backstock", low_c: -20, high_c: -18 }].freeze
+      FIRST_PLACES = [
+        { name: "Cupboard", kind: "cupboard", tier: "working", low_c: 17, high_c: 23 },
+        { name: "Fridge", kind: "fridge", tier: "working", low_c: 2, high_c: 6 },
+        { name: "Freezer", kind: "freezer", tier: "backstock", low_c: -20, high_c: -18 }
+      ].freeze
 
       # @param office [Office]
       def initialize(office)
@@ -22,9 +24,14 @@ module NutShelf
       # @param places [Array<Hash>]
       # @return [Integer] household id
       def make(account_id, input, places: FIRST_PLACES)
-        id = @office.database.making do |db|
-          Store::Households.make(db, account_id: account_id, **input.slice(:name, :time_zone, :currency, :day_order, :settings).compact)
-        end
+        id =
+          @office.database.making do |db|
+            Store::Households.make(
+              db,
+              account_id: account_id,
+              **input.slice(:name, :time_zone, :currency, :day_order, :settings).compact
+            )
+          end
         furnish(id, input, places)
         id
       end

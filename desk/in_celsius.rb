@@ -16,9 +16,19 @@ module NutShelf
       # @raise [Invalid] for what no place of a house is
       def of(input)
         unit = input.fetch(:degrees, "c")
-        read = { low_c: Core::Degrees.coldest(input[:low_c], unit), high_c: Core::Degrees.warmest(input[:high_c], unit) }.slice(*input.keys)
+        read = {
+          low_c: Core::Degrees.coldest(input[:low_c], unit),
+          high_c: Core::Degrees.warmest(input[:high_c], unit)
+        }.slice(*input.keys)
         name, = read.find { |_, value| value && !RANGE.cover?(value) }
-        raise Invalid.new("No place of a house is that cold or warm.", code: "invalid", pointer: "/#{name}", remedy: "Check the number, and whether it is in Celsius or Fahrenheit.") if name
+        if name
+          raise Invalid.new(
+            "No place of a house is that cold or warm.",
+            code: "invalid",
+            pointer: "/#{name}",
+            remedy: "Check the number, and whether it is in Celsius or Fahrenheit."
+          )
+        end
 
         input.except(:degrees).merge(read)
       end

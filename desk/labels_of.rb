@@ -6,7 +6,9 @@ module NutShelf
   module Desk
     # What stands on a stack's label. Directions stay with the stack when the box is thrown away.
     class LabelsOf
-      EVENTS = { "opened" => "opened", "frozen" => "frozen", "thawed" => "thawed", "cut" => "cut", "cooked" => "cooked" }.freeze
+      EVENTS = {
+        "opened" => "opened", "frozen" => "frozen", "thawed" => "thawed", "cut" => "cut", "cooked" => "cooked"
+      }.freeze
 
       # @param room [Room]
       # @param base [String] address of the house, for the square code
@@ -27,12 +29,27 @@ module NutShelf
       private
 
       def label(lot)
-        Exchange::LabelSheet::Label.new(name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], amount: amount(lot), until_words: until_words(lot), dates: dates(lot),
-          place: @room.place(lot[:place_id]).name, directions: lot[:directions], bought_for: lot[:bought_for], code: "#{@base}/s/#{lot[:id]}", mark: @room.mark(lot))
+        Exchange::LabelSheet::Label.new(
+          name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label],
+          amount: amount(lot),
+          until_words: until_words(lot),
+          dates: dates(lot),
+          place: @room.place(lot[:place_id]).name,
+          directions: lot[:directions],
+          bought_for: lot[:bought_for],
+          code: "#{@base}/s/#{lot[:id]}",
+          mark: @room.mark(lot)
+        )
       end
 
       # A label goes onto one pack.
-      def amount(lot) = lot[:open] || lot[:pack_amount].nil? ? @room.wording(lot) : @room.wording(lot, amount: [lot[:pack_amount], lot[:on_hand]].min)
+      def amount(lot)
+        if lot[:open] || lot[:pack_amount].nil?
+          @room.wording(lot)
+        else
+          @room.wording(lot, amount: [lot[:pack_amount], lot[:on_hand]].min)
+        end
+      end
 
       def until_words(lot)
         return "Not to eat" if lot[:stopped]
@@ -46,7 +63,7 @@ module NutShelf
       end
 
       def happened(event)
-        return "#{EVENTS[event['kind']]} #{day(event)}" if EVENTS.key?(event["kind"])
+        return "#{EVENTS[event["kind"]]} #{day(event)}" if EVENTS.key?(event["kind"])
 
         "frozen #{day(event)}" if event["kind"] == "moved" && @room.place(event["place_id"]).kind == "freezer"
       end

@@ -14,14 +14,25 @@ module NutShelf
 
       # @return [Core::LabelLine::Lexicon]
       def lexicon
-        @lexicon ||= Core::LabelLine::Lexicon.new(foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) }, names: @room.office.names,
-          places: places, nicknames: nicknames, **@room.office.tongues.foods(languages))
+        @lexicon ||=
+          Core::LabelLine::Lexicon.new(
+            foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) },
+            names: @room.office.names,
+            places: places,
+            nicknames: nicknames,
+            **@room.office.tongues.foods(languages)
+          )
       end
 
       # @return [Core::LabelLine::Reader]
       def reader
-        Core::LabelLine::Reader.new(lexicon, day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: measures,
-          tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name)))
+        Core::LabelLine::Reader.new(
+          lexicon,
+          day_order: @room.household[:day_order].to_sym,
+          currency: @room.household[:currency],
+          measures: measures,
+          tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name))
+        )
       end
 
       # @return [Hash{String=>Hash}] food rows by key
@@ -35,7 +46,9 @@ module NutShelf
 
       private
 
-      def places = @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row.name, kind: row.kind) }
+      def places
+        @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row.name, kind: row.kind) }
+      end
 
       # @return [Array<String>] the languages the household writes in, "en" always among them
       def languages = ["en", *@room.household[:settings]["languages"]].uniq

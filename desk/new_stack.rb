@@ -28,7 +28,12 @@ module NutShelf
       def occurred_on = @occurred_on ||= day(:occurred_on) || @room.on
 
       # @return [String] "3 x 400 g Chickpeas, canned"
-      def words = @room.named({ on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? }, name)
+      def words
+        @room.named(
+          { on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? },
+          name
+        )
+      end
 
       # @param entry [Entry]
       # @return [Hash] the stack as stored
@@ -50,10 +55,26 @@ module NutShelf
       # @param dry [Boolean] true leaves the pack table alone
       # @return [Hash] columns of the new stack
       def facts(dry: false)
-        { food_id: @input[:food_id], place_id: @input[:place_id], label: @input[:label].to_s.strip, dimension: dimension.to_s, pack_amount: pack_amount && exact(pack_amount),
-          noun: noun, situation: situation, open: open?, acquired_on: acquired_on, made_on: made_on, printed_on: day(:printed_on), printed_kind: @input[:printed_kind],
-          leftover_days: @input[:leftover_days], history: history, value_estimated: @input[:estimated] || @input[:price_minor].nil?, pack_id: dry ? nil : pack_id,
-          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact, **set_apart }
+        {
+          food_id: @input[:food_id],
+          place_id: @input[:place_id],
+          label: @input[:label].to_s.strip,
+          dimension: dimension.to_s,
+          pack_amount: pack_amount && exact(pack_amount),
+          noun: noun,
+          situation: situation,
+          open: open?,
+          acquired_on: acquired_on,
+          made_on: made_on,
+          printed_on: day(:printed_on),
+          printed_kind: @input[:printed_kind],
+          leftover_days: @input[:leftover_days],
+          history: history,
+          value_estimated: @input[:estimated] || @input[:price_minor].nil?,
+          pack_id: dry ? nil : pack_id,
+          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact,
+          **set_apart
+        }
       end
 
       # @return [Rational] everything, in base units
@@ -65,7 +86,9 @@ module NutShelf
       def situation
         return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
         return "thawed" if @input[:state] == "thawed" || @input[:thawed_on]
-        return "left_over" if food.aisle == "Home leftovers" || HOME.include?(@input[:state]) || food.key.start_with?("class-")
+        if food.aisle == "Home leftovers" || HOME.include?(@input[:state]) || food.key.start_with?("class-")
+          return "left_over"
+        end
         return "opened" if @input[:state] == "opened" && !@input[:opened_on]
         return "ripening" if @input[:state] == "unripe"
         return "bought_frozen" if food.aisle == "Frozen" || (@input[:state] == "frozen" && !@input[:frozen_on])
@@ -82,7 +105,10 @@ module NutShelf
 
       def printed_on = day(:printed_on)
 
-      def noun = @noun ||= @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
+      def noun
+        @noun ||=
+          @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
+      end
 
       def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
 
@@ -91,12 +117,20 @@ module NutShelf
       private
 
       def check
-        refuse("/count", "The count must be above zero.", "Say how many there are.") unless count.round(6).positive? && count < MAX
-        refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.") if @input[:amount] && !@input[:amount].to_s.to_r.round(6).positive?
+        unless count.round(6).positive? && count < MAX
+          refuse("/count", "The count must be above zero.", "Say how many there are.")
+        end
+        if @input[:amount] && !@input[:amount].to_s.to_r.round(6).positive?
+          refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.")
+        end
         refuse("/unit", "A size needs its unit.", "Say g, ml or piece.") if @input[:amount] && !@input[:unit]
         refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
-        refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if @input[:printed_on] && !@input[:printed_kind]
-        refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.") if @input[:printed_kind] && !@input[:printed_on]
+        if @input[:printed_on] && !@input[:printed_kind]
+          refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.")
+        end
+        if @input[:printed_kind] && !@input[:printed_on]
+          refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
+        end
         @room.place_in_use(@input[:place_id])
         food
         DAYS.each { |field| day(field) }
@@ -104,13 +138,21 @@ module NutShelf
       end
 
       def later_than_today(*fields)
-        fields.each { |field| refuse("/#{field}", "#{day(field)} has not come yet.", "Give a day up to today.") if day(field) && day(field) > @room.today }
+        fields.each do |field|
+          if day(field) && day(field) > @room.today
+            refuse("/#{field}", "#{day(field)} has not come yet.", "Give a day up to today.")
+          end
+        end
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
 
       # A list may say that something is not to eat; it comes in as that.
-      def set_apart = @input[:set_apart] ? { quarantined: true, quarantine_reason: @input[:set_apart].to_s[0, 200] } : {}
+      def set_apart
+        @input[:set_apart] ? { quarantined: true, quarantine_reason: @input[:set_apart].to_s[0, 200] } : {}
+      end
 
       def home_situation = food.key.start_with?("class-home-canned") ? "home_canned" : "home_dried"
 
@@ -125,7 +167,10 @@ module NutShelf
       def open? = @input[:state] == "opened" || !day(:opened_on).nil?
 
       def history
-        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map { |field, kind| day(field) && { "kind" => kind, "on" => day(field).iso8601 } }.sort_by { |event| event["on"] } + cut + cooked_from
+        [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map do |field, kind|
+          day(field) && { "kind" => kind, "on" => day(field).iso8601 }
+        end
+          .sort_by { |event| event["on"] } + cut + cooked_from
       end
 
       # Half an onion is a cut one.
@@ -135,7 +180,9 @@ module NutShelf
       end
 
       # A dish remembers what was cooked before it went in, and what a recall would look for.
-      def cooked_from = @input[:from].to_h.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, **@input[:from] }] : []
+      def cooked_from
+        @input[:from].to_h.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, **@input[:from] }] : []
+      end
 
       def count = @count ||= @input[:count].to_s.to_r
 
@@ -149,16 +196,28 @@ module NutShelf
 
       def estimate
         grams = Core::Weight.of_unit(food, dimension, noun)
-        Core::Money.estimate((grams || 200r) * quantity, food.food_group, @room.household[:settings].fetch("price_per_kg", {}))
+        Core::Money.estimate(
+          (grams || 200r) * quantity,
+          food.food_group,
+          @room.household[:settings].fetch("price_per_kg", {})
+        )
       end
 
-      # What was bought has a price; what was made or is left over has only a share of what went in. Of a pack whose size
+      # What was bought has a price; what was made or is left over has only a share of what went in. Of a pack whose
+      # size
       # nobody knows the price says nothing about a gram or a piece.
       def note_price(entry, lot)
         return unless bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
-        @room.house.packs.add_price(food_id: lot[:food_id], pack_id: lot[:pack_id], act_id: entry.act_id, price_minor: @input[:price_minor], amount: exact(quantity),
-          dimension: dimension.to_s, observed_on: occurred_on)
+        @room.house.packs.add_price(
+          food_id: lot[:food_id],
+          pack_id: lot[:pack_id],
+          act_id: entry.act_id,
+          price_minor: @input[:price_minor],
+          amount: exact(quantity),
+          dimension: dimension.to_s,
+          observed_on: occurred_on
+        )
       end
 
       def name = blank(@input[:label]) || food.name

@@ -5,17 +5,16 @@ require_relative "../core/value"
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office = Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept) do
-      # Nothing that was kept from an earlier look is there.
-      def forget = kept.clear
+    Office =
+      Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept) do
+        # Nothing that was kept from an earlier look is there.
+        def forget = kept.clear
 
-      # @return [Hash{String=>String}] further words a food is searched by, by its key
-      def search_words = names.to_h { |key, list| [key, list.join(" ").delete("!~")] }
-    end
+        # @return [Hash{String=>String}] further words a food is searched by, by its key
+        def search_words = names.to_h { |key, list| [key, list.join(" ").delete("!~")] }
+      end
 
     # Who is asking: account, household and role ("keeper" or "helper"). Frozen.
-    Caller = Core::Value.of(:account_id, :household_id, :role) do
-      def keeper? = role == "keeper"
-    end
+    Caller = Core::Value.of(:account_id, :household_id, :role) { def keeper? = role == "keeper" }
   end
 end

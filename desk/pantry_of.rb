@@ -18,7 +18,8 @@ module NutShelf
 
       # @return [Core::Pantry]
       def pantry
-        @pantry ||= Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: plan_looks?)
+        @pantry ||=
+          Core::Pantry.new(holdings: holdings, foods: foods, free: STAPLES + by_level, allow_look: plan_looks?)
       end
 
       # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
@@ -33,7 +34,11 @@ module NutShelf
       def prices
         keys = food_rows.to_h { |row| [row[:id], key(row)] }
         latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
-        Core::PriceBook.new(prices: latest, foods: foods, estimates: @room.household[:settings].fetch("price_per_kg", {}))
+        Core::PriceBook.new(
+          prices: latest,
+          foods: foods,
+          estimates: @room.household[:settings].fetch("price_per_kg", {})
+        )
       end
 
       # What a person is asked to take for a pick, in the stack's own units.
@@ -52,7 +57,11 @@ module NutShelf
       def running_out
         by_id = food_rows.to_h { |row| [row[:id], key(row)] }
         levels = lots.values.select { |lot| lot[:level] }.group_by { |lot| by_id[lot[:food_id]] }
-        levels.transform_values { |list| list.map { |lot| lot[:level] }.min_by { |level| %w[plenty half low out].index(level) } }.select { |_, level| %w[low out].include?(level) }
+        levels
+          .transform_values do |list|
+            list.map { |lot| lot[:level] }.min_by { |level| %w[plenty half low out].index(level) }
+          end
+          .select { |_, level| %w[low out].include?(level) }
       end
 
       private
@@ -67,7 +76,11 @@ module NutShelf
 
       def holdings
         by_id = food_rows.to_h { |row| [row[:id], key(row)] }
-        lots.values.reject { |lot| lot[:level] }.group_by { |lot| by_id[lot[:food_id]] }.to_h { |key, list| [key, list.filter_map { |lot| holding(lot, foods[key]) }] }
+        lots
+          .values
+          .reject { |lot| lot[:level] }
+          .group_by { |lot| by_id[lot[:food_id]] }
+          .to_h { |key, list| [key, list.filter_map { |lot| holding(lot, foods[key]) }] }
       end
 
       def by_the_date? = @room.policy.by_the_date? || @room.strict_eaters?
@@ -75,7 +88,11 @@ module NutShelf
       # What is kept by level counts as there unless it is out; low is there, and on the list.
       def by_level
         by_id = food_rows.to_h { |row| [row[:id], key(row)] }
-        lots.values.select { |lot| %w[plenty half low].include?(lot[:level]) && !lot[:stopped] && !lot[:quarantined] }.map { |lot| by_id[lot[:food_id]] }.uniq
+        lots
+          .values
+          .select { |lot| %w[plenty half low].include?(lot[:level]) && !lot[:stopped] && !lot[:quarantined] }
+          .map { |lot| by_id[lot[:food_id]] }
+          .uniq
       end
 
       def holding(lot, food)
@@ -84,16 +101,33 @@ module NutShelf
         per_unit = Core::Holding.grams_per_unit(food, lot[:dimension].to_sym, lot[:noun])
         return unless per_unit&.positive?
 
-        Core::Holding.new(stock: stock(lot, food, per_unit), grams_per_unit: per_unit, value_minor: lot[:value_minor], guessed: !lot[:noun].nil?)
+        Core::Holding.new(
+          stock: stock(lot, food, per_unit),
+          grams_per_unit: per_unit,
+          value_minor: lot[:value_minor],
+          guessed: !lot[:noun].nil?
+        )
       end
 
       def stock(lot, food, per_unit)
         place = @room.place(lot[:place_id])
-        Core::Stock.new(id: lot[:id], amount: lot[:on_hand].to_r * per_unit, pack: (lot[:pack_amount] || 1).to_r * per_unit,
-          usable_until: by_the_date? ? lot[:strict_until] : lot[:usable_until], safety_until: lot[:safety_until], look_until: look_until(lot, food),
-          ready_on: lot[:ready_on], open: lot[:open], no_opened_limit: food.no_opened_limit, working: place[:tier] == "working",
-          acquired_on: lot[:acquired_on], set_apart: place[:tier] == "set_apart" || lot[:quarantined], stopped: lot[:stopped],
-          unknown: lot[:age_unknown] || lot[:look_first], place: place[:name].to_s)
+        Core::Stock.new(
+          id: lot[:id],
+          amount: lot[:on_hand].to_r * per_unit,
+          pack: (lot[:pack_amount] || 1).to_r * per_unit,
+          usable_until: by_the_date? ? lot[:strict_until] : lot[:usable_until],
+          safety_until: lot[:safety_until],
+          look_until: look_until(lot, food),
+          ready_on: lot[:ready_on],
+          open: lot[:open],
+          no_opened_limit: food.no_opened_limit,
+          working: place[:tier] == "working",
+          acquired_on: lot[:acquired_on],
+          set_apart: place[:tier] == "set_apart" || lot[:quarantined],
+          stopped: lot[:stopped],
+          unknown: lot[:age_unknown] || lot[:look_first],
+          place: place[:name].to_s
+        )
       end
 
       # Only a sealed pack that belongs on the shelf may be planned with a look, and within the tolerance of its class.

@@ -23,7 +23,11 @@ module NutShelf
         amount = room.still_there(lot, text ? text.to_r : usual)
         return amount if amount.positive? && amount <= lot[:on_hand].to_r
 
-        raise Conflict.new("There is not that much of it.", code: "not_enough", remedy: "Only #{room.part_words(lot, lot[:on_hand])} is left.")
+        raise Conflict.new(
+          "There is not that much of it.",
+          code: "not_enough",
+          remedy: "Only #{room.part_words(lot, lot[:on_hand])} is left."
+        )
       end
 
       # @param lot [Hash] locked stack

@@ -39,7 +39,13 @@ module NutShelf
       def usage = @usage ||= UsageOf.new(@room)
 
       def reckon(place, stacks, doubtful)
-        Core::Due.new(stacks: stacks, doubtful: doubtful, counted_on: place.counted_on, today: @room.today, rhythm_days: place.count_every_days || @room.household[:settings].to_h["count_every_days"])
+        Core::Due.new(
+          stacks: stacks,
+          doubtful: doubtful,
+          counted_on: place.counted_on,
+          today: @room.today,
+          rhythm_days: place.count_every_days || @room.household[:settings].to_h["count_every_days"]
+        )
       end
     end
   end

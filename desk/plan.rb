@@ -31,27 +31,50 @@ module NutShelf
 
       # Everybody who eats here sits at every meal.
       # @return [Core::Diet]
-      def diet = @diet ||= Core::Diet.new(@room.eaters.map { |row| Core::Diet::Eater.new(name: row[:name], excludes: row[:excludes].to_a) })
+      def diet
+        @diet ||=
+          Core::Diet.new(
+            @room.eaters.map { |row| Core::Diet::Eater.new(name: row[:name], excludes: row[:excludes].to_a) }
+          )
+      end
 
       # @param on [Date]
       # @return [Array<Core::Ranker::Ranked>] dishes of what the planned meals leave, best first
       def ranked(on)
-        Core::Ranker.rank(recipes, cursor: left, servings: servings, on: on, price: ->(key, grams) { prices.cost(key, grams).first }, diet: diet)
+        Core::Ranker.rank(
+          recipes,
+          cursor: left,
+          servings: servings,
+          on: on,
+          price: ->(key, grams) { prices.cost(key, grams).first },
+          diet: diet
+        )
       end
 
       # @return [Core::PriceBook]
       def prices
-        @prices ||= begin
-          keys = shelf.food_ids.invert
-          latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
-          Core::PriceBook.new(prices: latest, foods: shelf.foods, estimates: @room.household[:settings].fetch("price_per_kg", {}))
-        end
+        @prices ||=
+          begin
+            keys = shelf.food_ids.invert
+            latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
+            Core::PriceBook.new(
+              prices: latest,
+              foods: shelf.foods,
+              estimates: @room.household[:settings].fetch("price_per_kg", {})
+            )
+          end
       end
 
       # Meals still to be cooked; those of the last days that nobody cooked or dropped count for today.
       # @return [Array<Core::MissingList::Planned>]
       def planned
-        @planned ||= @room.house.meals.between(@room.today - HORIZON, @room.today + HORIZON).select { |row| row[:status] == "planned" }.map { |row| value(row) }
+        @planned ||=
+          @room
+            .house
+            .meals
+            .between(@room.today - HORIZON, @room.today + HORIZON)
+            .select { |row| row[:status] == "planned" }
+            .map { |row| value(row) }
       end
 
       # @return [Array<Core::MissingList::Planned>] of today and later
@@ -80,7 +103,12 @@ module NutShelf
       # @return [Rational]
       def proposal(pick)
         stack = pick.stack
-        Core::Proposal.amount(pick.amount / stack.grams_per_unit, on_hand: stack.on_hand, dimension: stack.dimension, food: shelf.foods[stack.food_key])
+        Core::Proposal.amount(
+          pick.amount / stack.grams_per_unit,
+          on_hand: stack.on_hand,
+          dimension: stack.dimension,
+          food: shelf.foods[stack.food_key]
+        )
       end
 
       # One pick of a coming meal. Frozen.
@@ -88,7 +116,10 @@ module NutShelf
 
       # @return [Array<Tie>] which stacks the coming meals will take from
       def ties
-        @ties ||= coming.flat_map { |meal| dish(meal.id).lines.flat_map { |line| line.picks.map { |pick| Tie.new(meal: meal, pick: pick) } } }
+        @ties ||=
+          coming.flat_map do |meal|
+            dish(meal.id).lines.flat_map { |line| line.picks.map { |pick| Tie.new(meal: meal, pick: pick) } }
+          end
       end
 
       # What a person sees as "to buy" is whole packs; the ranking itself counts the share that is needed.
@@ -112,7 +143,12 @@ module NutShelf
       def looks? = !strict? && @room.household[:settings].to_h.fetch("plan_looks", true)
 
       def value(row)
-        Core::MissingList::Planned.new(id: row[:id], on: row[:on_date], recipe: recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r)
+        Core::MissingList::Planned.new(
+          id: row[:id],
+          on: row[:on_date],
+          recipe: recipes.fetch(row[:recipe_id]),
+          servings: row[:servings].to_r
+        )
       end
 
       def overdue?(meal) = meal.on < @room.today
@@ -120,7 +156,13 @@ module NutShelf
       # A meal outside the span draws on what the span leaves.
       def later(row)
         day = [row[:on_date], @room.today].max
-        Core::Dish.plan(recipes.fetch(row[:recipe_id]), servings: row[:servings].to_r, cursor: left.dup, on: day, diet: diet)
+        Core::Dish.plan(
+          recipes.fetch(row[:recipe_id]),
+          servings: row[:servings].to_r,
+          cursor: left.dup,
+          on: day,
+          diet: diet
+        )
       end
     end
   end

@@ -30,25 +30,46 @@ module NutShelf
       def columns(lot)
         dating = judge(lot)
         strict = @room.policy.by_the_date? ? dating : judge(lot, policy: @room.policy.strict)
-        { **dating.to_h.slice(*STORED), age_unknown: dating.unknown, strict_until: strict.usable_until, basis: dating.basis.to_s,
-                                        steps: dating.steps, flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) }, frozen: frozen?(lot) }
+        {
+          **dating.to_h.slice(*STORED),
+          age_unknown: dating.unknown,
+          strict_until: strict.usable_until,
+          basis: dating.basis.to_s,
+          steps: dating.steps,
+          flags: dating.flags.map { |flag| flag.transform_keys(&:to_s) },
+          frozen: frozen?(lot)
+        }
       end
 
       # @param lot [Hash] facts of the stack as the store keeps them
       # @return [Core::Story] what the dating core is told
       def story(lot)
-        Core::Story.new(food: @room.food(lot[:food_id]), place: standing(lot[:start_place_id]), printed_kind: lot[:printed_kind]&.to_sym,
-          events: lot[:history].map { |event| happened(event) }, quarantined: lot[:quarantined] == true,
-                        **lot.to_h.slice(:situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days,
-                          :method, :care_until, :care_words))
+        Core::Story.new(
+          food: @room.food(lot[:food_id]),
+          place: standing(lot[:start_place_id]),
+          printed_kind: lot[:printed_kind]&.to_sym,
+          events: lot[:history].map { |event| happened(event) },
+          quarantined: lot[:quarantined] == true,
+          **lot.to_h.slice(
+            :situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days, :method,
+            :care_until, :care_words
+          )
+        )
       end
 
       private
 
       def happened(event)
         event = event.transform_keys(&:to_s)
-        Core::Event.new(kind: event["kind"].to_sym, on: day(event["on"]), order: event["seq"], place: event["place_id"] && standing(event["place_id"]),
-          result: event["result"]&.to_sym, method: event["method"], parts: parts(event).freeze)
+        Core::Event.new(
+          kind: event["kind"].to_sym,
+          on: day(event["on"]),
+          order: event["seq"],
+          place: event["place_id"] && standing(event["place_id"]),
+          result: event["result"]&.to_sym,
+          method: event["method"],
+          parts: parts(event).freeze
+        )
       end
 
       # A jar remembers one part an event, in the event itself; a dish a list of them.
@@ -59,7 +80,10 @@ module NutShelf
       end
 
       def remembered(part)
-        facts = %w[name stopped reason unknown cooked frozen thawed days_left].to_h { |name| [name.to_sym, part[name]] }.compact
+        facts =
+          %w[name stopped reason unknown cooked frozen thawed days_left]
+            .to_h { |name| [name.to_sym, part[name]] }
+            .compact
         Core::Part.new(**facts, safety_until: day(part["safety_until"]), quality_until: day(part["quality_until"]))
       end
 

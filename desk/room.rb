@@ -33,7 +33,8 @@ module NutShelf
       # @param row [Hash]
       def locked(row) = @household = row
 
-      # Something that follows from what was written and nothing else, kept from one look to the next by the revisions it
+      # Something that follows from what was written and nothing else, kept from one look to the next by the revisions
+      # it
       # rests on: two processes that keep it under one key keep the same.
       # @param name [Symbol]
       # @param topics [Array<Symbol>] see Store::Topics
@@ -76,7 +77,9 @@ module NutShelf
       # Something that happens to a stack by this act, as its story tells it.
       # @param kind [String] of Core::Event
       # @return [Hash{String => Object}]
-      def happening(kind, **facts) = { "kind" => kind, "on" => on.iso8601, "seq" => sequence, **facts.compact.transform_keys(&:to_s) }
+      def happening(kind, **facts)
+        { "kind" => kind, "on" => on.iso8601, "seq" => sequence, **facts.compact.transform_keys(&:to_s) }
+      end
 
       def policy = @policy ||= house.household.policy(household)
 
@@ -97,7 +100,13 @@ module NutShelf
       # @return [Core::Place] in use or not
       # @raise [Invalid]
       def place(id)
-        all_places[id] || raise(Invalid.new("There is no such place here.", code: "unknown_place", pointer: "/place_id", remedy: "Choose one of the household's places."))
+        all_places[id] ||
+          raise(
+            Invalid.new(
+              "There is no such place here.", code: "unknown_place", pointer: "/place_id",
+              remedy: "Choose one of the household's places."
+            )
+          )
       end
 
       # A place things may be put into.
@@ -106,7 +115,12 @@ module NutShelf
         place = place(id)
         return place unless place.gone?
 
-        raise Invalid.new("#{place.name} is not in use any more.", code: "unknown_place", pointer: pointer, remedy: "Choose another place.")
+        raise Invalid.new(
+          "#{place.name} is not in use any more.",
+          code: "unknown_place",
+          pointer: pointer,
+          remedy: "Choose another place."
+        )
       end
 
       def food_row(id)
@@ -124,7 +138,10 @@ module NutShelf
 
       # @return [Hash{Integer=>Core::Food}] every food in use, by the household's id
       def every_food
-        @foods = kept(:foods, :rules) { house.foods.all.to_h { |row| [row[:id], Store::Foods.value(row, catalog)] }.freeze }.dup
+        @foods =
+          kept(:foods, :rules) do
+            house.foods.all.to_h { |row| [row[:id], Store::Foods.value(row, catalog)] }.freeze
+          end.dup
       end
 
       # @param place_id [Integer, nil]
@@ -187,13 +204,14 @@ module NutShelf
       # @param lot [Hash] a stack
       # @return [String] what it is drawn as: "tin"
       def mark(lot)
-        food_id, noun, wrapping = lot.is_a?(Hash) ? lot.values_at(:food_id, :noun, :wrapping) : [lot.food_id, lot.noun, lot.wrapping]
+        food_id, noun, wrapping =
+          lot.is_a?(Hash) ? lot.values_at(:food_id, :noun, :wrapping) : [lot.food_id, lot.noun, lot.wrapping]
         food = food(food_id)
         office.marks.of(keys: [food.key], aisle: food.aisle, noun: noun, wrapping: wrapping)
       end
 
       # @return [String] "222 g Beans, open"
-      def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{', open' if lot[:open]}"
+      def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{", open" if lot[:open]}"
 
       # What the reader of the amount sees: "3 x 400 g".
       def wording(lot, amount: nil)

@@ -16,8 +16,12 @@ module NutShelf
       # @return [Core::Shelf]
       def shelf
         foods = @room.every_food
-        Core::Shelf.new(stacks(@room.house.lots.narrow.all), foods: foods.to_h { |_, food| [food.key, food] }.freeze,
-          food_ids: foods.to_h { |id, food| [food.key, id] }.freeze, today: @room.today)
+        Core::Shelf.new(
+          stacks(@room.house.lots.narrow.all),
+          foods: foods.to_h { |_, food| [food.key, food] }.freeze,
+          food_ids: foods.to_h { |id, food| [food.key, id] }.freeze,
+          today: @room.today
+        )
       end
 
       # @param rows [Array<Hash>] of Store::Lots#narrow

@@ -14,7 +14,13 @@ module NutShelf
       # @return [String] key of the list
       def kind(room, lot)
         food = room.food(lot[:food_id])
-        Core::LookList.kind(food, situation: lot[:situation], frozen: lot[:frozen], wrapping: lot[:wrapping] || Wrapping.usual(food), open: lot[:open])
+        Core::LookList.kind(
+          food,
+          situation: lot[:situation],
+          frozen: lot[:frozen],
+          wrapping: lot[:wrapping] || Wrapping.usual(food),
+          open: lot[:open]
+        )
       end
 
       # @return [Array<Hash>] :sign and :means (:good, :turning or :bad)

@@ -17,7 +17,11 @@ module NutShelf
         broken = room.house.soundness.faults - before
         return result if broken.empty?
 
-        raise Conflict.new("That cannot be: #{broken.first(3).join('; ')}.", code: "depended_on", remedy: "Put right what came later first.")
+        raise Conflict.new(
+          "That cannot be: #{broken.first(3).join("; ")}.",
+          code: "depended_on",
+          remedy: "Put right what came later first."
+        )
       end
     end
   end

@@ -14,7 +14,8 @@ module NutShelf
       attr_reader :file
 
       # @param room [Room]
-      # @param input [Hash] :content (base64), :columns, :foods, :places, :place_id, :default_places (kind to id), :heading (line, 0 for none), :skip (lines)
+      # @param input [Hash] :content (base64), :columns, :foods, :places, :place_id, :default_places (kind to id),
+      #   :heading (line, 0 for none), :skip (lines)
       # @raise [Invalid] when it is no table at all
       def initialize(room, input)
         @room = room
@@ -22,21 +23,38 @@ module NutShelf
         @bytes = Base64.strict_decode64(input[:content])
         @file = Exchange::CsvFile.new(@bytes, heading: input[:heading], skip: input[:skip] || [])
       rescue ArgumentError
-        raise Invalid.new("The file did not arrive whole.", code: "invalid", pointer: "/content", remedy: "Choose it again.")
+        raise Invalid.new(
+          "The file did not arrive whole.", code: "invalid", pointer: "/content", remedy: "Choose it again."
+        )
       rescue Exchange::CsvFile::Unreadable => e
-        raise Invalid.new(e.message, code: "invalid", pointer: "/content", remedy: "Save the list as CSV and choose it again.")
+        raise Invalid.new(
+          e.message,
+          code: "invalid",
+          pointer: "/content",
+          remedy: "Save the list as CSV and choose it again."
+        )
       end
 
       # @return [Array<Hash>] columns with the field in force
       def columns
         changed = (@input[:columns] || {}).to_h { |index, field| [Integer(index.to_s, 10), field] }
-        @columns ||= file.columns.map { |column| changed.key?(column[:index]) ? { **column, field: known(changed[column[:index]]) } : column }
+        @columns ||=
+          file.columns.map do |column|
+            changed.key?(column[:index]) ? { **column, field: known(changed[column[:index]]) } : column
+          end
       end
 
       # @return [Array<Exchange::StockRows::Row>]
       def rows
-        @rows ||= Exchange::StockRows.new(file, columns: chosen, units: units, lexicon: words.lexicon, settings: settings,
-          tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)).rows
+        @rows ||=
+          Exchange::StockRows.new(
+            file,
+            columns: chosen,
+            units: units,
+            lexicon: words.lexicon,
+            settings: settings,
+            tick: Deadline.new(Core::Limits::READING_SECONDS).method(:check)
+          ).rows
       end
 
       # @return [Hash{Integer=>String}] field by column number
@@ -55,7 +73,8 @@ module NutShelf
       def notes
         first = {}
         rows.select(&:input).filter_map do |row|
-          same = first[row.input] and next { line: row.line, text: "The same as line #{same}: leave it out if it is there once only." }
+          same = first[row.input] and
+            next { line: row.line, text: "The same as line #{same}: leave it out if it is there once only." }
           first[row.input] = row.line
           nil
         end
@@ -64,7 +83,8 @@ module NutShelf
       # @return [String, nil] when this very list was brought in before
       def before
         act = @room.house.ledger.imported(fingerprint) or return
-        "This list was brought in on #{Core::Words.day(act[:occurred_on])} by #{act[:person]}. Bringing it in again doubles what it holds."
+        "This list was brought in on #{Core::Words.day(act[:occurred_on])} by #{act[:person]}. Bringing it in again " \
+          "doubles what it holds."
       end
 
       def problems = rows.flat_map(&:problems)
@@ -72,14 +92,24 @@ module NutShelf
       # @return [Array<Hash>] words that name no food here, how often, and foods they may mean
       # Only the first ones get suggestions: each is a search of its own.
       def unknown_foods
-        rows.reject(&:input).select { |row| row.problems.any? { |problem| problem.reason.include?("is no food known") } }.group_by(&:food_text)
-            .each_with_index.map { |(text, list), index| { text: text, lines: list.size, likely: index < Core::Limits::SUGGESTIONS ? likely(text) : [] } }
+        rows
+          .reject(&:input)
+          .select { |row| row.problems.any? { |problem| problem.reason.include?("is no food known") } }
+          .group_by(&:food_text)
+          .each_with_index
+          .map do |(text, list), index|
+            { text: text, lines: list.size, likely: index < Core::Limits::SUGGESTIONS ? likely(text) : [] }
+          end
       end
 
       # @return [Array<Hash>] words that name no place here, how often, and what kind they sound like
       def unknown_places
-        rows.select { |row| row.problems.any? { |problem| problem.reason.start_with?("Which place is") } }.group_by(&:place_text)
-            .map { |text, list| { text: text, lines: list.size, kind: Exchange::StockWords.place_kind(text) || "cupboard" } }
+        rows
+          .select { |row| row.problems.any? { |problem| problem.reason.start_with?("Which place is") } }
+          .group_by(&:place_text)
+          .map do |text, list|
+            { text: text, lines: list.size, kind: Exchange::StockWords.place_kind(text) || "cupboard" }
+          end
       end
 
       private
@@ -96,16 +126,29 @@ module NutShelf
 
       def known(field) = Exchange::Headings::FIELDS.include?(field) ? field : nil
 
-      def likely(text) = @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row[:id], name: row[:name].to_s } }
+      def likely(text)
+        @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row[:id], name: row[:name].to_s } }
+      end
 
       def settings
         rows = words.rows.values
         ids = rows.to_h { |row| [row[:key], row[:id]] }
-        { foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
-          day_order: @room.household[:day_order].to_sym, currency: @room.household[:currency], measures: words.measures, today: @room.today, food_ids: ids,
-          food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] }, foods: (@input[:foods] || {}).transform_keys(&:to_s), places: (@input[:places] || {}).transform_keys(&:to_s),
-          place_ids: @room.places.values.to_h { |row| [row.name.downcase, row.id] }, place_id: @input[:place_id],
-          default_places: @input[:default_places]&.transform_keys(&:to_s), belongs: method(:belongs), home: method(:home) }
+        {
+          foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
+          day_order: @room.household[:day_order].to_sym,
+          currency: @room.household[:currency],
+          measures: words.measures,
+          today: @room.today,
+          food_ids: ids,
+          food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] },
+          foods: (@input[:foods] || {}).transform_keys(&:to_s),
+          places: (@input[:places] || {}).transform_keys(&:to_s),
+          place_ids: @room.places.values.to_h { |row| [row.name.downcase, row.id] },
+          place_id: @input[:place_id],
+          default_places: @input[:default_places]&.transform_keys(&:to_s),
+          belongs: method(:belongs),
+          home: method(:home)
+        }
       end
     end
   end

@@ -8,7 +8,8 @@ require_relative "stock_file"
 
 module NutShelf
   module Desk
-    # The stock as a list that reads in again. A list has no room for a story (frozen, thawed, topped up, looked at): each
+    # The stock as a list that reads in again. A list has no room for a story (frozen, thawed, topped up, looked at):
+    # each
     # row is read back as an import would, and where that would make it good for longer, its last good day stands in the
     # list as a use-by and says so. What is not to eat goes out as set apart.
     class StockOut
@@ -38,7 +39,8 @@ module NutShelf
         Exchange::StockCsv.held(row, lot[:usable_until], REMARK)
       end
 
-      # A list would date it from the day it is read in (leftovers, what was thawed): what has no date gets none that way.
+      # A list would date it from the day it is read in (leftovers, what was thawed): what has no date gets none that
+      # way.
       def undated(row, dating) = dating&.usable_until ? Exchange::StockCsv.apart(row, NO_AGE) : row
 
       def later?(dating, lot) = dating.usable_until.nil? || dating.usable_until > lot[:usable_until]

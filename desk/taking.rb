@@ -32,7 +32,13 @@ module NutShelf
       def open_one(lot)
         size = [lot[:pack_amount]&.to_r || 1r, lot[:on_hand].to_r].min
         place_id = where_opened(lot)
-        @entry.split(lot, size, open: true, place_id: place_id, history: [*lot[:history].to_a, *carried(lot, place_id), *broken(lot)])
+        @entry.split(
+          lot,
+          size,
+          open: true,
+          place_id: place_id,
+          history: [*lot[:history].to_a, *carried(lot, place_id), *broken(lot)]
+        )
       end
 
       # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
@@ -52,7 +58,7 @@ module NutShelf
       def broken(lot) = [*kind(lot)].map { |kind| @room.happening(kind.to_s) }
 
       def parts(lot, amount)
-        return [amount, 0r] if lot[:open] || amount >= lot[:on_hand].to_r
+        return amount, 0r if lot[:open] || amount >= lot[:on_hand].to_r
 
         size = lot[:pack_amount]&.to_r || 1r
         whole = (amount / size).floor * size

@@ -35,9 +35,16 @@ module NutShelf
         return unless stack.in_freezer && food.thaw_hours_fridge&.positive?
 
         on, hours = Core::Thaw.start(on: meal.on, grams: pick.amount, hours_per_kg: food.thaw_hours_fridge)
-        Task.new(on: [on, @room.today].max, lot_id: stack.id, name: stack.name(food),
-          amount: @room.loose_words(stack, @plan.proposal(pick)), place: stack.place, meal_id: meal.id,
-          meal: meal.recipe.name, hours: hours)
+        Task.new(
+          on: [on, @room.today].max,
+          lot_id: stack.id,
+          name: stack.name(food),
+          amount: @room.loose_words(stack, @plan.proposal(pick)),
+          place: stack.place,
+          meal_id: meal.id,
+          meal: meal.recipe.name,
+          hours: hours
+        )
       end
     end
   end

@@ -32,7 +32,9 @@ module NutShelf
       # @return [Array<Turning>] first date first
       def front
         ties = plan.ties.group_by { |tie| tie.pick.stack.id }
-        turning.map { |stack| Turning.new(stack: stack, ties: ties.fetch(stack.id, []), dishes: dishes.fetch(stack.id, []).first(DISHES)) }
+        turning.map do |stack|
+          Turning.new(stack: stack, ties: ties.fetch(stack.id, []), dishes: dishes.fetch(stack.id, []).first(DISHES))
+        end
       end
 
       # @return [Array<Core::Needs::Need>] what matters most first
@@ -45,7 +47,12 @@ module NutShelf
       # @return [Rational] what a hand would take for it
       def needed(question)
         stack = question.stack
-        Core::Proposal.amount(question.needed, on_hand: stack.on_hand, dimension: stack.dimension, food: shelf.foods.fetch(stack.food_key))
+        Core::Proposal.amount(
+          question.needed,
+          on_hand: stack.on_hand,
+          dimension: stack.dimension,
+          food: shelf.foods.fetch(stack.food_key)
+        )
       end
 
       # @return [Array<Thawing::Task>] what comes out by tonight
@@ -61,14 +68,20 @@ module NutShelf
       def state(stack) = Core::State.of(today: @room.today, policy: @room.policy, dates: stack)
 
       def turning
-        shelf.stacks.each_value.lazy.select { |stack| state(stack) == :front && !@room.place(stack.place_id).set_apart? }.first(FRONT)
+        shelf
+          .stacks
+          .each_value
+          .lazy
+          .select { |stack| state(stack) == :front && !@room.place(stack.place_id).set_apart? }
+          .first(FRONT)
       end
 
       # The best dishes for each stack that turns.
       def dishes
-        @dishes ||= plan.ranked(@room.today).reject { |entry| entry.dish.shut? }.each_with_object({}) do |entry, found|
-          entry.dish.rescued_picks.map { |_, pick, _| pick.stack.id }.uniq.each { |id| (found[id] ||= []) << entry }
-        end
+        @dishes ||=
+          plan.ranked(@room.today).reject { |entry| entry.dish.shut? }.each_with_object({}) do |entry, found|
+            entry.dish.rescued_picks.map { |_, pick, _| pick.stack.id }.uniq.each { |id| (found[id] ||= []) << entry }
+          end
       end
     end
   end

@@ -29,12 +29,23 @@ module NutShelf
       private
 
       def rates
-        @rates ||= @room.house.usage.daily(@room.today, food_ids: @food_ids).group_by { |row| row.values_at(:food_id, :dimension) }.transform_values { |rows| reckon(rows) }
+        @rates ||=
+          @room
+            .house
+            .usage
+            .daily(@room.today, food_ids: @food_ids)
+            .group_by { |row| row.values_at(:food_id, :dimension) }
+            .transform_values { |rows| reckon(rows) }
       end
 
       def reckon(rows)
-        uses = rows.map { |row| Core::Weeks::Use.new(on: row[:occurred_on], since: row[:since], amount: row[:used].to_r) }
-        Core::Rate.of(Core::Weeks.of(uses, today: @room.today, first_on: first_on(rows)), said: weekly_said[rows.first[:food_id]], unit: UNITS.fetch(rows.first[:dimension], "packs"))
+        uses =
+          rows.map { |row| Core::Weeks::Use.new(on: row[:occurred_on], since: row[:since], amount: row[:used].to_r) }
+        Core::Rate.of(
+          Core::Weeks.of(uses, today: @room.today, first_on: first_on(rows)),
+          said: weekly_said[rows.first[:food_id]],
+          unit: UNITS.fetch(rows.first[:dimension], "packs")
+        )
       end
 
       def said(food_id) = weekly_said[food_id] ? Core::Rate.of([], said: weekly_said[food_id]) : NONE

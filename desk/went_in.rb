@@ -9,9 +9,10 @@ module NutShelf
       # @param lots [Array<Hash>] what goes in
       # @return [Hash] "lot_texts" and "pack_ids", for the event that remembers it; empty lists left out
       def of(lots)
-        { "lot_texts" => lots.flat_map { |lot| [lot[:lot_text].to_s, *remembered(lot, "lot_texts")] },
-          "pack_ids" => lots.flat_map { |lot| [lot[:pack_id], *remembered(lot, "pack_ids")] } }
-          .transform_values { |list| list.compact.map(&:to_s).reject(&:empty?).uniq }.reject { |_, list| list.empty? }
+        {
+          "lot_texts" => lots.flat_map { |lot| [lot[:lot_text].to_s, *remembered(lot, "lot_texts")] },
+          "pack_ids" => lots.flat_map { |lot| [lot[:pack_id], *remembered(lot, "pack_ids")] }
+        }.transform_values { |list| list.compact.map(&:to_s).reject(&:empty?).uniq }.reject { |_, list| list.empty? }
       end
 
       def remembered(lot, name) = lot[:history].to_a.flat_map { |event| Array(event[name]) }

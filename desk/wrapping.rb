@@ -4,10 +4,14 @@ module NutShelf
   module Desk
     # What a pack is wrapped in: what somebody said, else the usual wrapping of such food.
     module Wrapping
-      AISLES = { "Tins and cans" => "tin", "Jars and sauces" => "glass", "Grains and pasta" => "thin_plastic", "Baking" => "paper", "Breakfast" => "card",
-                 "Dried pulses" => "thin_plastic", "Dried fruit, nuts and seeds" => "thin_plastic", "Snacks" => "thin_plastic", "Frozen" => "thin_plastic",
-                 "Dried and trail foods" => "thin_plastic", "Fresh fruit" => "loose", "Fresh vegetables" => "loose", "Dairy and eggs" => "plastic",
-                 "Meat and fish" => "plastic", "Drinks" => "carton", "Home leftovers" => "plastic" }.freeze
+      AISLES = {
+        "Tins and cans" => "tin", "Jars and sauces" => "glass", "Grains and pasta" => "thin_plastic",
+        "Baking" => "paper", "Breakfast" => "card", "Dried pulses" => "thin_plastic",
+        "Dried fruit, nuts and seeds" => "thin_plastic", "Snacks" => "thin_plastic", "Frozen" => "thin_plastic",
+        "Dried and trail foods" => "thin_plastic", "Fresh fruit" => "loose", "Fresh vegetables" => "loose",
+        "Dairy and eggs" => "plastic", "Meat and fish" => "plastic", "Drinks" => "carton",
+        "Home leftovers" => "plastic"
+      }.freeze
 
       module_function
 

@@ -14,7 +14,16 @@ class CrashDrill
   STOCK = 1_000_000
 
   def initialize
-    @cluster = NutShelf::Boot::Cluster.new(File.join(NutShelf::Boot::Cluster.default_folder, "..", "#{File.basename(NutShelf::Boot::Cluster.default_folder)}-drill").then { |path| File.expand_path(path) })
+    @cluster =
+      NutShelf::Boot::Cluster.new(
+        File
+          .join(
+            NutShelf::Boot::Cluster.default_folder,
+            "..",
+            "#{File.basename(NutShelf::Boot::Cluster.default_folder)}-drill"
+          )
+          .then { |path| File.expand_path(path) }
+      )
     @log = File.join(Dir.mktmpdir("nut-shelf-drill"), "acknowledged")
     @chance = Random.new(7)
     @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
@@ -25,7 +34,8 @@ class CrashDrill
     prepare
     assert_durable
     @server = start_server
-    @client = client = spawn("bundle", "exec", "ruby", File.join(__dir__, "crash_client.rb"), @port.to_s, @lot.to_s, @log)
+    @client =
+      client = spawn("bundle", "exec", "ruby", File.join(__dir__, "crash_client.rb"), @port.to_s, @lot.to_s, @log)
     ROUNDS.times { |round| strike(round) }
     pause(1.5)
     Process.kill("TERM", client)
@@ -50,8 +60,15 @@ class CrashDrill
     account = @office.database.outside { |db| db[:accounts].insert(email: "drill@example.test", name: "Drill") }
     @household = NutShelf::Desk::HouseholdMaker.new(@office).make(account, { name: "Drill", time_zone: "UTC" })
     who = NutShelf::Desk::Caller.new(account_id: account, household_id: @household, role: "keeper")
-    food, place = inside { |house| [house.foods.by_key(["canned-chickpeas"]).values.first[:id], house.places.all.first.id] }
-    @lot = NutShelf::Desk::PutAway.new(@office, who).call({ food_id: food, place_id: place, count: STOCK.to_s, amount: "1", unit: "piece" }, key: "drill-stock-key")["lot_id"]
+    food, place =
+      inside { |house| [house.foods.by_key(["canned-chickpeas"]).values.first[:id], house.places.all.first.id] }
+    @lot =
+      NutShelf::Desk::PutAway.new(@office, who).call(
+        { food_id: food, place_id: place, count: STOCK.to_s, amount: "1", unit: "piece" },
+        key: "drill-stock-key"
+      )[
+        "lot_id"
+      ]
   end
 
   def inside = @office.database.within(@household) { |db| yield NutShelf::Store::House.new(db, @household), db }
@@ -66,7 +83,17 @@ class CrashDrill
   end
 
   def start_server
-    pid = spawn({ "NUT_SHELF_DRILL_URL" => @url }, "bundle", "exec", "ruby", File.join(__dir__, "crash_server.rb"), @port.to_s, out: File::NULL, err: File::NULL)
+    pid =
+      spawn(
+        { "NUT_SHELF_DRILL_URL" => @url },
+        "bundle",
+        "exec",
+        "ruby",
+        File.join(__dir__, "crash_server.rb"),
+        @port.to_s,
+        out: File::NULL,
+        err: File::NULL
+      )
     wait_for("the server") { TCPSocket.new("127.0.0.1", @port).close || true }
     pid
   end

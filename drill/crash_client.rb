@@ -52,14 +52,21 @@ class Taker
   def sign_in
     answer = http.get("/api/session")
     cookie = cookie_of(answer)
-    signed = http.post("/api/demo-sign-in", "{}", { "Content-Type" => "application/json", "X-CSRF-Token" => JSON.parse(answer.body)["csrf"], "Cookie" => cookie })
+    signed =
+      http.post(
+        "/api/demo-sign-in",
+        "{}",
+        { "Content-Type" => "application/json", "X-CSRF-Token" => JSON.parse(answer.body)["csrf"], "Cookie" => cookie }
+      )
     raise IOError, "not signed in" unless signed.code == "200"
 
     @token = JSON.parse(signed.body)["csrf"]
     @cookie = cookie_of(signed)
   end
 
-  def cookie_of(answer) = answer.get_fields("set-cookie").find { |text| text.start_with?("nut_shelf=") }.split(";").first
+  def cookie_of(answer)
+    answer.get_fields("set-cookie").find { |text| text.start_with?("nut_shelf=") }.split(";").first
+  end
 end
 
 port, lot, path = ARGV

@@ -7,10 +7,12 @@ require_relative "../core/limits"
 
 module NutShelf
   module Exchange
-    # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, which line holds the headings
+    # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, which line holds the
+    # headings
     # and which column means what. Keeps the line number of every row.
     class CsvFile
-      class Unreadable < StandardError; end
+      class Unreadable < StandardError
+      end
 
       DELIMITERS = [",", ";", "\t", "|"].freeze
       SAMPLE = 50
@@ -20,7 +22,9 @@ module NutShelf
       # How far down a list a line of headings is looked for.
       HEAD = 15
       # A line of sums at the foot of a list.
-      SUM = /\A\s*(?:grand |sub)?(?:total|totals|sum|summe|gesamt|gesamtsumme|zwischensumme|somme|total general|suma|importe total)\b/i
+      SUM =
+        /\A\s*(?:grand\ |sub)?(?:total|totals|sum|summe|gesamt|gesamtsumme|zwischensumme|somme|total\ general|suma|
+         importe\ total)\b/xi
 
       attr_reader :encoding, :delimiter, :headings, :rows, :heading_line, :first_lines
 
@@ -41,16 +45,26 @@ module NutShelf
         parse
       end
 
-      # @return [Array<Hash>] {index:, heading:, field:, unit:, cells:} with a guessed field, each field once; `cells`: how
+      # @return [Array<Hash>] {index:, heading:, field:, unit:, cells:} with a guessed field, each field once; `cells`:
+      #   how
       #   many hold something
       def columns
         taken = []
-        headings.each_with_index.map do |heading, index|
-          field = Headings.field(heading.to_s)
-          field = nil if taken.include?(field)
-          taken << field if field
-          { index: index, heading: heading.to_s, field: field, unit: Headings.unit(heading.to_s), cells: rows.count { |_, cells| !cells[index].to_s.empty? } }
-        end.then { |list| taken.include?("food") ? list : with_food(list) }
+        headings
+          .each_with_index
+          .map do |heading, index|
+            field = Headings.field(heading.to_s)
+            field = nil if taken.include?(field)
+            taken << field if field
+            {
+              index: index,
+              heading: heading.to_s,
+              field: field,
+              unit: Headings.unit(heading.to_s),
+              cells: rows.count { |_, cells| !cells[index].to_s.empty? }
+            }
+          end
+          .then { |list| taken.include?("food") ? list : with_food(list) }
       end
 
       # @return [Array<Integer>] lines that look like sums of others
@@ -60,18 +74,23 @@ module NutShelf
       def decimal = figures.sign || "."
 
       # @return [Figures] how numbers are written in it
-      def figures = @figures ||= Figures.new(rows.first(2000).flat_map { |_, row| row.compact }.grep(%r{\A\s*\D{0,3}\d[\d.,]*\s*[^\d.,/-]{0,12}\z}))
+      def figures
+        @figures ||=
+          Figures.new(
+            rows.first(2000).flat_map { |_, row| row.compact }.grep(%r{\A\s*\D{0,3}\d[\d.,]*\s*[^\d.,/-]{0,12}\z})
+          )
+      end
 
       private
 
       def decode(bytes)
         raw = bytes.dup.force_encoding("BINARY")
-        return [raw.byteslice(2..).force_encoding("UTF-16LE").encode("UTF-8"), "UTF-16"] if raw.start_with?("\xFF\xFE".b)
-        return [raw.byteslice(2..).force_encoding("UTF-16BE").encode("UTF-8"), "UTF-16"] if raw.start_with?("\xFE\xFF".b)
+        return raw.byteslice(2..).force_encoding("UTF-16LE").encode("UTF-8"), "UTF-16" if raw.start_with?("\xFF\xFE".b)
+        return raw.byteslice(2..).force_encoding("UTF-16BE").encode("UTF-8"), "UTF-16" if raw.start_with?("\xFE\xFF".b)
 
         raw = raw.byteslice(3..) if raw.start_with?("\xEF\xBB\xBF".b)
         text = raw.dup.force_encoding("UTF-8")
-        return [text, "UTF-8"] if text.valid_encoding?
+        return text, "UTF-8" if text.valid_encoding?
 
         [raw.force_encoding("Windows-1252").encode("UTF-8", undef: :replace), "Windows-1252"]
       rescue EncodingError
@@ -80,13 +99,19 @@ module NutShelf
 
       def refuse_long_lines
         @text.each_line.with_index(1) do |line, number|
-          raise Unreadable, "Line #{number} is longer than a line of any list (#{LONGEST_LINE} bytes)." if line.bytesize > LONGEST_LINE
+          if line.bytesize > LONGEST_LINE
+            raise Unreadable, "Line #{number} is longer than a line of any list (#{LONGEST_LINE} bytes)."
+          end
         end
       end
 
       def refuse_wide(row, line)
-        raise Unreadable, "Line #{line} has #{row.size} cells; #{Core::Limits::COLUMNS} columns are read." if row.size > Core::Limits::COLUMNS
-        raise Unreadable, "A cell of line #{line} is longer than #{Core::Limits::CELL_LETTERS} letters." if row.any? { |cell| cell.to_s.length > Core::Limits::CELL_LETTERS }
+        if row.size > Core::Limits::COLUMNS
+          raise Unreadable, "Line #{line} has #{row.size} cells; #{Core::Limits::COLUMNS} columns are read."
+        end
+        return unless row.any? { |cell| cell.to_s.length > Core::Limits::CELL_LETTERS }
+
+        raise Unreadable, "A cell of line #{line} is longer than #{Core::Limits::CELL_LETTERS} letters."
       end
 
       # A row may run over several lines of the file; people look for it by the line it begins on.
@@ -108,8 +133,15 @@ module NutShelf
 
       # Without a heading that says so, the column of words is the food.
       def with_food(list)
-        wordy = list.select { |column| column[:field].nil? }.max_by { |column| rows.first(SAMPLE).count { |_, cells| cells[column[:index]].to_s.match?(/\A\D*\p{L}{3}/) } }
-        wordy && wordy[:cells].positive? && @heading_line.zero? ? list.map { |column| column == wordy ? { **column, field: "food" } : column } : list
+        wordy =
+          list.select { |column| column[:field].nil? }.max_by do |column|
+            rows.first(SAMPLE).count { |_, cells| cells[column[:index]].to_s.match?(/\A\D*\p{L}{3}/) }
+          end
+        if wordy && wordy[:cells].positive? && @heading_line.zero?
+          list.map { |column| column == wordy ? { **column, field: "food" } : column }
+        else
+          list
+        end
       end
 
       def parse
@@ -124,7 +156,11 @@ module NutShelf
 
       # The line among the first that names most fields; none, where the first line is stock already.
       def guess_heading(all)
-        line, fields = all.first(HEAD).map { |number, cells| [number, cells.compact.filter_map { |cell| Headings.field(cell) }.uniq.size] }.max_by { |number, count| [count, -number] }
+        line, fields =
+          all
+            .first(HEAD)
+            .map { |number, cells| [number, cells.compact.filter_map { |cell| Headings.field(cell) }.uniq.size] }
+            .max_by { |number, count| [count, -number] }
         return line if fields.to_i >= 2 || (fields.to_i == 1 && all.first.last.none? { |cell| cell.to_s.match?(/\d/) })
 
         all.first&.last.to_a.any? { |cell| cell.to_s.match?(/\A\W*\d/) } ? 0 : (all.first&.first || 0)
@@ -139,11 +175,14 @@ module NutShelf
           refuse_wide(row, line)
           all << [line, row.map { |cell| cell&.strip }] unless row.compact.all? { |cell| cell.strip.empty? }
           line += breaks(csv)
-          raise Unreadable, "More than #{Core::Limits::ROWS} lines: bring them in in parts." if all.size > Core::Limits::ROWS + 1
+          if all.size > Core::Limits::ROWS + 1
+            raise Unreadable, "More than #{Core::Limits::ROWS} lines: bring them in in parts."
+          end
         end
         all
       rescue CSV::MalformedCSVError => e
-        raise Unreadable, "Line #{e.line_number} is broken: #{e.message.sub(/ in line.*/, '').downcase}. Mend the quotes there."
+        raise Unreadable,
+          "Line #{e.line_number} is broken: #{e.message.sub(%r{ in line.*}, "").downcase}. Mend the quotes there."
       end
     end
   end

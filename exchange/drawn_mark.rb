@@ -25,15 +25,23 @@ module NutShelf
         pdf.join_style = :round
         pdf.cap_style = :round
         at = ->((x, y)) { [left + (x * scale), top - (y * scale)] }
-        pdf.stroke { path.scan(STEP) { |step, numbers| step(pdf, step, numbers.scan(/-?[\d.]+/).map(&:to_f).each_slice(2).map(&at)) } }
+        pdf.stroke do
+          path.scan(STEP) do |step, numbers|
+            step(pdf, step, numbers.scan(/-?[\d.]+/).map(&:to_f).each_slice(2).map(&at))
+          end
+        end
       end
 
       def step(pdf, step, points)
         case step
-        when "M" then pdf.move_to(points.first)
-        when "L" then points.each { |point| pdf.line_to(point) }
-        when "C" then points.each_slice(3) { |one, two, to| pdf.curve_to(to, bounds: [one, two]) }
-        else pdf.close_path
+        when "M"
+          pdf.move_to(points.first)
+        when "L"
+          points.each { |point| pdf.line_to(point) }
+        when "C"
+          points.each_slice(3) { |one, two, to| pdf.curve_to(to, bounds: [one, two]) }
+        else
+          pdf.close_path
         end
       end
     end

@@ -3,7 +3,8 @@
 module NutShelf
   module Exchange
     # Which sign in a number is the decimal one. Each cell tells for itself where it can ("3,45", "1.010,40"); "1,125"
-    # alone can be one and an eighth or a thousand odd, and then the rest of the file counts, if it speaks with one voice.
+    # alone can be one and an eighth or a thousand odd, and then the rest of the file counts, if it speaks with one
+    # voice.
     class Figures
       NUMBER = /\d+(?:[.,]\d+)*/
       # 05.2028 is a month.
@@ -44,7 +45,8 @@ module NutShelf
 
       def plain(number, fraction)
         decimal = sign_in(number)
-        decimal ||= number[/[.,]/] if number.match?(EITHER) && (fraction.nil? ? number.include?(sign.to_s) && sign : fraction)
+        decimal ||= number[/[.,]/] if number.match?(EITHER) &&
+          (fraction.nil? ? number.include?(sign.to_s) && sign : fraction)
         number.delete(decimal == "," ? "." : ",").then { |text| decimal ? text.tr(",", ".") : text.delete(".") }
       end
     end

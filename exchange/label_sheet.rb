@@ -10,7 +10,8 @@ require_relative "../core/value"
 module NutShelf
   module Exchange
     # Labels as PDF: what it is, how much, since when, until when, where, how to cook it, and a square code that opens
-    # the stack. Text shrinks to its cell and is cut with an ellipsis rather than run over; every script has its letters.
+    # the stack. Text shrinks to its cell and is cut with an ellipsis rather than run over; every script has its
+    # letters.
     class LabelSheet
       # What stands on one label, as words. `dates` are lines such as "frozen 24 Nov 2026". Frozen.
       Label = Core::Value.of(:name, :amount, :until_words, :dates, :place, :directions, :bought_for, :code, mark: "")
@@ -31,7 +32,18 @@ module NutShelf
       # @param labels [Array<Label>]
       # @return [String] PDF bytes
       def render(labels)
-        pdf = document(Lettering.fonts_for(labels.map { |label| Lettering.laid_out([label.name, label.amount, *label.dates, label.place, label.directions, label.bought_for].join(" ")) }.join))
+        pdf =
+          document(
+            Lettering.fonts_for(
+              labels
+                .map do |label|
+                  Lettering.laid_out(
+                    [label.name, label.amount, *label.dates, label.place, label.directions, label.bought_for].join(" ")
+                  )
+                end
+                .join
+            )
+          )
         labels.each_with_index { |label, index| draw(pdf, label, index + @skip) }
         pdf.render
       end
@@ -43,9 +55,24 @@ module NutShelf
 
       # @param further [Array<String>] fonts for letters the usual one lacks
       def document(further)
-        pdf = Prawn::Document.new(page_size: @grid.page.map { |size| size * MM }, margin: 0, info: { Title: "Labels", Creator: "Nut Shelf" })
-        pdf.font_families.update("Label" => { normal: Lettering.path("label-regular"), bold: Lettering.path("label-bold") })
-        further.each { |name| pdf.font_families.update(name => { normal: Lettering.path(name), bold: Lettering.path(name) }) }
+        pdf =
+          Prawn::Document.new(
+            page_size: @grid.page.map { |size| size * MM },
+            margin: 0,
+            info: {
+              Title: "Labels",
+              Creator: "Nut Shelf"
+            }
+          )
+        pdf.font_families.update(
+          "Label" => {
+            normal: Lettering.path("label-regular"),
+            bold: Lettering.path("label-bold")
+          }
+        )
+        further.each do |name|
+          pdf.font_families.update(name => { normal: Lettering.path(name), bold: Lettering.path(name) })
+        end
         pdf.font("Label")
         pdf.fallback_fonts(further)
         pdf
@@ -55,7 +82,11 @@ module NutShelf
         page, cell = index.divmod(@grid.per_page)
         pdf.start_new_page while pdf.page_count <= page
         left, top = @grid.origin(cell)
-        pdf.bounding_box([(left + @grid.padding) * MM, (@grid.page[1] - top - @grid.padding) * MM], width: (@grid.width - (2 * @grid.padding)) * MM, height: (@grid.height - (2 * @grid.padding)) * MM) { write(pdf, label) }
+        pdf.bounding_box(
+          [(left + @grid.padding) * MM, (@grid.page[1] - top - @grid.padding) * MM],
+          width: (@grid.width - (2 * @grid.padding)) * MM,
+          height: (@grid.height - (2 * @grid.padding)) * MM
+        ) { write(pdf, label) }
       end
 
       def write(pdf, label)
@@ -67,19 +98,51 @@ module NutShelf
         mark = label.mark.empty? ? 0 : [name_height, room * 0.14].min
         DrawnMark.draw(pdf, label.mark, 0, box.top, mark)
         indent = mark.zero? ? 0 : mark + 3
-        fit(pdf, label.name, at: [indent, box.top], width: room - indent, height: name_height, size: @grid.height * 0.36, style: :bold, min_font_size: 6)
-        fit(pdf, label.until_words, at: [0, box.top - name_height], width: room, height: box.height * 0.2, size: @grid.height * 0.3, style: :bold, min_font_size: 6, valign: :center)
+        fit(
+          pdf,
+          label.name,
+          at: [indent, box.top],
+          width: room - indent,
+          height: name_height,
+          size: @grid.height * 0.36,
+          style: :bold,
+          min_font_size: 6
+        )
+        fit(
+          pdf,
+          label.until_words,
+          at: [0, box.top - name_height],
+          width: room,
+          height: box.height * 0.2,
+          size: @grid.height * 0.3,
+          style: :bold,
+          min_font_size: 6,
+          valign: :center
+        )
         small(pdf, label, box, room, name_height + (box.height * 0.21))
       end
 
       def small(pdf, label, box, room, from)
-        text = [[label.amount, *label.dates, label.place].reject do |part|
-          part.to_s.empty?
-        end.join(", "), label.directions, label.bought_for.to_s.empty? ? nil : "For: #{label.bought_for}"].reject { |part| part.to_s.empty? }.join("\n")
-        fit(pdf, text, at: [0, box.top - from], width: room, height: box.height - from, size: @grid.height * 0.22, min_font_size: 5, leading: 0.5)
+        text =
+          [
+            [label.amount, *label.dates, label.place].reject { |part| part.to_s.empty? }.join(", "),
+            label.directions,
+            label.bought_for.to_s.empty? ? nil : "For: #{label.bought_for}"
+          ].reject { |part| part.to_s.empty? }.join("\n")
+        fit(
+          pdf,
+          text,
+          at: [0, box.top - from],
+          width: room,
+          height: box.height - from,
+          size: @grid.height * 0.22,
+          min_font_size: 5,
+          leading: 0.5
+        )
       end
 
-      # Smaller down to a size that can be read, then cut with an ellipsis: what is left out can be told from what is not.
+      # Smaller down to a size that can be read, then cut with an ellipsis: what is left out can be told from what is
+      # not.
       def fit(pdf, text, **options)
         text = Lettering.laid_out(text)
         return if text.empty?
@@ -95,22 +158,38 @@ module NutShelf
         "#{text[0, [longest - 1, 0].max].rstrip}#{ELLIPSIS}"
       end
 
-      def fits?(text, options) = Prawn::Text::Box.new(text, options.dup).render(dry_run: true).then { |left| [*left].map { |part| part.is_a?(Hash) ? part[:text].to_s : part.to_s }.join.strip.empty? }
+      def fits?(text, options)
+        Prawn::Text::Box
+          .new(text, options.dup)
+          .render(dry_run: true)
+          .then { |left| [*left].map { |part| part.is_a?(Hash) ? part[:text].to_s : part.to_s }.join.strip.empty? }
+      end
 
       def square(pdf, code, left, top, side)
         modules = (@codes[code] ||= SquareCode.modules(code))
         step = side / (modules.size + (2 * QUIET))
         x = pdf.bounds.absolute_left + left
         y = pdf.bounds.absolute_bottom + top
-        runs = modules.each_with_index.flat_map { |row, line| dark_runs(row).map { |from, count| [x + ((from + QUIET) * step), y - ((line + 1 + QUIET) * step), count * step, step] } }
+        runs =
+          modules.each_with_index.flat_map do |row, line|
+            dark_runs(row).map do |from, count|
+              [x + ((from + QUIET) * step), y - ((line + 1 + QUIET) * step), count * step, step]
+            end
+          end
         # Straight to the page's content: thousands of single squares would make a long print slow.
         pdf.fill_color("000000")
-        pdf.renderer.add_content("#{runs.map { |run| "#{run.map { |number| number.round(3) }.join(' ')} re" }.join("\n")}\nf")
+        pdf.renderer.add_content(
+          "#{runs.map { |run| "#{run.map { |number| number.round(3) }.join(" ")} re" }.join("\n")}\nf"
+        )
       end
 
       # @return [Array<Array(Integer, Integer)>] where dark squares begin in a row, and how many follow each other
       def dark_runs(row)
-        row.each_index.select { |index| row[index] }.slice_when { |one, other| other != one + 1 }.map { |run| [run.first, run.size] }
+        row
+          .each_index
+          .select { |index| row[index] }
+          .slice_when { |one, other| other != one + 1 }
+          .map { |run| [run.first, run.size] }
       end
     end
   end

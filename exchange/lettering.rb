@@ -31,7 +31,9 @@ module NutShelf
 
       # @param text [String] as it is stored
       # @return [String] as it stands on paper, read from left to right; letters no font has are marked
-      def laid_out(text) = text.to_s.tr("−", "-").unicode_normalize(:nfc).lines(chomp: true).map { |line| visual(known(line)) }.join("\n")
+      def laid_out(text)
+        text.to_s.tr("−", "-").unicode_normalize(:nfc).lines(chomp: true).map { |line| visual(known(line)) }.join("\n")
+      end
 
       def known(line) = line.chars.map { |letter| letter.match?(/[[:cntrl:]]/) ? " " : drawn(letter) }.join
 
@@ -41,7 +43,13 @@ module NutShelf
       def visual(line)
         return line unless line.match?(/[#{FROM_THE_RIGHT}]/o)
 
-        line.scan(RUNS).reverse.map { |run| run.match?(/\A[#{FROM_THE_RIGHT}]/o) ? ArabicLetterConnector.transform(run).reverse : turned(run) }.join
+        line
+          .scan(RUNS)
+          .reverse
+          .map do |run|
+            run.match?(/\A[#{FROM_THE_RIGHT}]/o) ? ArabicLetterConnector.transform(run).reverse : turned(run)
+          end
+          .join
       end
 
       # Spaces at its ends change sides with it.

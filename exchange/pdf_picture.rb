@@ -9,7 +9,8 @@ module NutShelf
       PROGRAM = "pdftoppm"
 
       # The program is not installed.
-      class Missing < StandardError; end
+      class Missing < StandardError
+      end
 
       module_function
 
@@ -18,7 +19,21 @@ module NutShelf
       # @param page [Integer] from 1
       # @return [String] PNG bytes of that page
       def page(pdf, dpi: 300, page: 1)
-        output, error, status = Open3.capture3(PROGRAM, "-png", "-r", dpi.to_s, "-f", page.to_s, "-l", page.to_s, "-singlefile", "-", stdin_data: pdf, binmode: true)
+        output, error, status =
+          Open3.capture3(
+            PROGRAM,
+            "-png",
+            "-r",
+            dpi.to_s,
+            "-f",
+            page.to_s,
+            "-l",
+            page.to_s,
+            "-singlefile",
+            "-",
+            stdin_data: pdf,
+            binmode: true
+          )
         raise Missing, error unless status.success?
 
         output

@@ -8,9 +8,14 @@ module NutShelf
     # camera wrote into it besides the picture (where and when it was taken, by whom).
     class Photo
       # What is wrong with a file, in words.
-      class Unfit < StandardError; end
+      class Unfit < StandardError
+      end
 
-      KINDS = { "image/jpeg" => /\A\xFF\xD8\xFF/n, "image/png" => /\A\x89PNG\r\n\x1A\n/n, "image/webp" => /\ARIFF....WEBP/mn }.freeze
+      KINDS = {
+        "image/jpeg" => /\A\xFF\xD8\xFF/n,
+        "image/png" => /\A\x89PNG\r\n\x1A\n/n,
+        "image/webp" => /\ARIFF....WEBP/mn
+      }.freeze
       # Of PNG, what the picture needs; of JPEG, the application segments that say how to read the colours.
       PNG_KEPT = %w[IHDR PLTE IDAT IEND tRNS gAMA sRGB cHRM iCCP sBIT bKGD pHYs].freeze
       JPEG_DROPPED = [*0xE1..0xED, 0xEF, 0xFE].freeze
@@ -23,9 +28,12 @@ module NutShelf
       # @raise [Unfit]
       def initialize(bytes)
         raw = bytes.b
-        raise Unfit, "The picture is larger than #{Core::Limits::PHOTO_BYTES / 1_000_000} MB." if raw.bytesize > Core::Limits::PHOTO_BYTES
+        if raw.bytesize > Core::Limits::PHOTO_BYTES
+          raise Unfit, "The picture is larger than #{Core::Limits::PHOTO_BYTES / 1_000_000} MB."
+        end
 
-        @media_type = KINDS.find { |_, start| raw.match?(start) }&.first or raise Unfit, "That is no JPEG, PNG or WebP picture."
+        @media_type = KINDS.find { |_, start| raw.match?(start) }&.first or
+          raise Unfit, "That is no JPEG, PNG or WebP picture."
         @bytes = strip(raw)
         check_size
         freeze
@@ -35,9 +43,12 @@ module NutShelf
 
       def strip(raw)
         case media_type
-        when "image/jpeg" then jpeg(raw)
-        when "image/png" then png(raw)
-        else webp(raw)
+        when "image/jpeg"
+          jpeg(raw)
+        when "image/png"
+          png(raw)
+        else
+          webp(raw)
         end
       end
 
@@ -100,9 +111,15 @@ module NutShelf
 
       def size_of(name, chunk)
         case name
-        when "VP8X" then @width, @height = [12, 15].map { |at| chunk.byteslice(at, 3).unpack("CCC").each_with_index.sum { |byte, index| byte << (8 * index) } + 1 }
-        when "VP8 " then @width, @height = chunk.byteslice(14, 4).to_s.unpack("vv").map { |side| side & 0x3FFF } unless @width
-        when "VP8L" then @width, @height = lossless(chunk) unless @width
+        when "VP8X"
+          @width, @height =
+            [12, 15].map do |at|
+              chunk.byteslice(at, 3).unpack("CCC").each_with_index.sum { |byte, index| byte << (8 * index) } + 1
+            end
+        when "VP8 "
+          @width, @height = chunk.byteslice(14, 4).to_s.unpack("vv").map { |side| side & 0x3FFF } unless @width
+        when "VP8L"
+          @width, @height = lossless(chunk) unless @width
         end
       end
 

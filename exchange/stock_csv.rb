@@ -7,11 +7,16 @@ module NutShelf
   module Exchange
     # Writes the stock as CSV that a spreadsheet opens, formulas defused, and that reads in again.
     module StockCsv
-      COLUMNS = ["food", "label", "count", "size", "unit", "place", "best before", "use by", "made on", "opened on", "frozen on", "bought on", "price", "state",
-                 "lot", "directions", "kept in", "bought for", "set apart", "remark"].freeze
+      COLUMNS = [
+        "food", "label", "count", "size", "unit", "place", "best before", "use by", "made on", "opened on",
+        "frozen on", "bought on", "price", "state", "lot", "directions", "kept in", "bought for", "set apart",
+        "remark"
+      ].freeze
       # What a household made, or how it came: words that read in again.
-      STATES = { "left_over" => "leftover", "home_canned" => "home-bottled", "home_dried" => "home-dried", "ripening" => "unripe", "thawed" => "thawed",
-                 "opened" => "opened" }.freeze
+      STATES = {
+        "left_over" => "leftover", "home_canned" => "home-bottled", "home_dried" => "home-dried",
+        "ripening" => "unripe", "thawed" => "thawed", "opened" => "opened"
+      }.freeze
       FORMULA = /\A[=+\-@\t\r]/
       BOM = "\uFEFF"
 
@@ -20,10 +25,11 @@ module NutShelf
       # @param rows [Array<Array>] see row
       # @return [String]
       def write(rows)
-        BOM + CSV.generate(row_sep: "\r\n") do |csv|
-          csv << COLUMNS
-          rows.each { |row| csv << row.map { |cell| defuse(cell) } }
-        end
+        BOM +
+          CSV.generate(row_sep: "\r\n") do |csv|
+            csv << COLUMNS
+            rows.each { |row| csv << row.map { |cell| defuse(cell) } }
+          end
       end
 
       # The same row with its date held by a use-by, where its story does not go into a list.
@@ -35,7 +41,9 @@ module NutShelf
       end
 
       # The same row as not to eat.
-      def apart(row, reason) = row.each_with_index.map { |cell, index| COLUMNS[index] == "set apart" ? cell || reason : cell }
+      def apart(row, reason)
+        row.each_with_index.map { |cell, index| COLUMNS[index] == "set apart" ? cell || reason : cell }
+      end
 
       # @param lot [Hash] a stack with :food_name and :place_name
       # @return [Array] cells by COLUMNS
@@ -43,13 +51,33 @@ module NutShelf
         count, size, unit = amounts(lot)
         best = lot[:printed_kind] == "best_before" ? lot[:printed_on] : nil
         use_by = lot[:printed_kind] == "use_by" ? lot[:printed_on] : nil
-        [lot[:food_name].to_s, lot[:label], count, size, unit, lot[:place_name].to_s, best, use_by, lot[:made_on], event_day(lot, "opened"), event_day(lot, "frozen", "moved"), lot[:acquired_on],
-         format("%.2f", Rational(lot[:value_minor], 100)), state(lot), blank(lot[:lot_text]), blank(lot[:directions]), blank(lot[:method]), blank(lot[:bought_for]), reason_apart(lot), nil]
+        [
+          lot[:food_name].to_s,
+          lot[:label],
+          count,
+          size,
+          unit,
+          lot[:place_name].to_s,
+          best,
+          use_by,
+          lot[:made_on],
+          event_day(lot, "opened"),
+          event_day(lot, "frozen", "moved"),
+          lot[:acquired_on],
+          format("%.2f", Rational(lot[:value_minor], 100)),
+          state(lot),
+          blank(lot[:lot_text]),
+          blank(lot[:directions]),
+          blank(lot[:method]),
+          blank(lot[:bought_for]),
+          reason_apart(lot),
+          nil
+        ]
       end
 
       def amounts(lot)
         on_hand = lot[:on_hand].to_r
-        return [Core::Decimal.print(on_hand), nil, lot[:noun]] if lot[:noun]
+        return Core::Decimal.print(on_hand), nil, lot[:noun] if lot[:noun]
 
         pack = lot[:open] ? on_hand : lot[:pack_amount]&.to_r || on_hand
         pack = on_hand if pack.zero? || (on_hand / pack).denominator != 1

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "row_places"
+require_relative "row_dates"
 require_relative "csv_file"
 require_relative "stock_words"
 require_relative "../core/label_line/reader"
@@ -10,12 +12,14 @@ module NutShelf
   module Exchange
     # Reads the rows of a stock list into what PutAway takes, with every problem by line, column and reason.
     class StockRows
+      include RowPlaces
+
+      include RowDates
+
       # A row: its line number, the words for the food, what was read (nil when it has problems). Frozen.
       Row = Core::Value.of(:line, :food_text, :place_text, :input, :problems)
       Problem = Core::Value.of(:line, :column, :reason)
 
-      DATES = { "best_before" => :printed_on, "use_by" => :printed_on, "made_on" => :made_on, "opened_on" => :opened_on, "frozen_on" => :frozen_on, "bought_on" => :occurred_on }.freeze
-      IN_FIGURES = %r{\A(\d{1,2})[./-](\d{1,2})[./-]\d{2,4}\z}
       # Grams or millilitres of one pack: more is no pack of a household, and less is none that is weighed.
       PLAUSIBLE = (5..30_000)
       DEFUSED = /\A'(?=[=+\-@\t\r])/
@@ -24,8 +28,10 @@ module NutShelf
       # @param columns [Hash{Integer=>String}] field by column number
       # @param units [Hash{Integer=>String}] units that stand in headings, by column number
       # @param lexicon [Core::LabelLine::Lexicon] with the household's foods and places
-      # @param settings [Hash] :day_order, :currency, :measures, :today, :food_ids (key to id), :food_by_name (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
-      #   :place_ids (name to id), :place_id (where a line without a place goes) or :default_places (kind to id), :belongs (food id to kind), :home (food id to place id or nil)
+      # @param settings [Hash] :day_order, :currency, :measures, :today, :food_ids (key to id), :food_by_name
+      #   (down-cased name to id), :foods (chosen: text to id), :foreign_words (word to ids),
+      #   :place_ids (name to id), :place_id (where a line without a place goes) or :default_places (kind to id),
+      #   :belongs (food id to kind), :home (food id to place id or nil)
       # @param tick [#call] called before each row, so that whoever reads may stop
       def initialize(file, columns:, lexicon:, settings:, units: {}, tick: -> {})
         @tick = tick
@@ -50,7 +56,13 @@ module NutShelf
         @cells = cells
         @problems = []
         input = { food_id: food, place_id: place, **amount, **dates, **price, **more }
-        Row.new(line: line, food_text: cell("food").to_s, place_text: cell("place").to_s, input: @problems.empty? ? input.compact : nil, problems: @problems)
+        Row.new(
+          line: line,
+          food_text: cell("food").to_s,
+          place_text: cell("place").to_s,
+          input: @problems.empty? ? input.compact : nil,
+          problems: @problems
+        )
       end
 
       def cell(field)
@@ -66,7 +78,9 @@ module NutShelf
 
       def food
         text = cell("food") or return problem("food", "There is no food.")
-        return problem("food", "“#{text}” looks like a sum, not a food. Leave the line out.") if text.match?(CsvFile::SUM) && @file.sums.include?(@line)
+        if text.match?(CsvFile::SUM) && @file.sums.include?(@line)
+          return problem("food", "“#{text}” looks like a sum, not a food. Leave the line out.")
+        end
 
         id = @food_cache.fetch(text) { @food_cache[text] = food_id(text) }
         id || problem("food", "“#{text}” is no food known here. Choose one for it.")
@@ -91,38 +105,17 @@ module NutShelf
         sure ? @settings[:food_ids][draft.food] : nil
       end
 
-      def line_reader = @line_reader ||= Core::LabelLine::Reader.new(@lexicon, day_order: @settings[:day_order], currency: @settings[:currency], measures: measures)
+      def line_reader
+        @line_reader ||=
+          Core::LabelLine::Reader.new(
+            @lexicon,
+            day_order: @settings[:day_order],
+            currency: @settings[:currency],
+            measures: measures
+          )
+      end
 
       def measures = @settings.fetch(:measures, {})
-
-      def place
-        text = cell("place") or return usual_place || problem("place", "No place is given. Choose one for lines without.")
-        named = @settings[:places][text] || @settings[:place_ids][text.downcase]
-        return named if named
-
-        places = of_kind(StockWords.place_kind(text))
-        return @settings[:place_ids][places.first.name.downcase] if places.size == 1
-
-        problem("place", "Which place is “#{text}”? Choose one for it, or make it.")
-      end
-
-      # Where such food belongs, by the places chosen for lines without one.
-      def usual_place
-        food = @food_cache[cell("food").to_s]
-        frozen = cell("frozen_on") || StockWords.state(cell("state").to_s) == "frozen"
-        home = @settings[:home]&.call(food) unless frozen
-        return home if home
-
-        chosen = @settings[:default_places] or return @settings[:place_id]
-        chosen[frozen ? "freezer" : @settings[:belongs].call(food)] || @settings[:place_id]
-      end
-
-      # Places of that kind; where there are several, the one that is called so ("Cellar rack" for a cellar).
-      def of_kind(kind)
-        places = @lexicon.places.select { |known| known.kind == kind }
-        called = places.select { |known| StockWords::PLACE_KINDS.fetch(kind).any? { |word| known.name.downcase.include?(word) } }
-        called.size == 1 ? called : places
-      end
 
       def amount
         count = number("count")
@@ -152,7 +145,9 @@ module NutShelf
       end
 
       def pieces(count, unit)
-        return { count: text_of(count), amount: "1", unit: "piece" } if unit.nil? || Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, measures) == "piece"
+        if unit.nil? || Core::LabelLine::Units.unit(StockWords.amount(unit).downcase, measures) == "piece"
+          return { count: text_of(count), amount: "1", unit: "piece" }
+        end
 
         problem("unit", "“#{unit}” is no unit known here. Use g, kg, ml, l, pieces, or a word like tin or jar.")
         {}
@@ -164,7 +159,14 @@ module NutShelf
         return found.first if found.size == 1 && found.first
 
         field = cell("amount") ? "amount" : "count"
-        problem(field, found.size > 1 ? "“#{text.strip}” can be read in two ways. Write it without a sign for thousands." : "“#{text.strip}” is no amount. Write it like 400 g, 1.5 l or 3 jars.")
+        problem(
+          field,
+          if found.size > 1
+            "“#{text.strip}” can be read in two ways. Write it without a sign for thousands."
+          else
+            "“#{text.strip}” is no amount. Write it like 400 g, 1.5 l or 3 jars."
+          end
+        )
         {}
       end
 
@@ -201,41 +203,13 @@ module NutShelf
       # @return [String] with a decimal point; nil, and a problem, where it can be read in two ways
       def decimal_point(text, field)
         readings = @file.figures.readings(text)
-        readings.size == 1 ? readings.first : problem(field, "“#{text.strip}” can be #{readings.map(&:strip).join(' or ')}. Write it without a sign for thousands.")
-      end
-
-      def dates
-        read = DATES.filter_map { |field, name| (text = cell(field)) && (day = date(field, text)) && [name, day] }.to_h
-        read[:printed_kind] = cell("use_by") ? "use_by" : "best_before" if read[:printed_on]
-        read
-      end
-
-      def date(field, text)
-        found = @date_cache.fetch([field, text]) { @date_cache[[field, text]] = dated(field, text) }
-        return found.iso8601 if found.is_a?(Date)
-
-        problem(field, found)
-      end
-
-      def dated(field, text)
-        line = Core::LabelLine::Line.new(text)
-        back = !%w[best_before use_by].include?(field)
-        order, known = order_of(field)
-        found = Core::LabelLine::DateForms.new(line, today: @settings[:today], day_order: order, back: back, order_known: known).at(0, after_kind: true)
-        return "“#{text}” is no date. Write it like 2028-05-31." if found.nil? || found.readings.empty? || found.length < line.tokens.size - 1
-        return "“#{text}” can be more than one day. Write it like 2028-05-31." if found.readings.size > 1
-
-        found.readings.first.on
-      end
-
-      # A column is written one way round, and a 13 or more in it tells which; without one the household's order counts.
-      # @return [Array(Symbol, Boolean)] :dmy or :mdy, and whether the column told
-      def order_of(field)
-        @orders[field] ||= begin
-          pairs = @file.rows.filter_map { |_, cells| cells[@fields[field]].to_s.strip.match(IN_FIGURES)&.captures&.map(&:to_i) }
-          days_first = pairs.any? { |one, _| one > 12 }
-          months_first = pairs.any? { |_, two| two > 12 }
-          days_first == months_first ? [@settings[:day_order], false] : [days_first ? :dmy : :mdy, true]
+        if readings.size == 1
+          readings.first
+        else
+          problem(
+            field,
+            "“#{text.strip}” can be #{readings.map(&:strip).join(" or ")}. Write it without a sign for thousands."
+          )
         end
       end
 
@@ -257,13 +231,34 @@ module NutShelf
       def more
         state = cell("state")
         known = state && StockWords.state(state)
-        problem("state", "“#{state}” is no state known here. Use opened, frozen, leftover, home-made, home-bottled, home-dried, unripe or thawed.") if state && !known
-        { label: cell("label"), state: known, lot_text: cell("lot_text"), directions: cell("directions"), bought_for: cell("bought_for"), method: kept_in, set_apart: cell("set_apart") }
+        if state && !known
+          problem(
+            "state",
+            "“#{state}” is no state known here. Use opened, frozen, leftover, home-made, home-bottled, home-dried, " \
+            "unripe or thawed."
+          )
+        end
+        {
+          label: cell("label"),
+          state: known,
+          lot_text: cell("lot_text"),
+          directions: cell("directions"),
+          bought_for: cell("bought_for"),
+          method: kept_in,
+          set_apart: cell("set_apart")
+        }
       end
 
       def kept_in
         method = cell("method") or return
-        Core::KeepingRow::STORAGE.key?(method) ? method : problem("method", "“#{method}” is no way of storing known here. Use #{Core::KeepingRow::STORAGE.keys.join(', ')}.")
+        if Core::KeepingRow::STORAGE.key?(method)
+          method
+        else
+          problem(
+            "method",
+            "“#{method}” is no way of storing known here. Use #{Core::KeepingRow::STORAGE.keys.join(", ")}."
+          )
+        end
       end
 
       def text_of(number) = Core::Decimal.print(number)

@@ -7,53 +7,97 @@ require "yaml"
 # Holds the house to its plan: doors lead downward only, core loads in single pieces and talks to nobody.
 RSpec.describe "The house" do
   root = File.expand_path("..", __dir__)
-  allowed = { "core" => [], "exchange" => %w[core], "store" => %w[core], "devices" => %w[core], "desk" => %w[core store exchange], "api" => %w[desk core store exchange contract devices],
-              "boot" => %w[api desk store exchange core], "demo" => %w[boot desk store core api], "bench" => %w[boot desk store core api demo spec], "drill" => %w[boot desk store core api demo spec] }
+  allowed = {
+    "core" => [], "exchange" => %w[core], "store" => %w[core], "devices" => %w[core],
+    "desk" => %w[core store exchange], "api" => %w[desk core store exchange contract devices],
+    "boot" => %w[api desk store exchange core], "demo" => %w[boot desk store core api],
+    "bench" => %w[boot desk store core api demo spec], "drill" => %w[boot desk store core api demo spec]
+  }
   files = ->(room) { Dir[File.join(root, room, "**", "*.rb")].reject { |path| path.include?("/migrations/") } }
   room_of = ->(path) { path.delete_prefix("#{root}/").split("/").first }
 
   allowed.each do |room, below|
-    it "lets #{room} know only #{below.empty? ? 'itself' : below.join(', ')}" do
-      upward = files.(room).flat_map do |path|
-        File.readlines(path).grep(/^\s*require_relative "/).map { |line| File.expand_path(line[/"(.+)"/, 1], File.dirname(path)) }
-            .reject { |target| target.include?('#{') || [room, *below].include?(room_of.(target)) }.map { |target| "#{path} -> #{target}" }
-      end
+    it "lets #{room} know only #{below.empty? ? "itself" : below.join(", ")}" do
+      upward =
+        files
+          .(room)
+          .flat_map do |path|
+            File
+              .readlines(path)
+              .grep(/^\s*require_relative "/)
+              .map { |line| File.expand_path(line[/"(.+)"/, 1], File.dirname(path)) }
+              .reject { |target| target.include?('#{') || [room, *below].include?(room_of.(target)) }
+              .map { |target| "#{path} -> #{target}" }
+          end
       expect(upward).to be_empty
     end
   end
 
   it "keeps SQL text in store" do
     sql = /\b(SELECT .+ FROM|INSERT INTO|UPDATE \w+ SET|DELETE FROM)\b/
-    told = %w[core desk api exchange devices].flat_map { |room| files.(room) }.select { |path| File.readlines(path).any? { |line| line.match?(sql) && !line.strip.start_with?("#") } }
+    told =
+      %w[core desk api exchange devices]
+        .flat_map { |room| files.(room) }
+        .select { |path| File.readlines(path).any? { |line| line.match?(sql) && !line.strip.start_with?("#") } }
     expect(told).to be_empty
   end
 
   it "keeps the environment, the clock and chance out of core" do
     loose = /\bENV\b|Time\.now|Date\.today|\brand\b|File\.|IO\.|\$stdout|\bputs\b|SecureRandom/
-    expect(files.("core").select { |path| File.readlines(path).any? { |line| line.match?(loose) && !line.strip.start_with?("#") } }).to be_empty
+    expect(
+      files
+        .("core")
+        .select { |path| File.readlines(path).any? { |line| line.match?(loose) && !line.strip.start_with?("#") } }
+    ).to be_empty
   end
 
   it "reads the environment in boot alone" do
-    expect(%w[core store desk api exchange devices].flat_map { |room| files.(room) }.select { |path| File.read(path).match?(/\bENV\b/) }).to be_empty
+    expect(
+      %w[core store desk api exchange devices]
+        .flat_map { |room| files.(room) }
+        .select { |path| File.read(path).match?(/\bENV\b/) }
+    ).to be_empty
   end
 
   it "loads every core file alone, with the standard library only" do
-    script = files.("core").map { |path| "pid = fork { begin; require #{path.inspect}; rescue Exception => e; warn \"#{path}: \#{e.message}\"; exit!(1); end; exit!(0) }; Process.wait(pid); bad = true unless $?.success?" }
-    output, status = Open3.capture2e("ruby", "--disable-gems", "-e", "require 'date'; bad = false; #{script.join("\n")}; exit(bad ? 1 : 0)")
+    script =
+      files
+        .("core")
+        .map do |path|
+          "pid = fork { begin; require #{path.inspect}; rescue Exception => e; warn \"#{path}: \#{e.message}\"; " \
+            "exit!(1); end; exit!(0) }; Process.wait(pid); bad = true unless $?.success?"
+        end
+    output, status =
+      Open3.capture2e(
+        "ruby",
+        "--disable-gems",
+        "-e",
+        "require 'date'; bad = false; #{script.join("\n")}; exit(bad ? 1 : 0)"
+      )
     expect([output, status.success?]).to eq(["", true])
   end
 
   it "keeps files under 300 lines" do
-    long = (allowed.keys.flat_map { |room| files.(room) } + Dir[File.join(root, "ui/src/**/*.{ts,tsx}")]).reject { |path| path.end_with?(".d.ts") }.select { |path| File.foreach(path).count > 300 }
+    long =
+      (allowed.keys.flat_map { |room| files.(room) } + Dir[File.join(root, "ui/src/**/*.{ts,tsx}")])
+        .reject { |path| path.end_with?(".d.ts") }
+        .select { |path| File.foreach(path).count > 300 }
     expect(long).to be_empty
   end
 
   it "documents every public method of the core that other rooms call" do
-    bare = files.("core").flat_map do |path|
-      lines = File.readlines(path)
-      first = lines.index { |line| line.match?(/^\s+(class|module) \w+(?!.*Core)|Struct\.new/) && !line.match?(/module (NutShelf|Core|LabelLine)$/) }
-      first && !lines[[first - 1, 0].max].strip.start_with?("#") ? ["#{path}:#{first + 1}"] : []
-    end
+    bare =
+      files
+        .("core")
+        .flat_map do |path|
+          lines = File.readlines(path)
+          first =
+            lines.index do |line|
+              line.match?(/^\s+(class|module) \w+(?!.*Core)|Struct\.new/) &&
+                !line.match?(/module (NutShelf|Core|LabelLine)$/)
+            end
+          first && !lines[[first - 1, 0].max].strip.start_with?("#") ? ["#{path}:#{first + 1}"] : []
+        end
     expect(bare).to be_empty
   end
 

@@ -19,16 +19,22 @@ module NutShelf
       FORMAT = "nut-shelf-household"
       VERSION = 4
       # In the order they can be written back.
-      TABLES = %i[people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events price_observations recipes recipe_lines meals meal_events
-                  counts count_lines care_rules record_events].freeze
-      DERIVED = { lots: %i[on_hand value_minor], acts: %i[revision],
-                  households: [:dated_by, :raised_in, *Topics::ALL.map { |topic| Topics.column(topic) }] }.freeze
+      TABLES = %i[
+        people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events
+        price_observations recipes recipe_lines meals meal_events counts count_lines care_rules record_events
+      ].freeze
+      DERIVED = {
+        lots: %i[on_hand value_minor],
+        acts: %i[revision],
+        households: [:dated_by, :raised_in, *Topics::ALL.map { |topic| Topics.column(topic) }]
+      }.freeze
       # Rows that point into their own table are written without that, then completed.
       OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
 
       # The document is no backup, or of another make.
-      class Unfit < Error; end
+      class Unfit < Error
+      end
 
       module_function
 
@@ -36,11 +42,37 @@ module NutShelf
       # @return [String] JSON, ending with a line break
       def write(db, household_id)
         house = row(db[:households].where(id: household_id).first, :households)
-        tables = TABLES.to_h { |table| [table, db[table].where(household_id: household_id).order(*KEYS.fetch(table, [:id])).map { |one| row(one, table) }] }
-        members = db[:memberships].where(household_id: household_id).order(:account_id).select(:account_id, :role).map { |one| row(one) }
-        ids = [*members.map { |one| one["account_id"] }, *tables.values_at(:acts, :counts, :count_lines).flatten.map { |one| one["account_id"] }].uniq.sort
+        tables =
+          TABLES.to_h do |table|
+            [
+              table,
+              db[table].where(household_id: household_id).order(*KEYS.fetch(table, [:id])).map { |one| row(one, table) }
+            ]
+          end
+        members =
+          db[:memberships]
+            .where(household_id: household_id)
+            .order(:account_id)
+            .select(:account_id, :role)
+            .map { |one| row(one) }
+        ids = [
+          *members.map { |one| one["account_id"] },
+          *tables.values_at(:acts, :counts, :count_lines).flatten.map { |one| one["account_id"] }
+        ].uniq.sort
         accounts = db[:accounts].where(id: ids).order(:id).select(:id, :email, :name).map { |one| row(one) }
-        document = JSON.parse(JSON.generate({ format: FORMAT, version: VERSION, household: house, accounts: accounts, memberships: members, tables: tables }))
+        document =
+          JSON.parse(
+            JSON.generate(
+              {
+                format: FORMAT,
+                version: VERSION,
+                household: house,
+                accounts: accounts,
+                memberships: members,
+                tables: tables
+              }
+            )
+          )
         "#{JSON.pretty_generate({ **document, digest: digest(document) })}\n"
       end
 
@@ -57,7 +89,9 @@ module NutShelf
       def restore(db, text)
         document = parse(text)
         db.transaction(savepoint: true) do
-          raise Unfit, "This instance holds a household already: restore into an empty one." unless db[:households].empty?
+          unless db[:households].empty?
+            raise Unfit, "This instance holds a household already: restore into an empty one."
+          end
 
           fill(db, document)
           TABLES.each { |table| catch_up(db, table) unless KEYS.key?(table) }
@@ -71,24 +105,31 @@ module NutShelf
       rescue Sequel::UniqueConstraintViolation
         raise Unfit, "Something stands in it twice. Nothing was taken in."
       rescue Sequel::CheckConstraintViolation, Sequel::NotNullConstraintViolation, Sequel::InvalidValue => e
-        raise Unfit, "Something in it cannot be: #{e.wrapped_exception&.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME) || e.class.name.split('::').last}. Nothing was taken in."
+        broken = e.wrapped_exception&.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME)
+        raise Unfit, "Something in it cannot be: #{broken || e.class.name.split("::").last}. Nothing was taken in."
       rescue Sequel::DatabaseError, ArgumentError, KeyError, TypeError, NoMethodError
         raise Unfit, "Something in it cannot be read. Nothing was taken in."
       end
 
       # What is on hand follows from the movements, and the house must hold together as any other.
       def check(db, id)
-        raise Unfit, "Its stock does not equal the sum of its movements. Nothing was taken in." if Lots.new(db, id).out_of_balance.any?
+        if Lots.new(db, id).out_of_balance.any?
+          raise Unfit, "Its stock does not equal the sum of its movements. Nothing was taken in."
+        end
 
         faults = Soundness.new(db, id).faults
-        raise Unfit, "#{faults.first(3).join('; ')}. Nothing was taken in." if faults.any?
+        raise Unfit, "#{faults.first(3).join("; ")}. Nothing was taken in." if faults.any?
       end
 
       def parse(text)
         document = JSON.parse(text)
         raise Unfit, "That is no backup of a household." unless document.is_a?(Hash) && document["format"] == FORMAT
-        raise Unfit, "That backup is of version #{document['version']}; version #{VERSION} is known here." unless (1..VERSION).cover?(document["version"])
-        raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it." unless document["version"] == 1 || document["digest"] == digest(document)
+        unless (1..VERSION).cover?(document["version"])
+          raise Unfit, "That backup is of version #{document["version"]}; version #{VERSION} is known here."
+        end
+        unless document["version"] == 1 || document["digest"] == digest(document)
+          raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it."
+        end
 
         raised(document)
       rescue JSON::ParserError
@@ -96,17 +137,41 @@ module NutShelf
       end
 
       # What an earlier version did not know stands as it was then.
-      ADDED = { 1 => { "acts" => { "role" => "keeper" }, "foods" => { "allergens" => nil },
-                       "lots" => { "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil } },
-                2 => { "acts" => { "device" => "", "sequence" => 0 }, household: -> { { "uid" => SecureRandom.uuid } } },
-                3 => { "foods" => { "home_place_id" => nil } } }.freeze
+      ADDED = {
+        1 => {
+          "acts" => {
+            "role" => "keeper"
+          },
+          "foods" => {
+            "allergens" => nil
+          },
+          "lots" => {
+            "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil
+          }
+        },
+        2 => {
+          "acts" => {
+            "device" => "",
+            "sequence" => 0
+          },
+          :household => -> { { "uid" => SecureRandom.uuid } }
+        },
+        3 => {
+          "foods" => {
+            "home_place_id" => nil
+          }
+        }
+      }.freeze
 
       def raised(document)
         ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }
       end
 
       def newer(document, added)
-        tables = document["tables"].to_h.to_h { |table, rows| [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }] }
+        tables =
+          document["tables"].to_h.to_h do |table, rows|
+            [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }]
+          end
         house = { **added.fetch(:household, -> { {} }).call, **document["household"].to_h }
         whole = { **document, "version" => document["version"] + 1, "household" => house, "tables" => tables }
         { **whole, "digest" => digest(whole) }
@@ -118,20 +183,26 @@ module NutShelf
         insert(db, :households, [document["household"]])
         db[:households].update(Topics::ALL.to_h { |topic| [Topics.column(topic), :revision] })
         document["memberships"].each { |one| db[:memberships].insert(household_id: id, **one.transform_keys(&:to_sym)) }
-        TABLES.each { |table| insert(db, table, document["tables"].fetch(table.to_s).map { |one| { "household_id" => id, **one } }) }
+        TABLES.each do |table|
+          insert(db, table, document["tables"].fetch(table.to_s).map { |one| { "household_id" => id, **one } })
+        end
       end
 
       def insert(db, table, rows)
         late = OWN_KIND[table]
         rows.each_slice(500) { |slice| multi(db, table, slice.map { |one| late ? one.merge(late.to_s => nil) : one }) }
-        rows.select { |one| late && one[late.to_s] }.each { |one| db[table].where(id: one["id"]).update(late => one[late.to_s]) }
+        rows
+          .select { |one| late && one[late.to_s] }
+          .each { |one| db[table].where(id: one["id"]).update(late => one[late.to_s]) }
       end
 
       def multi(db, table, rows)
         kinds = db.schema(table).to_h
         data = db[table]
         data = data.overriding_system_value if kinds.key?(:id)
-        data.multi_insert(rows.map { |one| one.to_h { |name, value| [name.to_sym, typed(value, kinds.fetch(name.to_sym)[:db_type])] } })
+        data.multi_insert(
+          rows.map { |one| one.to_h { |name, value| [name.to_sym, typed(value, kinds.fetch(name.to_sym)[:db_type])] } }
+        )
       end
 
       def typed(value, type)
@@ -143,22 +214,36 @@ module NutShelf
       # The next number each table gives must lie beyond those that came in.
       # SELECT setval(pg_get_serial_sequence('lots', 'id'), max(id)) FROM lots
       def catch_up(db, table)
-        db.get(Sequel.function(:setval, Sequel.function(:pg_get_serial_sequence, table.to_s, "id"), db[table].max(:id))) if db[table].max(:id)
+        return unless db[table].max(:id)
+
+        db.get(
+          Sequel.function(:setval, Sequel.function(:pg_get_serial_sequence, table.to_s, "id"), db[table].max(:id))
+        )
       end
 
       def row(row, table = nil)
-        row.reject { |name, _| name == :household_id || DERIVED.fetch(table, []).include?(name) }.sort.to_h { |name, value| [name.to_s, plain(value)] }
+        row
+          .reject { |name, _| name == :household_id || DERIVED.fetch(table, []).include?(name) }
+          .sort
+          .to_h { |name, value| [name.to_s, plain(value)] }
       end
 
       def plain(value)
         case value
-        when BigDecimal then value.to_s("F").sub(/\.0\z/, "")
-        when Sequel::SQL::Blob then Base64.strict_encode64(value)
-        when Time then value.utc.iso8601(6)
-        when Date then value.iso8601
-        when Sequel::Postgres::PGArray then value.to_a
-        when Sequel::Postgres::JSONBArray, Sequel::Postgres::JSONBHash, Hash, Array then JSON.parse(JSON.generate(value))
-        else value
+        when BigDecimal
+          value.to_s("F").sub(/\.0\z/, "")
+        when Sequel::SQL::Blob
+          Base64.strict_encode64(value)
+        when Time
+          value.utc.iso8601(6)
+        when Date
+          value.iso8601
+        when Sequel::Postgres::PGArray
+          value.to_a
+        when Sequel::Postgres::JSONBArray, Sequel::Postgres::JSONBHash, Hash, Array
+          JSON.parse(JSON.generate(value))
+        else
+          value
         end
       end
     end

@@ -6,21 +6,32 @@ module NutShelf
   module Store
     # Recurring care, checks and follow-ups.
     class Care < Table
-      # SELECT care_rules.* FROM care_rules WHERE household_id = 7 AND archived_at IS NULL ORDER BY next_on NULLS LAST, id
+      # SELECT care_rules.* FROM care_rules WHERE household_id = 7 AND archived_at IS NULL ORDER BY next_on NULLS LAST,
+      #   id
       def all = live.order(Sequel.asc(:next_on, nulls: :last), :id).all
 
       # What is due up to a day, leaving out stacks that are used up.
       def due(day)
-        live.left_join(:lots, { household_id: Sequel[:care_rules][:household_id], id: Sequel[:care_rules][:lot_id] })
-            .where { Sequel[:care_rules][:next_on] <= day }.where(Sequel.|({ Sequel[:care_rules][:lot_id] => nil }, Sequel[:lots][:on_hand] > 0))
-            .select_all(:care_rules).order(Sequel[:care_rules][:next_on], Sequel[:care_rules][:id]).all
+        live
+          .left_join(:lots, { household_id: Sequel[:care_rules][:household_id], id: Sequel[:care_rules][:lot_id] })
+          .where { Sequel[:care_rules][:next_on] <= day }
+          .where(Sequel.|({ Sequel[:care_rules][:lot_id] => nil }, Sequel[:lots][:on_hand] > 0))
+          .select_all(:care_rules)
+          .order(Sequel[:care_rules][:next_on], Sequel[:care_rules][:id])
+          .all
       end
 
       def of_lot(lot_id) = live.where(lot_id: lot_id).order(:id).all
 
       # Care that is part of a stack's time.
       # @return [Hash, nil] the rule whose hold ends first
-      def holding(lot_id) = live.where(lot_id: lot_id).exclude(holds_days: nil).all.min_by { |row| (row[:done_on] || row[:first_on]) + row[:holds_days] }
+      def holding(lot_id)
+        live
+          .where(lot_id: lot_id)
+          .exclude(holds_days: nil)
+          .all
+          .min_by { |row| (row[:done_on] || row[:first_on]) + row[:holds_days] }
+      end
 
       private
 

@@ -6,12 +6,23 @@ module NutShelf
   module Store
     # Jars, tubs and boxes by size; how many of them are in use follows from the stacks.
     class Containers < Table
-      # SELECT containers.*, (SELECT count(*) FROM lots ... on_hand > 0) AS in_use FROM containers ... ORDER BY capacity_ml, name
+      # SELECT containers.*, (SELECT count(*) FROM lots ... on_hand > 0) AS in_use FROM containers ... ORDER BY
+      #   capacity_ml, name
       def all
-        used = db[:lots].where(household_id: household_id).where { on_hand > 0 }.exclude(container_id: nil).group(:container_id)
-                        .select(:container_id, Sequel.function(:count).*.as(:in_use))
-        rows(:containers).where(archived_at: nil).left_join(used.as(:used), container_id: Sequel[:containers][:id])
-                         .select_all(:containers).select_append(Sequel.function(:coalesce, Sequel[:used][:in_use], 0).as(:in_use)).order(:capacity_ml, :name).all
+        used =
+          db[:lots]
+            .where(household_id: household_id)
+            .where { on_hand > 0 }
+            .exclude(container_id: nil)
+            .group(:container_id)
+            .select(:container_id, Sequel.function(:count).*.as(:in_use))
+        rows(:containers)
+          .where(archived_at: nil)
+          .left_join(used.as(:used), container_id: Sequel[:containers][:id])
+          .select_all(:containers)
+          .select_append(Sequel.function(:coalesce, Sequel[:used][:in_use], 0).as(:in_use))
+          .order(:capacity_ml, :name)
+          .all
       end
 
       def find(id) = found(rows(:containers).where(id: id, archived_at: nil).first, "jar or box")

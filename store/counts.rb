@@ -22,49 +22,81 @@ module NutShelf
 
       def set_status(id, status) = rows(:counts).where(id: id).update(status: status)
 
-      # SELECT count_lines.*, accounts.name AS person FROM count_lines JOIN accounts ... WHERE count_id = 4 AND NOT removed ORDER BY id
+      # SELECT count_lines.*, accounts.name AS person FROM count_lines JOIN accounts ... WHERE count_id = 4 AND NOT
+      #   removed ORDER BY id
       def lines(count_id)
-        rows(:count_lines).join(:accounts, id: Sequel[:count_lines][:account_id]).where(count_id: count_id, removed: false)
-                          .select_all(:count_lines).select_append(Sequel[:accounts][:name].as(:person)).order(Sequel[:count_lines][:id]).all
+        rows(:count_lines)
+          .join(:accounts, id: Sequel[:count_lines][:account_id])
+          .where(count_id: count_id, removed: false)
+          .select_all(:count_lines)
+          .select_append(Sequel[:accounts][:name].as(:person))
+          .order(Sequel[:count_lines][:id])
+          .all
       end
 
       # @return [Integer] id; what was entered for the stack before is replaced
       def enter(count_id:, account_id:, lot_id: nil, draft: nil, **facts)
         rows(:count_lines).where(count_id: count_id, lot_id: lot_id, removed: false).update(removed: true) if lot_id
-        insert(:count_lines, count_id: count_id, account_id: account_id, lot_id: lot_id, draft: draft && json(draft), **facts)
+        insert(
+          :count_lines,
+          count_id: count_id,
+          account_id: account_id,
+          lot_id: lot_id,
+          draft: draft && json(draft),
+          **facts
+        )
       end
 
       def enter_many(list) = db[:count_lines].multi_insert(list.map { |facts| { household_id: household_id, **facts } })
 
       # @return [Integer] lines taken back
-      def clear(count_id, line_id) = rows(:count_lines).where(count_id: count_id, id: line_id, removed: false).update(removed: true)
+      def clear(count_id, line_id)
+        rows(:count_lines).where(count_id: count_id, id: line_id, removed: false).update(removed: true)
+      end
 
       # What counts wrote off lately and has not turned up since, for "missing here, found there".
-      # SELECT lot_id, -sum(quantity) AS missing FROM movements JOIN acts ... WHERE why = 'counted' ... GROUP BY lot_id HAVING sum(quantity) < 0
+      # SELECT lot_id, -sum(quantity) AS missing FROM movements JOIN acts ... WHERE why = 'counted' ... GROUP BY lot_id
+      #   HAVING sum(quantity) < 0
       def lost_since(day)
-        db[:movements].join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
-                      .where(Sequel[:movements][:household_id] => household_id, why: "counted").where { Sequel[:acts][:occurred_on] >= day }
-                      .exclude(Sequel[:acts][:id] => db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id))
-                      .group(Sequel[:movements][:lot_id]).having { sum(Sequel[:movements][:quantity]) < 0 }.select_hash(Sequel[:movements][:lot_id], Sequel.lit("-sum(movements.quantity)").as(:missing))
+        db[:movements]
+          .join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
+          .where(Sequel[:movements][:household_id] => household_id, :why => "counted")
+          .where { Sequel[:acts][:occurred_on] >= day }
+          .exclude(
+            Sequel[:acts][:id] =>
+              db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+          )
+          .group(Sequel[:movements][:lot_id])
+          .having { sum(Sequel[:movements][:quantity]) < 0 }
+          .select_hash(Sequel[:movements][:lot_id], Sequel.lit("-sum(movements.quantity)").as(:missing))
       end
 
       # Lines of open counts that say a stack has less than it should.
       # @return [Hash{Integer=>BigDecimal}] what is missing by stack
       def missing_in_open
-        rows(:count_lines).join(:counts, { household_id: Sequel[:count_lines][:household_id], id: Sequel[:count_lines][:count_id] })
-                          .where(status: "open", removed: false).where { delta < 0 }.select_hash(:lot_id, Sequel.lit("-delta").as(:missing))
+        rows(:count_lines)
+          .join(:counts, { household_id: Sequel[:count_lines][:household_id], id: Sequel[:count_lines][:count_id] })
+          .where(status: "open", removed: false)
+          .where { delta < 0 }
+          .select_hash(:lot_id, Sequel.lit("-delta").as(:missing))
       end
 
       # Lines of counts under way that speak of a stack.
       def open_lines(lot_id)
-        rows(:count_lines).join(:counts, { household_id: Sequel[:count_lines][:household_id], id: Sequel[:count_lines][:count_id] })
-                          .where(status: "open", removed: false, lot_id: lot_id).select_all(:count_lines).all
+        rows(:count_lines)
+          .join(:counts, { household_id: Sequel[:count_lines][:household_id], id: Sequel[:count_lines][:count_id] })
+          .where(status: "open", removed: false, lot_id: lot_id)
+          .select_all(:count_lines)
+          .all
       end
 
       private
 
       def with_person
-        rows(:counts).join(:accounts, id: Sequel[:counts][:account_id]).select_all(:counts).select_append(Sequel[:accounts][:name].as(:person))
+        rows(:counts)
+          .join(:accounts, id: Sequel[:counts][:account_id])
+          .select_all(:counts)
+          .select_append(Sequel[:accounts][:name].as(:person))
       end
     end
   end

@@ -8,14 +8,26 @@ module NutShelf
     # The app's connection, and the one way through the household wall.
     class Database
       # Nobody waits for ever: for a lock another hand holds, or for a statement. SET lock_timeout = '8s'; ...
-      DEADLINES = ["SET lock_timeout = '8s'", "SET statement_timeout = '30s'", "SET idle_in_transaction_session_timeout = '120s'"].freeze
+      DEADLINES = [
+        "SET lock_timeout = '8s'",
+        "SET statement_timeout = '30s'",
+        "SET idle_in_transaction_session_timeout = '120s'"
+      ].freeze
 
       # Connects as the app's role.
       # @param url [String]
       # @param connections [Integer]
       # @return [Database]
       def self.connect(url, connections: 8)
-        db = Sequel.connect(url, max_connections: connections, pool_timeout: 5, connect_timeout: 3, keep_reference: false, connect_sqls: DEADLINES)
+        db =
+          Sequel.connect(
+            url,
+            max_connections: connections,
+            pool_timeout: 5,
+            connect_timeout: 3,
+            keep_reference: false,
+            connect_sqls: DEADLINES
+          )
         prepare(db)
         new(db)
       rescue Sequel::DatabaseConnectionError => e

@@ -18,38 +18,65 @@ module NutShelf
       # @return [Integer, nil] household of a calendar feed that was not revoked
       def self.calendar(db, token) = db.get(Sequel.function(:calendar_for, hash(token)))
 
-      def invite(token:, account_id:, name:, role:) = insert(:invitations, token_hash: Doors.hash(token), account_id: account_id, name: name, role: role)
+      def invite(token:, account_id:, name:, role:)
+        insert(:invitations, token_hash: Doors.hash(token), account_id: account_id, name: name, role: role)
+      end
 
       # SELECT ... FROM invitations WHERE used_at IS NULL AND revoked_at IS NULL AND expires_at > now()
-      def invitations = rows(:invitations).where(used_at: nil, revoked_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }.order(:id).all
+      def invitations
+        rows(:invitations)
+          .where(used_at: nil, revoked_at: nil)
+          .where { expires_at > Sequel::CURRENT_TIMESTAMP }
+          .order(:id)
+          .all
+      end
 
       # @return [Integer] 1 when this call used it up, 0 when somebody was faster
-      def use_invitation(id) = rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(used_at: Sequel::CURRENT_TIMESTAMP)
+      def use_invitation(id)
+        rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(used_at: Sequel::CURRENT_TIMESTAMP)
+      end
 
-      def revoke_invitation(id) = rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+      def revoke_invitation(id)
+        rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+      end
 
       # A new address ends the ones this account had here.
       def open_feed(token:, account_id:)
-        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(
+          revoked_at: Sequel::CURRENT_TIMESTAMP
+        )
         insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
       end
 
       def feeds = rows(:calendar_feeds).where(revoked_at: nil).order(:id).all
 
-      def revoke_feeds(id = nil) = rows(:calendar_feeds).where({ revoked_at: nil, id: id }.compact).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+      def revoke_feeds(id = nil)
+        rows(:calendar_feeds).where({ revoked_at: nil, id: id }.compact).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+      end
 
       # Who belongs to the household.
       # SELECT account_id, role, name, email FROM memberships JOIN accounts ... ORDER BY account_id
       def members
-        db[:memberships].join(:accounts, id: :account_id).where(household_id: household_id).select(:account_id, :role, Sequel[:accounts][:name], Sequel[:accounts][:email]).order(:account_id).all
+        db[:memberships]
+          .join(:accounts, id: :account_id)
+          .where(household_id: household_id)
+          .select(:account_id, :role, Sequel[:accounts][:name], Sequel[:accounts][:email])
+          .order(:account_id)
+          .all
       end
 
-      def set_role(account_id, role) = db[:memberships].where(household_id: household_id, account_id: account_id).update(role: role)
+      def set_role(account_id, role)
+        db[:memberships].where(household_id: household_id, account_id: account_id).update(role: role)
+      end
 
       # Whoever leaves takes along every way in: the feeds they opened and the links they gave.
       def leave(account_id)
-        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
-        rows(:invitations).where(account_id: account_id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+        rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(
+          revoked_at: Sequel::CURRENT_TIMESTAMP
+        )
+        rows(:invitations).where(account_id: account_id, used_at: nil, revoked_at: nil).update(
+          revoked_at: Sequel::CURRENT_TIMESTAMP
+        )
         db[:memberships].where(household_id: household_id, account_id: account_id).delete
       end
 

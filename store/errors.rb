@@ -3,36 +3,45 @@
 module NutShelf
   module Store
     # What the database refuses, in the words of the house.
-    class Error < StandardError; end
+    class Error < StandardError
+    end
 
     # The stack would go below zero: somebody else took it first.
-    class NotEnough < Error; end
+    class NotEnough < Error
+    end
 
     # A name that must be unique is taken.
-    class Taken < Error; end
+    class Taken < Error
+    end
 
     # A row that does not exist for this household.
-    class Missing < Error; end
+    class Missing < Error
+    end
 
     # Somebody else holds what is needed, or it takes too long.
-    class Busy < Error; end
+    class Busy < Error
+    end
 
     # There is no room left on the disk.
-    class Full < Error; end
+    class Full < Error
+    end
 
     # The database cannot be reached.
-    class Away < Error; end
+    class Away < Error
+    end
 
     # Turns driver errors into the above, by the name of the constraint.
     module Translate
-      BY_CONSTRAINT = { "lots_never_below_zero" => [NotEnough, "There is not that much left."],
-                        "lots_value_never_below_zero" => [NotEnough, "There is not that much left."],
-                        "places_name_once" => [Taken, "There is already a place of that name."],
-                        "accounts_email_once" => [Taken, "There is already somebody with that e-mail address."],
-                        "containers_name_once" => [Taken, "There is already a jar or box of that name."],
-                        "counts_one_open" => [Taken, "That place is being counted already."],
-                        "places_range_ordered" => [Taken, "The coldest cannot be warmer than the warmest."],
-                        "acts_undone_once" => [Taken, "That was undone already."] }.freeze
+      BY_CONSTRAINT = {
+        "lots_never_below_zero" => [NotEnough, "There is not that much left."],
+        "lots_value_never_below_zero" => [NotEnough, "There is not that much left."],
+        "places_name_once" => [Taken, "There is already a place of that name."],
+        "accounts_email_once" => [Taken, "There is already somebody with that e-mail address."],
+        "containers_name_once" => [Taken, "There is already a jar or box of that name."],
+        "counts_one_open" => [Taken, "That place is being counted already."],
+        "places_range_ordered" => [Taken, "The coldest cannot be warmer than the warmest."],
+        "acts_undone_once" => [Taken, "That was undone already."]
+      }.freeze
 
       module_function
 
@@ -46,7 +55,10 @@ module NutShelf
         raise Busy, "Somebody else is changing a lot at the moment."
       rescue Sequel::InvalidValue
         raise Missing, "There is nothing of that number here."
-      rescue Sequel::DatabaseDisconnectError, Sequel::DatabaseConnectionError, Sequel::PoolTimeout, PG::ConnectionBad => e
+      rescue Sequel::DatabaseDisconnectError,
+             Sequel::DatabaseConnectionError,
+             Sequel::PoolTimeout,
+             PG::ConnectionBad => e
         raise Away, e.message
       rescue Sequel::DatabaseError => e
         raise by_state(e.wrapped_exception) || e
@@ -55,10 +67,14 @@ module NutShelf
       # By the state PostgreSQL names.
       def by_state(error)
         case error
-        when PG::QueryCanceled then Busy.new("That took too long.")
-        when PG::DiskFull, PG::OutOfMemory then Full.new("There is no room left to keep that.")
-        when PG::AdminShutdown, PG::CrashShutdown, PG::CannotConnectNow then Away.new(error.message)
-        when PG::NumericValueOutOfRange, PG::DatetimeFieldOverflow, PG::InvalidTextRepresentation, PG::CharacterNotInRepertoire, PG::UntranslatableCharacter
+        when PG::QueryCanceled
+          Busy.new("That took too long.")
+        when PG::DiskFull, PG::OutOfMemory
+          Full.new("There is no room left to keep that.")
+        when PG::AdminShutdown, PG::CrashShutdown, PG::CannotConnectNow
+          Away.new(error.message)
+        when PG::NumericValueOutOfRange, PG::DatetimeFieldOverflow, PG::InvalidTextRepresentation,
+             PG::CharacterNotInRepertoire, PG::UntranslatableCharacter
           Missing.new("There is nothing of that number here.")
         end
       end

@@ -31,48 +31,88 @@ module NutShelf
       def search(text, limit: LIMIT)
         like = Sequel.ilike(:search_text, "%#{db.dataset.escape_like(text)}%")
         near = Sequel.function(:word_similarity, text.downcase, :search_text)
-        rows(:foods).where(archived_at: nil).where(like | (near > 0.5))
-                    .order(Sequel.case({ Sequel.ilike(:name, "#{db.dataset.escape_like(text)}%") => 0 }, 1), Sequel.desc(near), :name).limit(limit).all
+        rows(:foods)
+          .where(archived_at: nil)
+          .where(like | (near > 0.5))
+          .order(
+            Sequel.case({ Sequel.ilike(:name, "#{db.dataset.escape_like(text)}%") => 0 }, 1),
+            Sequel.desc(near),
+            :name
+          )
+          .limit(limit)
+          .all
       end
 
       # SELECT id FROM foods WHERE household_id = 7 AND search_text ILIKE '%chick%'
       # @return [Array<Integer>] ids of foods whose names hold the words
-      def holding(text) = rows(:foods).where(Sequel.ilike(:search_text, "%#{db.dataset.escape_like(text)}%")).select_map(:id)
+      def holding(text)
+        rows(:foods).where(Sequel.ilike(:search_text, "%#{db.dataset.escape_like(text)}%")).select_map(:id)
+      end
 
       # What is put away most often, the latest first where that is level.
-      # SELECT foods.*, count(*) FROM foods JOIN lots JOIN movements ON reason IN ('bought', 'made', 'brought_in') GROUP BY foods.id ORDER BY count(*) DESC LIMIT 24
+      # SELECT foods.*, count(*) FROM foods JOIN lots JOIN movements ON reason IN ('bought', 'made', 'brought_in') GROUP
+      #   BY foods.id ORDER BY count(*) DESC LIMIT 24
       def usual(limit: 24)
-        came = db[:movements].join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
-                             .where(Sequel[:movements][:household_id] => household_id, reason: %w[bought brought_in]).group(Sequel[:lots][:food_id])
-                             .select(Sequel[:lots][:food_id], Sequel.function(:count).*.as(:times), Sequel.function(:max, Sequel[:movements][:id]).as(:latest))
-        rows(:foods).join(came.as(:came), food_id: Sequel[:foods][:id]).where(Sequel[:foods][:archived_at] => nil).exclude(aisle: "Home leftovers")
-                    .select_all(:foods).order(Sequel.desc(:times), Sequel.desc(:latest)).limit(limit).all
+        came =
+          db[:movements]
+            .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
+            .where(Sequel[:movements][:household_id] => household_id, :reason => %w[bought brought_in])
+            .group(Sequel[:lots][:food_id])
+            .select(
+              Sequel[:lots][:food_id],
+              Sequel.function(:count).*.as(:times),
+              Sequel.function(:max, Sequel[:movements][:id]).as(:latest)
+            )
+        rows(:foods)
+          .join(came.as(:came), food_id: Sequel[:foods][:id])
+          .where(Sequel[:foods][:archived_at] => nil)
+          .exclude(aisle: "Home leftovers")
+          .select_all(:foods)
+          .order(Sequel.desc(:times), Sequel.desc(:latest))
+          .limit(limit)
+          .all
       end
 
       # How each of these foods came last: how many, in what pack, where to, with which date.
-      # SELECT DISTINCT ON (lots.food_id) lots.*, movements.quantity FROM lots JOIN movements ON reason IN ('bought', 'brought_in')
+      # SELECT DISTINCT ON (lots.food_id) lots.*, movements.quantity FROM lots JOIN movements ON reason IN ('bought',
+      #   'brought_in')
       #   WHERE lots.food_id IN (...) ORDER BY lots.food_id, movements.id DESC
-      # @return [Hash{Integer => Hash}] by food: :start_place_id, :pack_amount, :dimension, :noun, :printed_on, :printed_kind, :acquired_on, :quantity
+      # @return [Hash{Integer => Hash}] by food: :start_place_id, :pack_amount, :dimension, :noun, :printed_on,
+      #   :printed_kind, :acquired_on, :quantity
       def came_last(ids)
-        facts = %i[food_id start_place_id pack_amount dimension noun printed_on printed_kind acquired_on].map { |name| Sequel[:lots][name] }
-        rows(:lots).join(:movements, { household_id: Sequel[:lots][:household_id], lot_id: Sequel[:lots][:id] })
-                   .where(Sequel[:lots][:food_id] => ids, Sequel[:movements][:reason] => %w[bought brought_in])
-                   .distinct(Sequel[:lots][:food_id]).order(Sequel[:lots][:food_id], Sequel.desc(Sequel[:movements][:id]))
-                   .select(*facts, Sequel[:movements][:quantity]).to_hash(:food_id)
+        facts =
+          %i[food_id start_place_id pack_amount dimension noun printed_on printed_kind acquired_on].map do |name|
+            Sequel[:lots][name]
+          end
+        rows(:lots)
+          .join(:movements, { household_id: Sequel[:lots][:household_id], lot_id: Sequel[:lots][:id] })
+          .where(Sequel[:lots][:food_id] => ids, Sequel[:movements][:reason] => %w[bought brought_in])
+          .distinct(Sequel[:lots][:food_id])
+          .order(Sequel[:lots][:food_id], Sequel.desc(Sequel[:movements][:id]))
+          .select(*facts, Sequel[:movements][:quantity])
+          .to_hash(:food_id)
       end
 
       # @return [Integer] id
       def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
 
       # Gives a food the household's own words.
-      def nickname(key, names) = rows(:foods).where(key: key).update(nicknames: array(names), search_text: Sequel.join([:search_text, " ", names.join(" ").downcase]))
+      def nickname(key, names)
+        rows(:foods).where(key: key).update(
+          nicknames: array(names),
+          search_text: Sequel.join([:search_text, " ", names.join(" ").downcase])
+        )
+      end
 
       # Foods are archived, never deleted.
       # @return [Boolean] false when there is stock of it
       def archive(id)
         return false unless rows(:lots).where(food_id: id).where { on_hand > 0 }.empty?
 
-        rows(:foods).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP, key: Sequel.join([:key, "-archived-", Sequel.cast(:id, :text)]))
+        rows(:foods).where(id: id).update(
+          archived_at: Sequel::CURRENT_TIMESTAMP,
+          key: Sequel.join([:key, "-archived-", Sequel.cast(:id, :text)])
+        )
         true
       end
 
@@ -100,8 +140,15 @@ module NutShelf
       # @return [Core::Food] with the household's figures over the shipped ones
       def self.value(row, catalog)
         base = catalog.foods[row[:reference_key]] || catalog.foods[row[:class_key]]
-        own = { key: row[:reference_key] || row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension].to_sym,
-                kept_by_level: row[:kept_by_level], class_key: row[:class_key] }
+        own = {
+          key: row[:reference_key] || row[:key],
+          name: row[:name].to_s,
+          aisle: row[:aisle],
+          food_group: row[:food_group],
+          dimension: row[:dimension].to_sym,
+          kept_by_level: row[:kept_by_level],
+          class_key: row[:class_key]
+        }
         own[:allergens] = allergens(row, base, catalog)
         own[:g_per_ml] = row[:g_per_ml].to_r if row[:g_per_ml]
         own[:g_per_piece] = row[:g_per_piece].to_r if row[:g_per_piece]
@@ -119,8 +166,17 @@ module NutShelf
       private
 
       def seeded(food, names)
-        { household_id: household_id, key: food.key, name: food.name, reference_key: food.key, class_key: food.class_key, aisle: food.aisle,
-          food_group: food.food_group, dimension: food.dimension.to_s, search_text: "#{food.name} #{names[food.key]}".downcase }
+        {
+          household_id: household_id,
+          key: food.key,
+          name: food.name,
+          reference_key: food.key,
+          class_key: food.class_key,
+          aisle: food.aisle,
+          food_group: food.food_group,
+          dimension: food.dimension.to_s,
+          search_text: "#{food.name} #{names[food.key]}".downcase
+        }
       end
     end
   end

@@ -23,7 +23,25 @@ module NutShelf
   module Store
     # Everything of one household, inside one transaction.
     class House
-      attr_reader :soundness, :household, :places, :foods, :packs, :lots, :ledger, :recipes, :meals, :requests, :rules, :records, :counts, :usage, :care, :containers, :doors, :readings, :db
+      attr_reader :soundness,
+        :household,
+        :places,
+        :foods,
+        :packs,
+        :lots,
+        :ledger,
+        :recipes,
+        :meals,
+        :requests,
+        :rules,
+        :records,
+        :counts,
+        :usage,
+        :care,
+        :containers,
+        :doors,
+        :readings,
+        :db
 
       def initialize(db, household_id)
         @db = db

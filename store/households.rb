@@ -11,14 +11,20 @@ module NutShelf
       # SELECT households.*, people_factor FROM households WHERE id = 7
       def row = found(db[:households].where(id: household_id).first, "household")
 
-      # Raises the revision, once a transaction; the row lock also puts the household's writers in a line. What is written
+      # Raises the revision, once a transaction; the row lock also puts the household's writers in a line. What is
+      # written
       # to from here on takes that number for its topic: the database sees to it (migration 012).
-      # UPDATE households SET revision = revision + (raised_in <> txid_current())::int, raised_in = txid_current() WHERE id = 7
+      # UPDATE households SET revision = revision + (raised_in <> txid_current())::int, raised_in = txid_current() WHERE
+      #   id = 7
       # @return [Hash] the household's row as it now is
       def bump
         mine = Sequel.function(:txid_current)
         further = Sequel.cast(Sequel.~(raised_in: mine), Integer)
-        db[:households].where(id: household_id).returning.update(revision: Sequel[:revision] + further, raised_in: mine).first
+        db[:households]
+          .where(id: household_id)
+          .returning
+          .update(revision: Sequel[:revision] + further, raised_in: mine)
+          .first
       end
 
       # @param since [Integer] a revision
@@ -64,7 +70,10 @@ module NutShelf
       # @return [String, nil] name of a household this account is the only keeper of
       def self.last_keeper_of(db, account_id)
         kept = db[:memberships].where(account_id: account_id, role: "keeper").select_map(:household_id)
-        alone = kept.find { |id| db[:memberships].where(household_id: id, role: "keeper").exclude(account_id: account_id).empty? }
+        alone =
+          kept.find do |id|
+            db[:memberships].where(household_id: id, role: "keeper").exclude(account_id: account_id).empty?
+          end
         alone && (named(db, [alone])[alone] || "this house")
       end
 
@@ -91,7 +100,9 @@ module NutShelf
         id
       end
 
-      def self.join(db, account_id:, household_id:, role:) = db[:memberships].insert(account_id: account_id, household_id: household_id, role: role)
+      def self.join(db, account_id:, household_id:, role:)
+        db[:memberships].insert(account_id: account_id, household_id: household_id, role: role)
+      end
     end
   end
 end

@@ -6,17 +6,23 @@ module NutShelf
   module Store
     # Acts and what they own: movements and events. Append-only.
     class Ledger < Table
-      # @param facts [Hash] :kind, :account_id, :role, :occurred_on, :summary, :device, :sequence; :undoes_act_id, :subject_id or nil
+      # @param facts [Hash] :kind, :account_id, :role, :occurred_on, :summary, :device, :sequence; :undoes_act_id,
+      #   :subject_id or nil
       # @return [Integer] act id
       def open(**facts)
         insert(:acts, **facts)
       end
 
       def move(act_id:, lot_id:, quantity:, value_minor:, reason:, why: "")
-        insert(:movements, act_id: act_id, lot_id: lot_id, quantity: quantity, value_minor: value_minor, reason: reason, why: why)
+        insert(
+          :movements, act_id: act_id, lot_id: lot_id, quantity: quantity, value_minor: value_minor, reason: reason,
+          why: why
+        )
       end
 
-      def move_many(list) = db[:movements].multi_insert(list.map { |facts| { household_id: household_id, why: "", **facts } })
+      def move_many(list)
+        db[:movements].multi_insert(list.map { |facts| { household_id: household_id, why: "", **facts } })
+      end
 
       def event(act_id:, lot_id:, kind:, before:, after:)
         insert(:lot_events, act_id: act_id, lot_id: lot_id, kind: kind, before: json(before), after: json(after))
@@ -25,26 +31,46 @@ module NutShelf
       # The coming of many stacks at once.
       # @param lots [Array<Array(Integer, Hash)>] id and facts
       def event_many(act_id, lots)
-        db[:lot_events].multi_insert(lots.map do |id, facts|
-          { household_id: household_id, act_id: act_id, lot_id: id, kind: "came", before: json({}), after: json({ place_id: facts[:place_id] }) }
-        end)
+        db[:lot_events].multi_insert(
+          lots.map do |id, facts|
+            {
+              household_id: household_id,
+              act_id: act_id,
+              lot_id: id,
+              kind: "came",
+              before: json({}),
+              after: json({ place_id: facts[:place_id] })
+            }
+          end
+        )
       end
 
       # Somebody saw many stacks at once.
       # @param lots [Array<Hash>] with :id and the :seen_on of before
       # @param since [Hash{Integer=>Date}] when somebody last had them in hand
       def seen_many(act_id, lots, day, since = {})
-        db[:lot_events].multi_insert(lots.map do |lot|
-          after = { seen_on: day.iso8601, since: since[lot[:id]]&.iso8601 }.compact
-          { household_id: household_id, act_id: act_id, lot_id: lot[:id], kind: "seen", before: json({ seen_on: lot[:seen_on]&.iso8601 }), after: json(after) }
-        end)
+        db[:lot_events].multi_insert(
+          lots.map do |lot|
+            after = { seen_on: day.iso8601, since: since[lot[:id]]&.iso8601 }.compact
+            {
+              household_id: household_id,
+              act_id: act_id,
+              lot_id: lot[:id],
+              kind: "seen",
+              before: json({ seen_on: lot[:seen_on]&.iso8601 }),
+              after: json(after)
+            }
+          end
+        )
       end
 
       # The latest time this very list was brought in and not taken back.
       # @param fingerprint [Integer]
       # @return [Hash, nil] with :person
       def imported(fingerprint)
-        with_people(standing.where(Sequel[:acts][:kind] => "import", Sequel[:acts][:subject_id] => fingerprint)).order(Sequel.desc(Sequel[:acts][:id])).first
+        with_people(standing.where(Sequel[:acts][:kind] => "import", Sequel[:acts][:subject_id] => fingerprint)).order(
+          Sequel.desc(Sequel[:acts][:id])
+        ).first
       end
 
       # @return [Array<Integer>] ids of the stacks an act moved or changed
@@ -84,9 +110,19 @@ module NutShelf
       # Acts that stand (neither undone nor an undo) after this one and touch one of these stacks.
       # Merely having seen a stack depends on nothing.
       def later_acts(act_id, lot_ids)
-        touching = db[:movements].where(household_id: household_id, lot_id: lot_ids).select(:act_id)
-                                 .union(db[:lot_events].where(household_id: household_id, lot_id: lot_ids).exclude(kind: "seen").select(:act_id), from_self: false)
-        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+        touching =
+          db[:movements]
+            .where(household_id: household_id, lot_id: lot_ids)
+            .select(:act_id)
+            .union(
+              db[:lot_events].where(household_id: household_id, lot_id: lot_ids).exclude(kind: "seen").select(:act_id),
+              from_self: false
+            )
+        standing
+          .where { Sequel[:acts][:id] > act_id }
+          .where(Sequel[:acts][:id] => touching)
+          .order(Sequel[:acts][:id])
+          .all
       end
 
       # Acts that stand and changed one of these records later.
@@ -94,54 +130,88 @@ module NutShelf
       def later_record_acts(act_id, records)
         return [] if records.empty?
 
-        touching = db[:record_events].where(household_id: household_id).where(%i[record record_id] => records).select(:act_id)
-        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+        touching =
+          db[:record_events].where(household_id: household_id).where(%i[record record_id] => records).select(:act_id)
+        standing
+          .where { Sequel[:acts][:id] > act_id }
+          .where(Sequel[:acts][:id] => touching)
+          .order(Sequel[:acts][:id])
+          .all
       end
 
       def later_meal_acts(act_id, meal_ids)
         touching = db[:meal_events].where(household_id: household_id, meal_id: meal_ids).select(:act_id)
-        standing.where { Sequel[:acts][:id] > act_id }.where(Sequel[:acts][:id] => touching).order(Sequel[:acts][:id]).all
+        standing
+          .where { Sequel[:acts][:id] > act_id }
+          .where(Sequel[:acts][:id] => touching)
+          .order(Sequel[:acts][:id])
+          .all
       end
 
       # Everything that happened to a stack, oldest first by the day it happened and the order within it, in one query.
-      # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums) m LEFT JOIN (events) e ...
+      # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums)
+      #   m LEFT JOIN (events) e ...
       def history(lot_id)
         sums = moved(lot_id)
         kinds = event_kinds(lot_id)
-        with_people(rows(:acts)).left_join(sums.as(:m), act_id: Sequel[:acts][:id]).left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
-                                .select_append(*%i[quantity value reason why].map { |name| Sequel[:m][name] }, Sequel[:e][:event_kind])
-                                .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil))
-                                .order(*%i[occurred_on sequence id].map { |column| Sequel[:acts][column] }).all
+        with_people(rows(:acts))
+          .left_join(sums.as(:m), act_id: Sequel[:acts][:id])
+          .left_join(kinds.as(:e), act_id: Sequel[:acts][:id])
+          .select_append(*%i[quantity value reason why].map { |name| Sequel[:m][name] }, Sequel[:e][:event_kind])
+          .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil))
+          .order(*%i[occurred_on sequence id].map { |column| Sequel[:acts][column] })
+          .all
       end
 
       # What counts wrote off of a stack and has not come back.
       # @return [Hash] :quantity and :value
       def lost_of(lot_id)
-        rows(:movements).join(standing.select(Sequel[:acts][:id]).as(:standing), id: Sequel[:movements][:act_id]).where(lot_id: lot_id, why: "counted")
-                        .select(Sequel.lit("coalesce(-sum(quantity), 0) AS quantity, coalesce(-sum(value_minor), 0) AS value")).first
+        rows(:movements)
+          .join(standing.select(Sequel[:acts][:id]).as(:standing), id: Sequel[:movements][:act_id])
+          .where(lot_id: lot_id, why: "counted")
+          .select(Sequel.lit("coalesce(-sum(quantity), 0) AS quantity, coalesce(-sum(value_minor), 0) AS value"))
+          .first
       end
 
       private
 
       def standing
-        rows(:acts).where(Sequel[:acts][:undoes_act_id] => nil)
-                   .exclude(Sequel[:acts][:id] => db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id))
+        rows(:acts).where(Sequel[:acts][:undoes_act_id] => nil).exclude(
+          Sequel[:acts][:id] =>
+            db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+        )
       end
 
       def moved(lot_id)
         most = %i[reason why].map { |name| Sequel.function(:max, name).as(name) }
-        db[:movements].where(household_id: household_id, lot_id: lot_id).group(:act_id)
-                      .select(:act_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value), *most)
+        db[:movements]
+          .where(household_id: household_id, lot_id: lot_id)
+          .group(:act_id)
+          .select(
+            :act_id,
+            Sequel.function(:sum, :quantity).as(:quantity),
+            Sequel.function(:sum, :value_minor).as(:value),
+            *most
+          )
       end
 
       def event_kinds(lot_id)
-        db[:lot_events].where(household_id: household_id, lot_id: lot_id).group(:act_id).select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
+        db[:lot_events]
+          .where(household_id: household_id, lot_id: lot_id)
+          .group(:act_id)
+          .select(:act_id, Sequel.function(:max, :kind).as(:event_kind))
       end
 
       def with_people(acts)
-        acts.join(:accounts, id: Sequel[:acts][:account_id])
-            .left_join(Sequel[:acts].as(:undone), household_id: Sequel[:acts][:household_id], undoes_act_id: Sequel[:acts][:id])
-            .select_all(:acts).select_append(Sequel[:accounts][:name].as(:person), Sequel[:undone][:id].as(:undone_by))
+        acts
+          .join(:accounts, id: Sequel[:acts][:account_id])
+          .left_join(
+            Sequel[:acts].as(:undone),
+            household_id: Sequel[:acts][:household_id],
+            undoes_act_id: Sequel[:acts][:id]
+          )
+          .select_all(:acts)
+          .select_append(Sequel[:accounts][:name].as(:person), Sequel[:undone][:id].as(:undone_by))
       end
     end
   end

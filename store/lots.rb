@@ -8,8 +8,10 @@ module NutShelf
     # Stacks. What they have on hand and are worth is the database's to say; everything else is written here.
     class Lots < Table
       # What every part of a stack shares with it: what it is and all that its date rests on.
-      PAST = %i[food_id dimension situation acquired_on made_on known_on printed_on printed_kind leftover_days start_place_id history
-                value_estimated quarantined quarantine_reason method lot_text bought_for care_until care_words].freeze
+      PAST = %i[
+        food_id dimension situation acquired_on made_on known_on printed_on printed_kind leftover_days start_place_id
+        history value_estimated quarantined quarantine_reason method lot_text bought_for care_until care_words
+      ].freeze
 
       # From so many rows on, plans are made anew.
       MANY = 1000
@@ -20,43 +22,83 @@ module NutShelf
 
       # What stands in some places, in the order a hand meets it: place by place, by food, first date first.
       def standing_in(place_ids)
-        shelf.where(Sequel[:lots][:place_id] => place_ids).select_append(Sequel[:lots][:printed_on], Sequel[:lots][:seen_on], Sequel[:lots][:pack_id], Sequel[:lots][:container_id])
-             .order(Sequel[:lots][:place_id], Sequel[:foods][:food_group], Sequel[:foods][:name], Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
+        shelf
+          .where(Sequel[:lots][:place_id] => place_ids)
+          .select_append(
+            Sequel[:lots][:printed_on],
+            Sequel[:lots][:seen_on],
+            Sequel[:lots][:pack_id],
+            Sequel[:lots][:container_id]
+          )
+          .order(
+            Sequel[:lots][:place_id],
+            Sequel[:foods][:food_group],
+            Sequel[:foods][:name],
+            Sequel.asc(Sequel[:lots][:usable_until], nulls: :last),
+            Sequel[:lots][:id]
+          )
       end
 
       # Stacks a recall may mean.
       def recalled(food_id: nil, pack_id: nil, lot_text: nil)
         found = shelf
         found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
-        found = found.where(Sequel.|({ Sequel[:lots][:pack_id] => pack_id }, went_in("pack_ids", pack_id.to_s))) if pack_id
-        found = found.where(Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text)) | went_in("lot_texts", like(lot_text))) if lot_text
+        if pack_id
+          found =
+            found.where(Sequel.|({ Sequel[:lots][:pack_id] => pack_id }, went_in("pack_ids", pack_id.to_s)))
+        end
+        if lot_text
+          found =
+            found.where(
+              Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text)) | went_in("lot_texts", like(lot_text))
+            )
+        end
         found.select_append(Sequel[:lots][:lot_text])
       end
 
       # What was poured or cooked into a stack is remembered in its history.
-      # EXISTS (SELECT 1 FROM jsonb_path_query(lots.history, '$[*].lot_texts[*]') AS part WHERE part #>> '{}' ILIKE '%L33%')
+      # EXISTS (SELECT 1 FROM jsonb_path_query(lots.history, '$[*].lot_texts[*]') AS part WHERE part #>> '{}' ILIKE
+      # '%L33%')
       def went_in(name, pattern)
-        db.from(Sequel.function(:jsonb_path_query, Sequel[:lots][:history], Sequel.cast("$[*].#{name}[*]", :jsonpath)).as(:went, [:part]))
-          .where(Sequel.ilike(Sequel.lit("went.part #>> '{}'"), pattern)).select(1).exists
+        db
+          .from(
+            Sequel.function(:jsonb_path_query, Sequel[:lots][:history], Sequel.cast("$[*].#{name}[*]", :jsonpath)).as(
+              :went,
+              [:part]
+            )
+          )
+          .where(Sequel.ilike(Sequel.lit("went.part #>> '{}'"), pattern))
+          .select(1)
+          .exists
       end
 
       # Stacks of a food that are there, and further ones that were.
-      def of_food(food_id, further_ids) = rows(:lots).where(food_id: food_id).where { Sequel.|(on_hand > 0, { id: further_ids }) }.order(:id).all
+      def of_food(food_id, further_ids)
+        rows(:lots).where(food_id: food_id).where { Sequel.|(on_hand > 0, { id: further_ids }) }.order(:id).all
+      end
 
       def every(ids) = rows(:lots).where(id: ids).order(:id).all
 
       # The shelf, front first, in one query.
-      # SELECT lots.id, ..., foods.name AS food_name, ... FROM lots JOIN foods USING (food_id) JOIN places USING (place_id)
+      # SELECT lots.id, ..., foods.name AS food_name, ... FROM lots JOIN foods USING (food_id) JOIN places USING
+      #   (place_id)
       #   WHERE lots.household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, lots.id
       def shelf
-        rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
-                   .where { Sequel[:lots][:on_hand] > 0 }
-                   .select(*SHELF_COLUMNS).order(Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
+        rows(:lots)
+          .join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
+          .where { Sequel[:lots][:on_hand] > 0 }
+          .select(*SHELF_COLUMNS)
+          .order(Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
       end
 
-      SHELF_COLUMNS = [*%i[id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on usable_until
-                           quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated on_hand value_minor situation wrapping].map { |name| Sequel[:lots][name] },
-                       *%i[key].map { |name| Sequel[:foods][name].as(:"food_#{name}") }].freeze
+      SHELF_COLUMNS = [
+        *%i[
+          id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on
+          usable_until quality_until safety_until strict_until stopped look_first age_unknown basis flags
+          value_estimated on_hand value_minor situation wrapping
+        ].map { |name| Sequel[:lots][name] },
+        *%i[key].map { |name| Sequel[:foods][name].as(:"food_#{name}") }
+      ].freeze
 
       # What a stack of the core is made from, and nothing else: amounts in millionths, which are whole numbers.
       # SELECT lots.id, ..., (on_hand * 1000000)::bigint AS on_hand_micro, ... FROM lots
@@ -69,14 +111,22 @@ module NutShelf
       # The same of what stands in some places.
       def narrow_in(place_ids) = narrow.where(place_id: place_ids)
 
-      NARROW = %i[id food_id place_id label dimension noun open frozen quarantined level acquired_on ready_on usable_until
-                  quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated
-                  value_minor situation wrapping container_id].freeze
+      NARROW = %i[
+        id food_id place_id label dimension noun open frozen quarantined level acquired_on ready_on usable_until
+        quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated value_minor
+        situation wrapping container_id
+      ].freeze
       MICRO = 1_000_000
 
       def one(id) = found(rows(:lots).where(id: id).first, "stack")
 
-      def shelf_row(id) = rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] }).where(Sequel[:lots][:id] => id).select(*SHELF_COLUMNS).first
+      def shelf_row(id)
+        rows(:lots)
+          .join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
+          .where(Sequel[:lots][:id] => id)
+          .select(*SHELF_COLUMNS)
+          .first
+      end
 
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
       # @return [Hash{Integer=>Integer}] how many stacks stand in a place
@@ -93,7 +143,14 @@ module NutShelf
 
       # Places where something stands that none of these stacks is.
       # SELECT DISTINCT place_id FROM lots WHERE ... on_hand > 0 AND level IS NULL AND id NOT IN (...)
-      def places_besides(place_ids, ids) = rows(:lots).where(place_id: place_ids, level: nil).where { on_hand > 0 }.exclude(id: ids).distinct.select_map(:place_id)
+      def places_besides(place_ids, ids)
+        rows(:lots)
+          .where(place_id: place_ids, level: nil)
+          .where { on_hand > 0 }
+          .exclude(id: ids)
+          .distinct
+          .select_map(:place_id)
+      end
 
       def lock_one(id) = found(lock([id])[id], "stack")
 
@@ -104,7 +161,10 @@ module NutShelf
       # @return [Array<Integer>] ids, in that order
       def add_many(list)
         given = list.flat_map(&:keys).uniq.to_h { |name| [name, Sequel.lit("DEFAULT")] }
-        db[:lots].multi_insert(list.map { |facts| { household_id: household_id, **given, **wrapped(facts) } }, return: :primary_key)
+        db[:lots].multi_insert(
+          list.map { |facts| { household_id: household_id, **given, **wrapped(facts) } },
+          return: :primary_key
+        )
       end
 
       # Said before thousands of rows are written at once: plans cached while the tables were small would
@@ -119,6 +179,32 @@ module NutShelf
 
       def update(id, changes) = rows(:lots).where(id: id).update(wrapped(changes))
 
+      DATES = {
+        quality_until: "date", safety_until: "date", ready_on: "date", usable_until: "date", strict_until: "date",
+        stopped: "boolean", look_first: "boolean", age_unknown: "boolean", frozen: "boolean", basis: "text",
+        steps: "jsonb", flags: "jsonb"
+      }.freeze
+
+      # Writes the dates of many stacks, one statement for all that change in the same columns.
+      # UPDATE lots SET usable_until = fresh.usable_until, ... FROM jsonb_to_recordset('[...]')
+      #   AS fresh (id bigint, usable_until date, ...) WHERE lots.household_id = 7 AND lots.id = fresh.id
+      # @param list [Array<Hash>] :id and some of DATES
+      def rewrite(list)
+        return if list.empty?
+
+        list.group_by { |one| one.keys.sort }.each_value { |alike| rewrite_alike(alike) }
+      end
+
+      # Stacks of some foods, and those that stand or ever stood in some places.
+      # SELECT * FROM lots WHERE on_hand > 0 AND (food_id IN (...) OR place_id IN (...) OR start_place_id IN (...)
+      #   OR history @> '[{"place_id": 7}]')
+      def touched_by(places:, foods:)
+        stood = places.map { |id| Sequel.lit("history @> ?", json([{ place_id: id }])) }
+        rows(:lots)
+          .where { on_hand > 0 }
+          .where(Sequel.|({ food_id: foods }, { place_id: places }, { start_place_id: places }, *stood)).order(:id).all
+      end
+
       def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all
 
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
@@ -126,10 +212,14 @@ module NutShelf
 
       # Everything a list needs to be read in again to the same stock.
       def for_export
-        rows(:lots).join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
-                   .join(:places, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:place_id] })
-                   .where { on_hand > 0 }.select_all(:lots).select_append(Sequel[:foods][:name].as(:food_name), Sequel[:places][:name].as(:place_name))
-                   .order(Sequel[:places][:position], Sequel[:foods][:name], Sequel[:lots][:id]).all
+        rows(:lots)
+          .join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
+          .join(:places, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:place_id] })
+          .where { on_hand > 0 }
+          .select_all(:lots)
+          .select_append(Sequel[:foods][:name].as(:food_name), Sequel[:places][:name].as(:place_name))
+          .order(Sequel[:places][:position], Sequel[:foods][:name], Sequel[:lots][:id])
+          .all
       end
 
       # Whether stock equals the sum of its movements, for drills and specs.
@@ -137,11 +227,23 @@ module NutShelf
       def out_of_balance
         # Right after a large import the planner has no figures yet and would compare every stack with every sum.
         db.run("SET LOCAL enable_nestloop = off")
-        sums = db[:movements].where(household_id: household_id).group(:lot_id).select(:lot_id, Sequel.function(:sum, :quantity).as(:quantity), Sequel.function(:sum, :value_minor).as(:value))
-        rows(:lots).left_join(sums.as(:sums), lot_id: Sequel[:lots][:id])
-                   .exclude(Sequel.expr(Sequel[:lots][:on_hand] => Sequel.function(:coalesce, Sequel[:sums][:quantity], 0)) &
-                            Sequel.expr(Sequel[:lots][:value_minor] => Sequel.function(:coalesce, Sequel[:sums][:value], 0)))
-                   .select(Sequel[:lots][:id], Sequel[:lots][:on_hand], Sequel[:sums][:quantity]).all
+        sums =
+          db[:movements]
+            .where(household_id: household_id)
+            .group(:lot_id)
+            .select(
+              :lot_id,
+              Sequel.function(:sum, :quantity).as(:quantity),
+              Sequel.function(:sum, :value_minor).as(:value)
+            )
+        rows(:lots)
+          .left_join(sums.as(:sums), lot_id: Sequel[:lots][:id])
+          .exclude(
+            Sequel.expr(Sequel[:lots][:on_hand] => Sequel.function(:coalesce, Sequel[:sums][:quantity], 0)) &
+              Sequel.expr(Sequel[:lots][:value_minor] => Sequel.function(:coalesce, Sequel[:sums][:value], 0))
+          )
+          .select(Sequel[:lots][:id], Sequel[:lots][:on_hand], Sequel[:sums][:quantity])
+          .all
       end
 
       # @param values [Hash{Symbol=>Object}] as an event kept them in JSON
@@ -155,6 +257,23 @@ module NutShelf
       end
 
       def micro(name) = Sequel.cast(Sequel[name] * MICRO, :bigint).as(:"#{name}_micro")
+
+      def rewrite_alike(list)
+        columns = list.first.keys - [:id]
+        given = Sequel.function(:jsonb_to_recordset, json(list.map do |one|
+          one.transform_values do |value|
+            sent(value)
+          end
+        end))
+        types = columns.map { |name| "#{name} #{DATES.fetch(name)}" }.join(", ")
+        fresh = Sequel.lit("? AS fresh (id bigint, #{types})", given)
+        rows(:lots)
+          .from(:lots, fresh)
+          .where(Sequel[:lots][:id] => Sequel[:fresh][:id])
+          .update(columns.to_h { |name| [name, Sequel[:fresh][name]] })
+      end
+
+      def sent(value) = value.is_a?(Date) ? value.iso8601 : value
 
       def like(text) = "%#{db.dataset.escape_like(text)}%"
 

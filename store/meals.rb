@@ -10,7 +10,11 @@ module NutShelf
 
       # SELECT meals.*, recipes.name FROM meals JOIN recipes ... WHERE on_date BETWEEN ... AND status <> 'dropped'
       def between(from, to)
-        listed.where(on_date: from..to).exclude(status: "dropped").all.sort_by { |row| [row[:on_date], ORDER.fetch(row[:meal]), row[:id]] }
+        listed
+          .where(on_date: from..to)
+          .exclude(status: "dropped")
+          .all
+          .sort_by { |row| [row[:on_date], ORDER.fetch(row[:meal]), row[:id]] }
       end
 
       def one(id) = found(rows(:meals).where(id: id).for_update.first, "meal")
@@ -27,8 +31,14 @@ module NutShelf
       private
 
       def listed
-        rows(:meals).join(:recipes, { household_id: Sequel[:meals][:household_id], id: Sequel[:meals][:recipe_id] })
-                    .select_all(:meals).select_append(Sequel[:recipes][:name].as(:recipe_name), Sequel[:recipes][:total_minutes], Sequel[:recipes][:active_minutes])
+        rows(:meals)
+          .join(:recipes, { household_id: Sequel[:meals][:household_id], id: Sequel[:meals][:recipe_id] })
+          .select_all(:meals)
+          .select_append(
+            Sequel[:recipes][:name].as(:recipe_name),
+            Sequel[:recipes][:total_minutes],
+            Sequel[:recipes][:active_minutes]
+          )
       end
     end
   end

@@ -38,7 +38,9 @@ module NutShelf
       end
 
       def drop(url)
-        one_at_a_time(url) { |db| db.run("DROP DATABASE IF EXISTS #{db.literal(Sequel.identifier(name_of(url)))} WITH (FORCE)") }
+        one_at_a_time(url) do |db|
+          db.run("DROP DATABASE IF EXISTS #{db.literal(Sequel.identifier(name_of(url)))} WITH (FORCE)")
+        end
       end
 
       # Databases and roles are the whole server's: two that prepare at once on a new one would trip over each other.
@@ -56,7 +58,10 @@ module NutShelf
       def give_role(db, password)
         exists = db[:pg_roles].first(rolname: APP_ROLE)
         db.run("CREATE ROLE #{APP_ROLE} LOGIN") unless exists
-        db.run("ALTER ROLE #{APP_ROLE} LOGIN NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE PASSWORD #{db.literal(password)}")
+        db.run(
+          "ALTER ROLE #{APP_ROLE} LOGIN NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE PASSWORD " \
+          "#{db.literal(password)}"
+        )
       end
 
       def app_url(url, password)

@@ -14,16 +14,29 @@ module NutShelf
       end
 
       # @param food_ids [Array<Integer>, nil] nil: of every food
-      def by_food(food_ids) = (food_ids ? rows(:packs).where(food_id: food_ids) : rows(:packs)).order(:id).all.group_by { |row| row[:food_id] }
+      def by_food(food_ids)
+        (food_ids ? rows(:packs).where(food_id: food_ids) : rows(:packs))
+          .order(:id)
+          .all
+          .group_by { |row| row[:food_id] }
+      end
 
       # SELECT packs.* FROM packs JOIN pack_barcodes ... WHERE code = '04006381333931'
       def by_barcode(code)
-        rows(:packs).join(:pack_barcodes, { household_id: Sequel[:packs][:household_id], pack_id: Sequel[:packs][:id] }).where(code: code).select_all(:packs).first
+        rows(:packs)
+          .join(:pack_barcodes, { household_id: Sequel[:packs][:household_id], pack_id: Sequel[:packs][:id] })
+          .where(code: code)
+          .select_all(:packs)
+          .first
       end
 
       # A code learnt again means another pack from now on.
       def learn_barcode(code:, pack_id:)
-        db[:pack_barcodes].insert_conflict(target: %i[household_id code], update: { pack_id: pack_id }).insert(household_id: household_id, code: code, pack_id: pack_id)
+        db[:pack_barcodes].insert_conflict(target: %i[household_id code], update: { pack_id: pack_id }).insert(
+          household_id: household_id,
+          code: code,
+          pack_id: pack_id
+        )
       end
 
       # @param pack_id [Integer, nil] what the code meant before; nil: nothing
@@ -33,8 +46,11 @@ module NutShelf
 
       # @return [Array<Hash>] every code that was learnt, with its pack
       def barcodes
-        rows(:pack_barcodes).join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
-                            .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension]).order(:code).all
+        rows(:pack_barcodes)
+          .join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
+          .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension])
+          .order(:code)
+          .all
       end
 
       # SELECT 1 FROM price_observations WHERE household_id = 7 LIMIT 1
@@ -44,11 +60,17 @@ module NutShelf
 
       # The latest price of each food by base unit, the latest first; what an act noted that was undone says nothing.
       # SELECT DISTINCT ON (food_id, dimension) * FROM price_observations WHERE household_id = 7 AND food_id IN (...)
-      #   AND (act_id IS NULL OR act_id NOT IN (SELECT undoes_act_id FROM acts ...)) ORDER BY food_id, dimension, observed_on DESC, id DESC
+      #   AND (act_id IS NULL OR act_id NOT IN (SELECT undoes_act_id FROM acts ...)) ORDER BY food_id, dimension,
+      #   observed_on DESC, id DESC
       def latest_prices(food_ids)
         undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
-        found = rows(:price_observations).where(food_id: food_ids).where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone))).distinct(:food_id, :dimension)
-                                         .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id)).all
+        found =
+          rows(:price_observations)
+            .where(food_id: food_ids)
+            .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone)))
+            .distinct(:food_id, :dimension)
+            .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id))
+            .all
         found.sort_by { |row| [row[:observed_on], row[:id]] }.reverse.group_by { |row| row[:food_id] }
       end
     end

@@ -37,26 +37,46 @@ module NutShelf
         walk.(id)
       end
 
-      def photo(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
+      def photo(place_id)
+        rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
+      end
 
       def photo_count(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).count
 
       # SELECT place_id, max(id) FROM place_photos WHERE household_id = 7 AND archived_at IS NULL GROUP BY place_id
-      def photo_ids = rows(:place_photos).where(archived_at: nil).group(:place_id).select_hash(:place_id, Sequel.function(:max, :id).as(:id))
+      def photo_ids
+        rows(:place_photos)
+          .where(archived_at: nil)
+          .group(:place_id)
+          .select_hash(:place_id, Sequel.function(:max, :id).as(:id))
+      end
 
-      def add_photo(place_id:, media_type:, bytes:) = insert(:place_photos, place_id: place_id, media_type: media_type, bytes: Sequel.blob(bytes))
+      def add_photo(place_id:, media_type:, bytes:)
+        insert(:place_photos, place_id: place_id, media_type: media_type, bytes: Sequel.blob(bytes))
+      end
 
       # @return [Integer] id
       def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil)
-        insert(:places, name: name, kind: kind, tier: tier, low_c: low_c, high_c: high_c, parent_id: parent_id,
-          position: (rows(:places).max(:position) || 0) + 1)
+        insert(
+          :places,
+          name: name,
+          kind: kind,
+          tier: tier,
+          low_c: low_c,
+          high_c: high_c,
+          parent_id: parent_id,
+          position: (rows(:places).max(:position) || 0) + 1
+        )
       end
 
       # @param row [Hash] of the table
       # @return [Core::Place]
       def self.value(row)
-        Core::Place.new(**row.except(:household_id, :name, :inner_mm), name: row[:name].to_s,
-          inner_mm: row[:inner_mm]&.to_a.freeze)
+        Core::Place.new(
+          **row.except(:household_id, :name, :inner_mm),
+          name: row[:name].to_s,
+          inner_mm: row[:inner_mm]&.to_a.freeze
+        )
       end
     end
   end

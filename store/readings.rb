@@ -9,8 +9,13 @@ module NutShelf
       def last(device) = rows(:device_readings).where(device: device).first
 
       def keep(device, reading)
-        db[:device_readings].insert_conflict(target: %i[household_id device], update: { reading: json(reading), read_at: Sequel::CURRENT_TIMESTAMP })
-                            .insert(household_id: household_id, device: device, reading: json(reading))
+        db[:device_readings].insert_conflict(
+          target: %i[household_id device],
+          update: {
+            reading: json(reading),
+            read_at: Sequel::CURRENT_TIMESTAMP
+          }
+        ).insert(household_id: household_id, device: device, reading: json(reading))
       end
     end
   end

@@ -22,35 +22,65 @@ module NutShelf
       # @param food_ids [Hash{String=>Integer}] by food key
       def seed(list, food_ids)
         ids = db[:recipes].multi_insert(list.map { |recipe| recipe_row(recipe) }, return: :primary_key)
-        db[:recipe_lines].multi_insert(list.zip(ids).flat_map { |recipe, id| recipe.lines.map { |line| line_row(line, id, food_ids) } })
+        db[:recipe_lines].multi_insert(
+          list.zip(ids).flat_map { |recipe, id| recipe.lines.map { |line| line_row(line, id, food_ids) } }
+        )
       end
 
       private
 
       def lines_of(ids)
-        rows(:recipe_lines).join(:foods, { household_id: Sequel[:recipe_lines][:household_id], id: Sequel[:recipe_lines][:food_id] })
-                           .where(recipe_id: ids).order(Sequel[:recipe_lines][:id])
-                           .select_all(:recipe_lines).select_append(Sequel.function(:coalesce, Sequel[:foods][:reference_key], Sequel[:foods][:key]).as(:food_key)).all.group_by { |row| row[:recipe_id] }
+        rows(:recipe_lines)
+          .join(:foods, { household_id: Sequel[:recipe_lines][:household_id], id: Sequel[:recipe_lines][:food_id] })
+          .where(recipe_id: ids)
+          .order(Sequel[:recipe_lines][:id])
+          .select_all(:recipe_lines)
+          .select_append(Sequel.function(:coalesce, Sequel[:foods][:reference_key], Sequel[:foods][:key]).as(:food_key))
+          .all
+          .group_by { |row| row[:recipe_id] }
       end
 
       def value(row, lines)
-        Core::Recipe.new(**row.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
-          gear: row[:gear].to_a, steps: row[:steps].to_a, tags: row[:tags].to_a, lines: lines.map { |line| line_value(line) }.freeze)
+        Core::Recipe.new(
+          **row.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
+          gear: row[:gear].to_a,
+          steps: row[:steps].to_a,
+          tags: row[:tags].to_a,
+          lines: lines.map { |line| line_value(line) }.freeze
+        )
       end
 
       def line_value(row)
-        Core::RecipeLine.new(food_key: row[:food_key], quantity: Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym), optional: row[:optional],
-          substitutes: row[:substitutes].to_h.transform_values(&:to_r).freeze, note: row[:note])
+        Core::RecipeLine.new(
+          food_key: row[:food_key],
+          quantity: Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym),
+          optional: row[:optional],
+          substitutes: row[:substitutes].to_h.transform_values(&:to_r).freeze,
+          note: row[:note]
+        )
       end
 
       def recipe_row(recipe)
-        { household_id: household_id, **recipe.to_h.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
-          gear: array(recipe.gear), steps: array(recipe.steps), tags: array(recipe.tags) }
+        {
+          household_id: household_id,
+          **recipe.to_h.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
+          gear: array(recipe.gear),
+          steps: array(recipe.steps),
+          tags: array(recipe.tags)
+        }
       end
 
       def line_row(line, recipe_id, food_ids)
-        { household_id: household_id, recipe_id: recipe_id, food_id: food_ids.fetch(line.food_key), amount: BigDecimal(line.quantity.to_decimal),
-          dimension: line.quantity.dimension.to_s, optional: line.optional, substitutes: json(line.substitutes.transform_values { |factor| Core::Decimal.print(factor) }), note: line.note }
+        {
+          household_id: household_id,
+          recipe_id: recipe_id,
+          food_id: food_ids.fetch(line.food_key),
+          amount: BigDecimal(line.quantity.to_decimal),
+          dimension: line.quantity.dimension.to_s,
+          optional: line.optional,
+          substitutes: json(line.substitutes.transform_values { |factor| Core::Decimal.print(factor) }),
+          note: line.note
+        }
       end
     end
   end

@@ -9,8 +9,11 @@ module NutShelf
     # What acts change besides stacks: places, people, jars, care, counts, settings. One way to read, change and put
     # back any of them, so that every act can be undone. The words on the left are the desk's.
     class Records < Table
-      TABLES = { "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules, "count" => :counts, "food" => :foods, "keeping" => :keeping_rules,
-                 "photo" => :place_photos, "count_line" => :count_lines, "household" => :households }.freeze
+      TABLES = {
+        "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules,
+        "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
+        "count_line" => :count_lines, "household" => :households
+      }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
       # @return [Hash, Core::Place]
@@ -33,14 +36,24 @@ module NutShelf
       # Puts a record an act made out of sight; nothing is deleted.
       def retire(kind, id)
         case kind
-        when "keeping" then scope(kind).where(id: id).update(removed: true)
-        when "count" then scope(kind).where(id: id).update(status: "thrown")
-        else scope(kind).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP)
+        when "keeping"
+          scope(kind).where(id: id).update(removed: true)
+        when "count"
+          scope(kind).where(id: id).update(status: "thrown")
+        else
+          scope(kind).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP)
         end
       end
 
       def event(act_id:, record:, record_id:, before:, after:)
-        insert(:record_events, act_id: act_id, record: record, record_id: record_id, before: json(before), after: json(after))
+        insert(
+          :record_events,
+          act_id: act_id,
+          record: record,
+          record_id: record_id,
+          before: json(before),
+          after: json(after)
+        )
       end
 
       def events(act_id) = rows(:record_events).where(act_id: act_id).order(:id).all

@@ -10,8 +10,11 @@ module NutShelf
       # INSERT INTO stored_requests (...) VALUES (...) ON CONFLICT DO NOTHING
       # @return [Hash, nil] nil when the key is new, else the stored row
       def claim(account_id:, key:, request_hash:)
-        fresh = db[:stored_requests].insert_conflict.returning(:key)
-                                    .insert(household_id: household_id, account_id: account_id, key: key, request_hash: request_hash)
+        fresh =
+          db[:stored_requests]
+            .insert_conflict
+            .returning(:key)
+            .insert(household_id: household_id, account_id: account_id, key: key, request_hash: request_hash)
         return if fresh.any?
 
         rows(:stored_requests).where(account_id: account_id, key: key).first
@@ -20,9 +23,13 @@ module NutShelf
       # An answer is kept as long as a device may still ask for it again.
       # DELETE FROM stored_requests WHERE household_id = 7 AND stored_at < now() - interval '30 days'
       # @return [Integer] answers let go
-      def prune(days: 30) = rows(:stored_requests).where { stored_at < Sequel.lit("now() - make_interval(days => ?)", days) }.delete
+      def prune(days: 30)
+        rows(:stored_requests).where { stored_at < Sequel.lit("now() - make_interval(days => ?)", days) }.delete
+      end
 
-      def answer(account_id:, key:, answer:) = rows(:stored_requests).where(account_id: account_id, key: key).update(answer: answer)
+      def answer(account_id:, key:, answer:)
+        rows(:stored_requests).where(account_id: account_id, key: key).update(answer: answer)
+      end
     end
   end
 end

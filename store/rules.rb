@@ -12,15 +12,27 @@ module NutShelf
       def own
         all.to_h do |row|
           storage = row[:storage].empty? ? nil : row[:storage]
-          [[*row.values_at(:scope, :place, :state), *storage], Core::KeepingRow.new(**row.slice(:scope, :place, :state, :low, :high), kind: row[:kind].to_sym, own_reason: row[:reason],
-            storage: storage, signs_to_discard: "", method: "", caution: "")]
+          [
+            [*row.values_at(:scope, :place, :state), *storage],
+            Core::KeepingRow.new(
+              **row.slice(:scope, :place, :state, :low, :high),
+              kind: row[:kind].to_sym,
+              own_reason: row[:reason],
+              storage: storage,
+              signs_to_discard: "",
+              method: "",
+              caution: ""
+            )
+          ]
         end
       end
 
       def all = rows(:keeping_rules).where(removed: false).order(:id).all
 
       # The row of this question, removed or not: a household has one answer to it at most.
-      def at(scope:, place:, state:, storage: "") = rows(:keeping_rules).where(scope: scope, place: place, state: state, storage: storage).first
+      def at(scope:, place:, state:, storage: "")
+        rows(:keeping_rules).where(scope: scope, place: place, state: state, storage: storage).first
+      end
     end
   end
 end

@@ -13,13 +13,22 @@ module NutShelf
 
       # SELECT places.name, count(*) FROM lots JOIN places ... WHERE on_hand > 0 AND archived_at IS NOT NULL GROUP BY 1
       def lost_stacks
-        counted(:lots, :place_id, :places) { on_hand > 0 }.map { |name, count| "#{count} #{count == 1 ? 'stack stands' : 'stacks stand'} in #{name}, which was taken away" }
+        counted(:lots, :place_id, :places) { on_hand > 0 }.map do |name, count|
+          "#{count} #{count == 1 ? "stack stands" : "stacks stand"} in #{name}, which was taken away"
+        end
       end
 
       def lost_places
-        rows(:places).join(Sequel[:places].as(:outer), household_id: Sequel[:places][:household_id], id: Sequel[:places][:parent_id])
-                     .where(Sequel[:places][:archived_at] => nil).exclude(Sequel[:outer][:archived_at] => nil)
-                     .select_map([Sequel[:places][:name], Sequel[:outer][:name].as(:around)]).map { |name, around| "#{name} stands in #{around}, which was taken away" }
+        rows(:places)
+          .join(
+            Sequel[:places].as(:outer),
+            household_id: Sequel[:places][:household_id],
+            id: Sequel[:places][:parent_id]
+          )
+          .where(Sequel[:places][:archived_at] => nil)
+          .exclude(Sequel[:outer][:archived_at] => nil)
+          .select_map([Sequel[:places][:name], Sequel[:outer][:name].as(:around)])
+          .map { |name, around| "#{name} stands in #{around}, which was taken away" }
       end
 
       # Places that stand inside themselves.
@@ -43,19 +52,28 @@ module NutShelf
 
       # SELECT containers.name, owned, count(*) FROM lots JOIN containers ... GROUP BY ... HAVING count(*) > owned
       def jars
-        rows(:lots).join(:containers, household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:container_id]).where { on_hand > 0 }
-                   .group(Sequel[:containers][:id], Sequel[:containers][:name], Sequel[:containers][:owned]).having { count.function.* > Sequel[:containers][:owned] }
-                   .select_map([Sequel[:containers][:name], Sequel[:containers][:owned], Sequel.function(:count).*.as(:used)])
-                   .map { |name, owned, used| "#{used} of #{name} are in use, and there are only #{owned}" }
+        rows(:lots)
+          .join(:containers, household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:container_id])
+          .where { on_hand > 0 }
+          .group(Sequel[:containers][:id], Sequel[:containers][:name], Sequel[:containers][:owned])
+          .having { count.function.* > Sequel[:containers][:owned] }
+          .select_map([Sequel[:containers][:name], Sequel[:containers][:owned], Sequel.function(:count).*.as(:used)])
+          .map { |name, owned, used| "#{used} of #{name} are in use, and there are only #{owned}" }
       end
 
       def lost_jars
-        counted(:lots, :container_id, :containers) { on_hand > 0 }.map { |name, _| "#{name} is in use, and was taken away" }
+        counted(:lots, :container_id, :containers) { on_hand > 0 }.map do |name, _|
+          "#{name} is in use, and was taken away"
+        end
       end
 
       def counted(table, key, other, &)
-        rows(table).join(other, household_id: Sequel[table][:household_id], id: Sequel[table][key]).where(&).exclude(Sequel[other][:archived_at] => nil)
-                   .group(Sequel[other][:name]).select_map([Sequel[other][:name], Sequel.function(:count).*.as(:how_many)])
+        rows(table)
+          .join(other, household_id: Sequel[table][:household_id], id: Sequel[table][key])
+          .where(&)
+          .exclude(Sequel[other][:archived_at] => nil)
+          .group(Sequel[other][:name])
+          .select_map([Sequel[other][:name], Sequel.function(:count).*.as(:how_many)])
       end
     end
   end

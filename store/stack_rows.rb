@@ -7,7 +7,8 @@ require_relative "lots"
 
 module NutShelf
   module Store
-    # Rows of Lots#narrow as stacks of the core: weighed, with their place and with what opening makes of them. Written for
+    # Rows of Lots#narrow as stacks of the core: weighed, with their place and with what opening makes of them. Written
+    # for
     # thousands of rows: what is the same for many is found once. One use per shelf.
     class StackRows
       # What all stacks of one food share that are counted alike.
@@ -32,16 +33,27 @@ module NutShelf
       def stack(row)
         kind = @kinds[[row[:food_id], row[:dimension], row[:noun]]] ||= kind(row)
         place = @stands[row[:place_id]] ||= @places.call(row[:place_id])
-        Core::Stack.new(**as_stored(row), **weighed(row, kind), food_key: kind.food.key, dimension: kind.dimension, place: place.name,
-          working: place.working?, set_apart: place.set_apart? || row[:quarantined],
-          no_opened_limit: kind.food.no_opened_limit, look_until: look_until(row, kind),
-          opened: row[:open] ? nil : opened(row, kind, place))
+        Core::Stack.new(
+          **as_stored(row),
+          **weighed(row, kind),
+          food_key: kind.food.key,
+          dimension: kind.dimension,
+          place: place.name,
+          working: place.working?,
+          set_apart: place.set_apart? || row[:quarantined],
+          no_opened_limit: kind.food.no_opened_limit,
+          look_until: look_until(row, kind),
+          opened: row[:open] ? nil : opened(row, kind, place)
+        )
       end
 
       private
 
-      SAME = %i[id food_id place_id label noun level value_minor value_estimated usable_until strict_until quality_until
-                safety_until ready_on acquired_on basis situation wrapping container_id open quarantined stopped look_first age_unknown].freeze
+      SAME = %i[
+        id food_id place_id label noun level value_minor value_estimated usable_until strict_until quality_until
+        safety_until ready_on acquired_on basis situation wrapping container_id open quarantined stopped look_first
+        age_unknown
+      ].freeze
       NO_FLAGS = [].freeze
       private_constant :SAME, :NO_FLAGS
 
@@ -59,17 +71,26 @@ module NutShelf
         unit = kind.unit or return { on_hand: on_hand, pack_amount: pack }
         grams = on_hand * unit
         reserved = @reserved[row[:id]]
-        { on_hand: on_hand, pack_amount: pack, grams_per_unit: unit, pack: pack ? pack * unit : unit,
+        {
+          on_hand: on_hand,
+          pack_amount: pack,
+          grams_per_unit: unit,
+          pack: pack ? pack * unit : unit,
           amount: reserved ? (on_hand - reserved) * unit : grams,
-          minor_per_gram: grams.positive? ? row[:value_minor] / grams : 0r }
+          minor_per_gram: grams.positive? ? row[:value_minor] / grams : 0r
+        }
       end
 
       def kind(row)
         food = @foods.call(row[:food_id])
         dimension = row[:dimension].to_sym
         unit = Core::Weight.of_unit(food, dimension, row[:noun])
-        Kind.new(food: food, dimension: dimension, unit: unit&.positive? ? unit.to_r : nil,
-          tolerance: food.shelf_stable? ? food.past_date_tolerance_days : 0)
+        Kind.new(
+          food: food,
+          dimension: dimension,
+          unit: unit&.positive? ? unit.to_r : nil,
+          tolerance: food.shelf_stable? ? food.past_date_tolerance_days : 0
+        )
       end
 
       def opened(row, kind, place)

@@ -2,12 +2,15 @@
 
 module NutShelf
   module Store
-    # What a household's writes are about. Each topic has a revision of its own in the household's row, which triggers of
+    # What a household's writes are about. Each topic has a revision of its own in the household's row, which triggers
+    # of
     # the database keep (migration 012): whoever writes to one of its tables raises it.
     module Topics
-      TABLES = { stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules],
-                 people: %i[people], counts: %i[counts count_lines],
-                 rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers] }.freeze
+      TABLES = {
+        stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules],
+        people: %i[people], counts: %i[counts count_lines],
+        rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
+      }.freeze
       ALL = TABLES.keys.freeze
 
       # Read beside the topics: what an act wrote stands or falls with the rows it changed, and who is who comes with

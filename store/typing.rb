@@ -28,10 +28,14 @@ module NutShelf
         return array(value, type) if type.end_with?("[]")
 
         case type
-        when "jsonb" then Sequel.pg_jsonb(value)
-        when "date" then value.is_a?(Date) ? value : Date.iso8601(value)
-        when /\Anumeric/ then value.is_a?(BigDecimal) ? value : BigDecimal(value.to_s)
-        else value
+        when "jsonb"
+          Sequel.pg_jsonb(value)
+        when "date"
+          value.is_a?(Date) ? value : Date.iso8601(value)
+        when /\Anumeric/
+          value.is_a?(BigDecimal) ? value : BigDecimal(value.to_s)
+        else
+          value
         end
       end
 

@@ -10,35 +10,62 @@ module NutShelf
       WEEKS = 16
 
       # Use by food and day; what a count found missing carries the day of the look before. Undone acts are left out.
-      # SELECT lots.food_id, lots.dimension, acts.occurred_on, seen.after->>'since' AS since, -sum(quantity) FROM movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4; packs of unknown size are
+      # SELECT lots.food_id, lots.dimension, acts.occurred_on, seen.after->>'since' AS since, -sum(quantity) FROM
+      #   movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4; packs of unknown size are
       # counted by themselves, as "pack": they are no pieces
       # @return [Array<Hash>] :food_id, :dimension, :occurred_on, :since, :used
       def daily(today, food_ids: nil)
-        seen = db[:lot_events].where(household_id: household_id, kind: "seen").select(:act_id, :lot_id, Sequel.lit("(after->>'since')::date AS since"))
-        found = standing(today).left_join(seen.as(:seen), { act_id: Sequel[:movements][:act_id], lot_id: Sequel[:movements][:lot_id] })
+        seen =
+          db[:lot_events].where(household_id: household_id, kind: "seen").select(
+            :act_id,
+            :lot_id,
+            Sequel.lit("(after->>'since')::date AS since")
+          )
+        found =
+          standing(today).left_join(
+            seen.as(:seen),
+            { act_id: Sequel[:movements][:act_id], lot_id: Sequel[:movements][:lot_id] }
+          )
         found = found.where(Sequel[:lots][:food_id] => food_ids) if food_ids
         unit = Sequel.case({ { Sequel[:lots][:noun] => nil } => Sequel[:lots][:dimension] }, "pack")
         columns = [Sequel[:lots][:food_id], unit.as(:dimension), Sequel[:acts][:occurred_on], Sequel[:seen][:since]]
-        found.group(Sequel[:lots][:food_id], unit, Sequel[:acts][:occurred_on], Sequel[:seen][:since]).select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used)).all
+        found
+          .group(Sequel[:lots][:food_id], unit, Sequel[:acts][:occurred_on], Sequel[:seen][:since])
+          .select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used))
+          .all
       end
 
       # @return [Hash{Integer=>Date}] the day each food first came into the house
       # SELECT lots.food_id, min(acts.occurred_on) FROM movements JOIN acts JOIN lots ... GROUP BY lots.food_id
       def first_days
-        db[:movements].join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
-                      .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
-                      .where(Sequel[:movements][:household_id] => household_id).group(Sequel[:lots][:food_id])
-                      .select_hash(Sequel[:lots][:food_id], Sequel.function(:min, Sequel[:acts][:occurred_on]).as(:first_on))
+        db[:movements]
+          .join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
+          .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
+          .where(Sequel[:movements][:household_id] => household_id)
+          .group(Sequel[:lots][:food_id])
+          .select_hash(Sequel[:lots][:food_id], Sequel.function(:min, Sequel[:acts][:occurred_on]).as(:first_on))
       end
 
       # Day somebody last saw, moved, took or counted a stack.
-      # SELECT lots.id, greatest(lots.seen_on, max(acts.occurred_on)) FROM lots JOIN movements/lot_events JOIN acts ... WHERE lots.id IN (...) GROUP BY lots.id
+      # SELECT lots.id, greatest(lots.seen_on, max(acts.occurred_on)) FROM lots JOIN movements/lot_events JOIN acts ...
+      #   WHERE lots.id IN (...) GROUP BY lots.id
       # @return [Hash{Integer=>Date}]
       def seen_on(lot_ids)
-        touching = db[:movements].where(household_id: household_id, lot_id: lot_ids).select(:lot_id, :act_id)
-                                 .union(db[:lot_events].where(household_id: household_id, lot_id: lot_ids).select(:lot_id, :act_id), from_self: true, alias: :touching)
-        touching.join(:acts, id: Sequel[:touching][:act_id]).join(:lots, id: Sequel[:touching][:lot_id]).where(Sequel[:acts][:household_id] => household_id)
-                .group(Sequel[:lots][:id]).select_hash(Sequel[:lots][:id], Sequel.lit("greatest(lots.seen_on, max(acts.occurred_on))").as(:seen_on))
+        touching =
+          db[:movements]
+            .where(household_id: household_id, lot_id: lot_ids)
+            .select(:lot_id, :act_id)
+            .union(
+              db[:lot_events].where(household_id: household_id, lot_id: lot_ids).select(:lot_id, :act_id),
+              from_self: true,
+              alias: :touching
+            )
+        touching
+          .join(:acts, id: Sequel[:touching][:act_id])
+          .join(:lots, id: Sequel[:touching][:lot_id])
+          .where(Sequel[:acts][:household_id] => household_id)
+          .group(Sequel[:lots][:id])
+          .select_hash(Sequel[:lots][:id], Sequel.lit("greatest(lots.seen_on, max(acts.occurred_on))").as(:seen_on))
       end
 
       # How many "still there?" questions were answered on a day.
@@ -47,10 +74,15 @@ module NutShelf
       private
 
       def standing(today)
-        db[:movements].join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
-                      .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
-                      .where(Sequel[:movements][:household_id] => household_id, reason: USED).where { Sequel[:acts][:occurred_on] > today - (WEEKS * 7) }
-                      .exclude(Sequel[:acts][:id] => db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id))
+        db[:movements]
+          .join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
+          .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
+          .where(Sequel[:movements][:household_id] => household_id, :reason => USED)
+          .where { Sequel[:acts][:occurred_on] > today - (WEEKS * 7) }
+          .exclude(
+            Sequel[:acts][:id] =>
+              db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+          )
       end
     end
   end

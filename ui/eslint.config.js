@@ -9,14 +9,21 @@ const UNTOLD = [
   "JSXExpressionContainer TemplateElement[value.raw=/[A-Za-z]{3,} [a-z]{2,} /]:not(JSXAttribute[name.name='className'] TemplateElement)",
 ];
 
-export default ts.config(...ts.configs.recommended, {
-  files: ["src/**/*.{ts,tsx}"],
-  ignores: ["src/api/schema.d.ts"],
-  plugins: { "react-hooks": hooks },
-  rules: {
-    ...hooks.configs.recommended.rules,
-    "@typescript-eslint/no-explicit-any": "error",
-    "no-restricted-syntax": ["error", ...UNTOLD.map((selector) => ({ selector, message: "What is said to people stands in src/words." }))],
-    "max-lines-per-function": ["error", { max: 60, skipBlankLines: true, skipComments: true }],
+export default ts.config(
+  ...ts.configs.recommended,
+  {
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["src/api/schema.d.ts"],
+    plugins: { "react-hooks": hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      "@typescript-eslint/no-explicit-any": "error",
+      "no-restricted-syntax": [
+        "error",
+        ...UNTOLD.map((selector) => ({ selector, message: "What is said to people stands in src/words." })),
+      ],
+      "max-lines-per-function": ["error", { max: 60, skipBlankLines: true, skipComments: true }],
+    },
   },
-}, { ignores: ["src/api/schema.d.ts", "dist"] });
+  { ignores: ["src/api/schema.d.ts", "dist"] },
+);

@@ -8,7 +8,9 @@ module NutShelf
   module Api
     # What was done lately, and taking it back.
     class Acts < Base
-      get("/") { view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row, room.caller.account_id) } } } }
+      get("/") do
+        view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row, room.caller.account_id) } } }
+      end
 
       post("/:id/undo") do
         body_as("Nothing")

@@ -9,15 +9,23 @@ module NutShelf
     class Barcodes < Base
       get("/") do
         view(:rules) do |room|
-          { barcodes: room.house.packs.barcodes.map { |row| { code: row[:code], food_id: row[:food_id], food: room.food_row(row[:food_id])[:name].to_s, pack: words(row, room) } } }
+          {
+            barcodes:
+              room.house.packs.barcodes.map do |row|
+                {
+                  code: row[:code],
+                  food_id: row[:food_id],
+                  food: room.food_row(row[:food_id])[:name].to_s,
+                  pack: words(row, room)
+                }
+              end
+          }
         end
       end
 
       post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
 
-      helpers do
-        def words(row, room) = room.size(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym))
-      end
+      helpers { def words(row, room) = room.size(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym)) }
     end
   end
 end

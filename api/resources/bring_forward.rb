@@ -17,11 +17,18 @@ module NutShelf
 
       helpers do
         def item(room, of, item)
-          { food_id: item.food_id, food: item.food.name, working_amount: words(room, item, item.amount_g), own: item.own,
-            at_hand: words(room, item, item.list.there), steps: item.steps,
+          {
+            food_id: item.food_id,
+            food: item.food.name,
+            working_amount: words(room, item, item.amount_g),
+            own: item.own,
+            at_hand: words(room, item, item.list.there),
+            steps: item.steps,
             short: item.list.short.positive? ? words(room, item, item.list.short) : nil,
-            to_place_id: item.to_place&.id, to_place: item.to_place&.name,
-            picks: item.list.picks.map { |pick| pick(room, pick, of.then_until(item, pick)) } }
+            to_place_id: item.to_place&.id,
+            to_place: item.to_place&.name,
+            picks: item.list.picks.map { |pick| pick(room, pick, of.then_until(item, pick)) }
+          }
         end
 
         def words(room, item, grams) = Core::HandWords.of(grams, item.food, pack: item.pack_g, measures: room.measures)
@@ -29,8 +36,14 @@ module NutShelf
         def pick(room, pick, then_until)
           stack = pick.stack
           amount = pick.amount / stack.grams_per_unit
-          { lot_id: stack.id, amount: Core::Decimal.print(amount), words: in_hands(room, stack, amount), place: stack.place,
-            usable_until: stack.usable_until&.iso8601, then_until: then_until&.iso8601 }
+          {
+            lot_id: stack.id,
+            amount: Core::Decimal.print(amount),
+            words: in_hands(room, stack, amount),
+            place: stack.place,
+            usable_until: stack.usable_until&.iso8601,
+            then_until: then_until&.iso8601
+          }
         end
 
         # "2 tins of 400 g", as hands carry them.

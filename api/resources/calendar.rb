@@ -14,7 +14,8 @@ module NutShelf
 
       get("/:token.ics") do
         token = params[:token].to_s
-        household = token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Doors.calendar(db, token) }
+        household =
+          token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Doors.calendar(db, token) }
         household or refuse("not_found", "There is no such calendar.", "Ask for a new address.")
         office.database.within(household) do |db|
           content_type "text/calendar", charset: "utf-8"
@@ -26,7 +27,9 @@ module NutShelf
       helpers do
         def feed(room)
           thawing = Desk::Thawing.new(room, Desk::Plan.new(room)).tasks
-          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.household[:uid]).write(Desk::CalendarOf.new(room, thawing).entries)
+          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.household[:uid]).write(
+            Desk::CalendarOf.new(room, thawing).entries
+          )
         end
       end
     end

@@ -9,7 +9,9 @@ module NutShelf
   module Api
     # Recurring care, checks and follow-ups.
     class Care < Base
-      get("/") { view(:plan, :stock, :rules) { |room| { care: room.house.care.all.map { |row| Care.row(row, room) } } } }
+      get("/") do
+        view(:plan, :stock, :rules) { |room| { care: room.house.care.all.map { |row| Care.row(row, room) } } }
+      end
 
       post("/") { act(Desk::AddCare, body_as("AddCare")) }
 
@@ -26,8 +28,14 @@ module NutShelf
       def self.row(row, room)
         lot = row[:lot_id] && room.house.lots.one(row[:lot_id])
         place_id = row[:place_id] || (lot && lot[:place_id])
-        { **row.slice(:id, :title, :lot_id, :every_days, :every_months, :holds_days), place_id: row[:place_id], place: place_id && room.place(place_id).name, next_on: row[:next_on]&.iso8601, done_on: row[:done_on]&.iso8601,
-                                                                                      late_days: row[:next_on] ? [(room.today - row[:next_on]).to_i, 0].max : 0 }
+        {
+          **row.slice(:id, :title, :lot_id, :every_days, :every_months, :holds_days),
+          place_id: row[:place_id],
+          place: place_id && room.place(place_id).name,
+          next_on: row[:next_on]&.iso8601,
+          done_on: row[:done_on]&.iso8601,
+          late_days: row[:next_on] ? [(room.today - row[:next_on]).to_i, 0].max : 0
+        }
       end
     end
   end

@@ -20,7 +20,9 @@ module NutShelf
 
       get("/:id") { view { |room| CountView.new(room, room.house.counts.find(id_param)).call } }
 
-      get("/:id/differences") { view { |room| { differences: CountView.new(room, room.house.counts.find(id_param)).differences } } }
+      get("/:id/differences") do
+        view { |room| { differences: CountView.new(room, room.house.counts.find(id_param)).differences } }
+      end
 
       post("/:id/lines") { act(Desk::EnterLine, { count_id: id_param, **body_as("CountLine") }) }
 
@@ -39,14 +41,34 @@ module NutShelf
         def overview(room)
           due = Desk::PlacesDue.new(room).all
           counts = room.house.lots.count_by_place
-          { places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
-            open: room.house.counts.open.map do |count|
-              { id: count[:id], place_id: count[:place_id], place: room.place(count[:place_id]).name, person: count[:person], started_at: count[:started_at].utc.iso8601, lines: room.house.counts.lines(count[:id]).size }
-            end }
+          {
+            places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
+            open:
+              room.house.counts.open.map do |count|
+                {
+                  id: count[:id],
+                  place_id: count[:place_id],
+                  place: room.place(count[:place_id]).name,
+                  person: count[:person],
+                  started_at: count[:started_at].utc.iso8601,
+                  lines: room.house.counts.lines(count[:id]).size
+                }
+              end
+          }
         end
 
         def place(place, due, stacks)
-          { id: place.id, name: place.name, kind: place.kind, tier: place.tier, parent_id: place.parent_id, stacks: stacks, counted_on: place.counted_on&.iso8601, due: due.due, reason: due.reason }
+          {
+            id: place.id,
+            name: place.name,
+            kind: place.kind,
+            tier: place.tier,
+            parent_id: place.parent_id,
+            stacks: stacks,
+            counted_on: place.counted_on&.iso8601,
+            due: due.due,
+            reason: due.reason
+          }
         end
       end
     end

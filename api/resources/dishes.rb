@@ -14,8 +14,12 @@ module NutShelf
           on = day || room.today
           found = plan.plan.ranked(on)
           found = found.select { |entry| entry.dish.recipe.meal == params[:meal] } if params[:meal]
-          { on: on.iso8601, servings: Core::Decimal.print(plan.plan.servings), dishes: found.reject { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) },
-            shut: found.select { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) } }
+          {
+            on: on.iso8601,
+            servings: Core::Decimal.print(plan.plan.servings),
+            dishes: found.reject { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) },
+            shut: found.select { |entry| entry.dish.shut? }.map { |entry| plan.dish(entry) }
+          }
         end
       end
     end

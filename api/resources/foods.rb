@@ -8,14 +8,27 @@ module NutShelf
   module Api
     # Foods by name, and new ones.
     class Foods < Base
-      get("/") { view(:stock, :rules) { |room| { foods: params[:usual] == "yes" ? FoodView.new(room).usual(room.house.foods.usual) : FoodView.new(room).plain(found(room)) } } }
+      get("/") do
+        view(:stock, :rules) do |room|
+          {
+            foods:
+              if params[:usual] == "yes"
+                FoodView.new(room).usual(room.house.foods.usual)
+              else
+                FoodView.new(room).plain(found(room))
+              end
+          }
+        end
+      end
 
       post("/") { act(Desk::AddFood, body_as("AddFood")) }
 
       helpers do
         def found(room)
           text = params[:q].to_s.strip
-          refuse("invalid", "The search words cannot be used.", "Use up to 200 letters.") if text.length > 200 || text.include?("\u0000")
+          if text.length > 200 || text.include?("\u0000")
+            refuse("invalid", "The search words cannot be used.", "Use up to 200 letters.")
+          end
           text.empty? ? room.house.foods.all : room.house.foods.search(text)
         end
       end

@@ -20,15 +20,38 @@ module NutShelf
         def preview(room, input)
           file = Desk::StockFile.new(room, input)
           problems = file.problems
-          { encoding: file.file.encoding, delimiter: file.file.delimiter, decimal: file.file.decimal, columns: file.columns, fields: Exchange::Headings::FIELDS,
-            rows: file.rows.map { |row| shown(room, row) }, total: file.rows.size, problems: problems.map(&:to_h), problem_count: problems.size,
-            unknown_foods: file.unknown_foods, unknown_places: file.unknown_places, unread: file.unread, notes: file.notes, before: file.before, heading: file.file.heading_line,
-            first_lines: file.file.first_lines, ready: problems.empty? && file.rows.any? }
+          {
+            encoding: file.file.encoding,
+            delimiter: file.file.delimiter,
+            decimal: file.file.decimal,
+            columns: file.columns,
+            fields: Exchange::Headings::FIELDS,
+            rows: file.rows.map { |row| shown(room, row) },
+            total: file.rows.size,
+            problems: problems.map(&:to_h),
+            problem_count: problems.size,
+            unknown_foods: file.unknown_foods,
+            unknown_places: file.unknown_places,
+            unread: file.unread,
+            notes: file.notes,
+            before: file.before,
+            heading: file.file.heading_line,
+            first_lines: file.file.first_lines,
+            ready: problems.empty? && file.rows.any?
+          }
         end
 
         def shown(room, row)
-          input = row.input or return { line: row.line, food: row.food_text, amount: "", place: nil, date: nil, price_minor: nil }
-          { line: row.line, food: room.food(input[:food_id]).name, amount: words(room, input), place: room.place(input[:place_id]).name, date: input[:printed_on] || input[:made_on], price_minor: input[:price_minor] }
+          input = row.input or
+            return { line: row.line, food: row.food_text, amount: "", place: nil, date: nil, price_minor: nil }
+          {
+            line: row.line,
+            food: room.food(input[:food_id]).name,
+            amount: words(room, input),
+            place: room.place(input[:place_id]).name,
+            date: input[:printed_on] || input[:made_on],
+            price_minor: input[:price_minor]
+          }
         end
 
         def words(room, input)

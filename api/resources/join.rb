@@ -10,7 +10,13 @@ module NutShelf
     class Join < Base
       set :open_door, true
 
-      post("/look") { json(invitation(body_as("JoinLook")[:token]).then { |found| { household: found[:household_name], name: found[:name], role: found[:role], email: found[:for_email] } }) }
+      post("/look") do
+        json(
+          invitation(body_as("JoinLook")[:token]).then do |found|
+            { household: found[:household_name], name: found[:name], role: found[:role], email: found[:for_email] }
+          end
+        )
+      end
 
       post("/") do
         input = body_as("Join")
@@ -28,17 +34,23 @@ module NutShelf
           office.database.outside { |db| Store::Doors.invitation(db, token) } || used_up
         end
 
-        def used_up = refuse("not_found", "This link was used, taken back or is too old.", "Ask a keeper for a new one.")
+        def used_up
+          refuse("not_found", "This link was used, taken back or is too old.", "Ask a keeper for a new one.")
+        end
 
         # Before the link is used up, and outside any transaction: hashing takes its time.
         def password_hash(found, input)
-          missing("/email", "An e-mail address is needed.", "Say where you can be reached.") unless found[:for_account_id] || input[:email]
+          unless found[:for_account_id] || input[:email]
+            missing("/email", "An e-mail address is needed.", "Say where you can be reached.")
+          end
           missing("/password", "A password is needed.", "Choose one.") unless input[:password]
           refuse_password(input[:password])
           Passwords.hash(input[:password])
         end
 
-        def missing(pointer, title, remedy) = refuse("invalid", title, remedy, errors: [{ pointer: pointer, detail: "It is missing." }])
+        def missing(pointer, title, remedy)
+          refuse("invalid", title, remedy, errors: [{ pointer: pointer, detail: "It is missing." }])
+        end
 
         def welcome(db, input, hash, signed_in)
           found = Store::Doors.invitation(db, input[:token]) || used_up
@@ -50,11 +62,23 @@ module NutShelf
           Store::Households.new(db, found[:household_id]).bump
           return again(db, found[:for_account_id], hash) if found[:for_account_id]
 
-          belong(db, signed_in || db[:accounts].insert(email: input[:email], name: (input[:name] || found[:name]).strip, password_hash: hash), found)
+          belong(
+            db,
+            signed_in ||
+              db[:accounts].insert(
+                email: input[:email],
+                name: (input[:name] || found[:name]).strip,
+                password_hash: hash
+              ),
+            found
+          )
         end
 
         def refuse_member(db, account, found)
-          return unless Store::Households.membership(db, account, found[:household_id])&.fetch(:household_id) == found[:household_id]
+          unless Store::Households.membership(db, account, found[:household_id])&.fetch(:household_id) ==
+              found[:household_id]
+            return
+          end
 
           refuse("taken", "You belong to #{found[:household_name]} already.", "Keep the link for somebody else.")
         end
@@ -62,7 +86,11 @@ module NutShelf
         def refuse_known(db, input)
           return if db[:accounts].where(email: input[:email]).empty?
 
-          refuse("taken", "There is somebody with that e-mail address already.", "Sign in first, then open the link again: the same account may belong to several households.")
+          refuse(
+            "taken",
+            "There is somebody with that e-mail address already.",
+            "Sign in first, then open the link again: the same account may belong to several households."
+          )
         end
 
         # After a restore: the account is there, its password is not.

@@ -35,40 +35,127 @@ module NutShelf
           row = room.food_row(id)
           food = room.food(id)
           guide = Core::Guide.new(room.catalog, food, room.policy)
-          { food_id: id, food: row[:name].to_s, aisle: row[:aisle], school: room.policy.school_words, opened_where: food.opened_where, freezes: food.freezes, freeze_note: food.freeze_note.to_s,
-            thaw_hours_per_kg: food.thaw_hours_fridge && Core::Decimal.print(food.thaw_hours_fridge), tolerance_days: food.past_date_tolerance_days, high_risk: food.high_risk, no_opened_limit: food.no_opened_limit,
-            table: guide.table.map { |line| { situation: line[:situation], places: line[:places].map { |place, one| cell(place, one) } } },
-            methods: guide.methods_compared.map { |one| { place: one.place, state: one.state, storage: one.storage, words: one.storage_words, low: one.low, high: one.high, advice: one.method.to_s, own: !one.own_reason.nil? } },
-            signs: guide.signs, cautions: cautions(guide, food), care: guide.care, losses: guide.losses, own: own(room, food), figures: figures(room, row), known: known(room, row, food), revival: guide.revival }
+          {
+            food_id: id,
+            food: row[:name].to_s,
+            aisle: row[:aisle],
+            school: room.policy.school_words,
+            opened_where: food.opened_where,
+            freezes: food.freezes,
+            freeze_note: food.freeze_note.to_s,
+            thaw_hours_per_kg: food.thaw_hours_fridge && Core::Decimal.print(food.thaw_hours_fridge),
+            tolerance_days: food.past_date_tolerance_days,
+            high_risk: food.high_risk,
+            no_opened_limit: food.no_opened_limit,
+            table:
+              guide.table.map do |line|
+                { situation: line[:situation], places: line[:places].map { |place, one| cell(place, one) } }
+              end,
+            methods:
+              guide.methods_compared.map do |one|
+                {
+                  place: one.place,
+                  state: one.state,
+                  storage: one.storage,
+                  words: one.storage_words,
+                  low: one.low,
+                  high: one.high,
+                  advice: one.method.to_s,
+                  own: !one.own_reason.nil?
+                }
+              end,
+            signs: guide.signs,
+            cautions: cautions(guide, food),
+            care: guide.care,
+            losses: guide.losses,
+            own: own(room, food),
+            figures: figures(room, row),
+            known: known(room, row, food),
+            revival: guide.revival
+          }
         end
 
         # What a keeper may put right of it.
         def known(room, row, food)
-          { own: row[:reference_key].nil?, version: row[:version], name: row[:name].to_s, nicknames: row[:nicknames].to_a, allergens: food.allergens.to_a, packs: FoodView.new(room).packs(row), mark: FoodView.new(room).mark(row),
-            food_group: row[:food_group], home_place_id: row[:home_place_id], like: like(room, row) }
+          {
+            own: row[:reference_key].nil?,
+            version: row[:version],
+            name: row[:name].to_s,
+            nicknames: row[:nicknames].to_a,
+            allergens: food.allergens.to_a,
+            packs: FoodView.new(room).packs(row),
+            mark: FoodView.new(room).mark(row),
+            food_group: row[:food_group],
+            home_place_id: row[:home_place_id],
+            like: like(room, row)
+          }
         end
 
-        def like(room, row) = row[:class_key] && !row[:reference_key] ? room.catalog.foods[row[:class_key]]&.name || room.catalog.class_names[row[:class_key]] : nil
+        def like(room, row)
+          return unless row[:class_key] && !row[:reference_key]
+
+          room.catalog.foods[row[:class_key]]&.name || room.catalog.class_names[row[:class_key]]
+        end
 
         def cell(place, one)
           row = one[:row]
-          return { place: place, days: nil, span: nil, words: nil, kind: nil, advice: "", reason: one[:reason].to_s, own_reason: nil, unsafe: one[:outcome] == :unsafe, state: nil } unless row
+          unless row
+            return (
+              {
+                place: place,
+                days: nil,
+                span: nil,
+                words: nil,
+                kind: nil,
+                advice: "",
+                reason: one[:reason].to_s,
+                own_reason: nil,
+                unsafe: one[:outcome] == :unsafe,
+                state: nil
+              }
+            )
+          end
 
-          { place: place, days: one[:days], span: row.span, words: row.span_words, kind: row.kind.to_s, advice: row.method.to_s, reason: "", own_reason: row.own_reason, unsafe: false, state: row.place == place ? row.state : nil }
+          {
+            place: place,
+            days: one[:days],
+            span: row.span,
+            words: row.span_words,
+            kind: row.kind.to_s,
+            advice: row.method.to_s,
+            reason: "",
+            own_reason: row.own_reason,
+            unsafe: false,
+            state: row.place == place ? row.state : nil
+          }
         end
 
         def cautions(guide, food)
           # The page speaks of the food once its seal is broken.
-          (guide.cautions.map { |text| "#{text.chomp('.')}." } + Core::Cautions.of(food, perishable: food.high_risk)).uniq
+          (
+            guide.cautions.map { |text| "#{text.chomp(".")}." } + Core::Cautions.of(food, perishable: food.high_risk)
+          ).uniq
         end
 
         def own(room, food)
-          room.house.rules.all.select { |row| row[:scope] == food.key }.map { |row| { **row.slice(:id, :place, :state, :low, :high, :kind, :reason), storage: row[:storage].empty? ? nil : row[:storage] } }
+          room.house.rules.all.select { |row| row[:scope] == food.key }.map do |row|
+            {
+              **row.slice(:id, :place, :state, :low, :high, :kind, :reason),
+              storage: row[:storage].empty? ? nil : row[:storage]
+            }
+          end
         end
 
         def figures(room, row)
           rate = Desk::UsageOf.new(room).rate(row[:id], row[:dimension])
-          { dimension: row[:dimension], weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil, steps: rate.steps, **%i[working_amount weekly_said g_per_ml g_per_piece].to_h { |name| [name, row[name] && Core::Decimal.print(row[name].to_r)] } }
+          {
+            dimension: row[:dimension],
+            weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil,
+            steps: rate.steps,
+            **%i[working_amount weekly_said g_per_ml g_per_piece].to_h do |name|
+              [name, row[name] && Core::Decimal.print(row[name].to_r)]
+            end
+          }
         end
       end
     end

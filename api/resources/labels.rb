@@ -12,7 +12,14 @@ module NutShelf
       MOST = Core::Limits::LABELS
       set :address, ""
 
-      get("/grids") { json({ grids: Exchange::LabelGrid::ALL.values.map { |grid| { key: grid.key, name: grid.name, per_page: grid.per_page } } }) }
+      get("/grids") do
+        json(
+          {
+            grids:
+              Exchange::LabelGrid::ALL.values.map { |grid| { key: grid.key, name: grid.name, per_page: grid.per_page } }
+          }
+        )
+      end
 
       get("/sheet.pdf") do
         grid = grid(params[:grid] || "3x8")
@@ -28,24 +35,65 @@ module NutShelf
         content_type "image/png"
         Exchange::PdfPicture.page(pdf)
       rescue Exchange::PdfPicture::Missing
-        refuse("not_here", "Pictures of labels cannot be made on this machine.", "Install poppler-utils, or print the PDF.")
+        refuse(
+          "not_here",
+          "Pictures of labels cannot be made on this machine.",
+          "Install poppler-utils, or print the PDF."
+        )
       end
 
       helpers do
         # Where a phone finds the house: a setting, never what the request says.
         def address = settings.address
 
-        def grid(key) = Exchange::LabelGrid::ALL[key] || refuse("invalid", "There is no such sheet of labels.", "Use one of #{Exchange::LabelGrid::ALL.keys.join(', ')}.", errors: [{ pointer: "/grid", detail: "It is not known." }])
+        def grid(key)
+          Exchange::LabelGrid::ALL[key] ||
+            refuse(
+              "invalid",
+              "There is no such sheet of labels.",
+              "Use one of #{Exchange::LabelGrid::ALL.keys.join(", ")}.",
+              errors: [{ pointer: "/grid", detail: "It is not known." }]
+            )
+        end
 
         # Comma-separated stacks, each so many times.
         def labels(copies)
-          ids = params[:stacks].to_s.split(",").map do |text|
-            text.match?(/\A[1-9]\d{0,17}\z/) ? text.to_i : refuse("invalid", "#{text} is no stack.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "Numbers, with commas between." }])
+          ids =
+            params[:stacks].to_s.split(",").map do |text|
+              if text.match?(/\A[1-9]\d{0,17}\z/)
+                text.to_i
+              else
+                refuse(
+                  "invalid",
+                  "#{text} is no stack.",
+                  "Choose stacks.",
+                  errors: [{ pointer: "/stacks", detail: "Numbers, with commas between." }]
+                )
+              end
+            end
+          if ids.empty?
+            refuse(
+              "invalid",
+              "It does not say which stacks.",
+              "Choose stacks.",
+              errors: [{ pointer: "/stacks", detail: "It is missing." }]
+            )
           end
-          refuse("invalid", "It does not say which stacks.", "Choose stacks.", errors: [{ pointer: "/stacks", detail: "It is missing." }]) if ids.empty?
-          refuse("invalid", "That is more than #{MOST} labels.", "Print them in parts.", errors: [{ pointer: "/copies", detail: "Too many." }]) if ids.size * copies > MOST
+          if ids.size * copies > MOST
+            refuse(
+              "invalid",
+              "That is more than #{MOST} labels.",
+              "Print them in parts.",
+              errors: [{ pointer: "/copies", detail: "Too many." }]
+            )
+          end
           caller = caller!
-          office.database.within(caller.household_id) { |db| Desk::LabelsOf.new(Desk::Room.new(office, caller, db), address).of(ids).flat_map { |label| [label] * copies } }
+          office.database.within(caller.household_id) do |db|
+            Desk::LabelsOf
+              .new(Desk::Room.new(office, caller, db), address)
+              .of(ids)
+              .flat_map { |label| [label] * copies }
+          end
         end
       end
     end

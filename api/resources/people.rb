@@ -16,23 +16,66 @@ module NutShelf
 
       helpers do
         def page(room)
-          { people: room.house.household.people.map { |row| person(row) }, members: room.caller.keeper? ? room.house.doors.members.map do |row|
-            { **row, email: row[:email].to_s, you: row[:account_id] == room.caller.account_id }
-          end : [],
-            invitations: room.caller.keeper? ? room.house.doors.invitations.map { |row| { id: row[:id], name: row[:name], role: row[:role], expires_at: row[:expires_at].utc.iso8601 } } : [],
-            feeds: room.house.doors.feeds.select { |row| row[:account_id] == room.caller.account_id }.map { |row| { id: row[:id], made_at: row[:made_at].utc.iso8601 } }, ways: ways(room) }
+          {
+            people: room.house.household.people.map { |row| person(row) },
+            members:
+              if room.caller.keeper?
+                room.house.doors.members.map do |row|
+                  { **row, email: row[:email].to_s, you: row[:account_id] == room.caller.account_id }
+                end
+              else
+                []
+              end,
+            invitations:
+              if room.caller.keeper?
+                room.house.doors.invitations.map do |row|
+                  { id: row[:id], name: row[:name], role: row[:role], expires_at: row[:expires_at].utc.iso8601 }
+                end
+              else
+                []
+              end,
+            feeds:
+              room
+                .house
+                .doors
+                .feeds
+                .select { |row| row[:account_id] == room.caller.account_id }
+                .map { |row| { id: row[:id], made_at: row[:made_at].utc.iso8601 } },
+            ways: ways(room)
+          }
         end
 
         def person(row)
-          { id: row[:id], name: row[:name], portion_factor: Core::Decimal.print(row[:portion_factor].to_r), strict: row[:strict], eats: row[:eats], excludes: row[:excludes].to_a, note: row[:note], version: row[:version] }
+          {
+            id: row[:id],
+            name: row[:name],
+            portion_factor: Core::Decimal.print(row[:portion_factor].to_r),
+            strict: row[:strict],
+            eats: row[:eats],
+            excludes: row[:excludes].to_a,
+            note: row[:note],
+            version: row[:version]
+          }
         end
 
         def ways(room)
           settings = room.household[:settings].to_h
-          { name: room.household[:name], school: room.household[:school], version: room.household[:version], front_days: settings.fetch("front_days", 7), soon_days: settings.fetch("soon_days", 30),
-            plan_looks: settings.fetch("plan_looks", true), count_every_days: settings.fetch("count_every_days", 90), ask_from_minor: settings.fetch("ask_from_minor", 150),
-            measures: settings.fetch("measures", "metric"), degrees: settings.fetch("degrees", "c"), languages: settings.fetch("languages", []), day_order: room.household[:day_order],
-            currency: room.household[:currency], currency_fixed: !room.house.packs.no_price? }
+          {
+            name: room.household[:name],
+            school: room.household[:school],
+            version: room.household[:version],
+            front_days: settings.fetch("front_days", 7),
+            soon_days: settings.fetch("soon_days", 30),
+            plan_looks: settings.fetch("plan_looks", true),
+            count_every_days: settings.fetch("count_every_days", 90),
+            ask_from_minor: settings.fetch("ask_from_minor", 150),
+            measures: settings.fetch("measures", "metric"),
+            degrees: settings.fetch("degrees", "c"),
+            languages: settings.fetch("languages", []),
+            day_order: room.household[:day_order],
+            currency: room.household[:currency],
+            currency_fixed: !room.house.packs.no_price?
+          }
         end
       end
     end

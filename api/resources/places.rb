@@ -36,7 +36,8 @@ module NutShelf
       get("/:id/photo") do
         caller = caller!
         office.database.within(caller.household_id) do |db|
-          photo = Store::House.new(db, caller.household_id).places.photo(id_param) or refuse("not_found", "There is no picture of it.", "Take one.")
+          photo = Store::House.new(db, caller.household_id).places.photo(id_param) or
+            refuse("not_found", "There is no picture of it.", "Take one.")
           content_type photo[:media_type]
           headers "cache-control" => "private, max-age=60", "x-content-type-options" => "nosniff"
           photo[:bytes].to_s
@@ -52,7 +53,12 @@ module NutShelf
       helpers do
         def fit(room, input)
           place = room.house.places.find(id_param)
-          shelf = input[:shelf_mm] || place.inner_mm&.to_a or refuse("unknown_figure", "Nobody has measured #{place.name} yet.", "Measure its inside once: width, depth, height.")
+          shelf = input[:shelf_mm] || place.inner_mm&.to_a or
+            refuse(
+              "unknown_figure",
+              "Nobody has measured #{place.name} yet.",
+              "Measure its inside once: width, depth, height."
+            )
           boxes = Core::Boxes.new(shelf: shelf, box: input[:box_mm], upright: input.fetch(:upright, true))
           { count: boxes.count, steps: boxes.steps }
         end

@@ -10,13 +10,22 @@ module NutShelf
     # Which stacks a recall means, and setting them apart.
     class Recall < Base
       get("/") do
-        wanted = { food_id: params[:food_id] && id_param(:food_id), pack_id: params[:pack_id] && id_param(:pack_id), lot_text: words(:lot) }.compact
+        wanted = {
+          food_id: params[:food_id] && id_param(:food_id),
+          pack_id: params[:pack_id] && id_param(:pack_id),
+          lot_text: words(:lot)
+        }.compact
         code = words(:code)
         view(:stock, :rules) do |room|
           wanted[:pack_id] ||= pack_of(room, code) if code
           rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
           stacks = StackView.new(room).all(rows.map { |row| row[:id] })
-          { stacks: rows.map { |row| { stack: stacks.fetch(row[:id]), lot_text: row[:lot_text], place: room.place(row[:place_id]).name } } }
+          {
+            stacks:
+              rows.map do |row|
+                { stack: stacks.fetch(row[:id]), lot_text: row[:lot_text], place: room.place(row[:place_id]).name }
+              end
+          }
         end
       end
 
@@ -31,7 +40,9 @@ module NutShelf
 
         def words(name)
           text = params[name].to_s.strip
-          refuse("invalid", "The lot cannot be used.", "Use up to 60 letters.") if text.length > 60 || text.include?("\u0000") || !text.valid_encoding?
+          if text.length > 60 || text.include?("\u0000") || !text.valid_encoding?
+            refuse("invalid", "The lot cannot be used.", "Use up to 60 letters.")
+          end
           text.empty? ? nil : text
         end
       end

@@ -11,8 +11,13 @@ module NutShelf
       get("/") do
         caller = caller!
         office.database.within(caller.household_id) do |db|
-          jar = params[:container_id] && Store::House.new(db, caller.household_id).containers.find(id_param(:container_id))
-          json Devices::Scale.new(Store::House.new(db, caller.household_id).readings).weigh(tare: jar && jar[:tare_g]).to_h
+          jar =
+            params[:container_id] &&
+            Store::House.new(db, caller.household_id).containers.find(id_param(:container_id))
+          json Devices::Scale
+            .new(Store::House.new(db, caller.household_id).readings)
+            .weigh(tare: jar && jar[:tare_g])
+            .to_h
         end
       end
 

@@ -10,7 +10,9 @@ module NutShelf
       post("/") do
         text = body_as("Scan")[:text]
         caller = caller!
-        office.database.within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(office, caller, db)).call(text) }
+        office
+          .database
+          .within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(office, caller, db)).call(text) }
       end
     end
   end

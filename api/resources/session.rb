@@ -20,7 +20,12 @@ module NutShelf
       post("/session/household") do
         account = caller!.account_id
         id = body_as("ChooseHousehold")[:household_id]
-        there = office.database.outside { |db| Store::Households.memberships(db, account) }.to_a.any? { |row| row[:household_id] == id }
+        there =
+          office
+            .database
+            .outside { |db| Store::Households.memberships(db, account) }
+            .to_a
+            .any? { |row| row[:household_id] == id }
         refuse("not_found", "You do not belong to that household.", "Choose one of yours.") unless there
         env["nut_shelf.choose"].call(id)
         env["nut_shelf.household_id"] = id
@@ -48,7 +53,12 @@ module NutShelf
         def refuse_zone(zone)
           return if office.clock.zone_known?(zone)
 
-          refuse("invalid", "There is no time zone #{zone}.", "Choose one like Europe/Dublin.", errors: [{ pointer: "/time_zone", detail: "It is not known." }])
+          refuse(
+            "invalid",
+            "There is no time zone #{zone}.",
+            "Choose one like Europe/Dublin.",
+            errors: [{ pointer: "/time_zone", detail: "It is not known." }]
+          )
         end
 
         def make_first(input)
@@ -56,10 +66,18 @@ module NutShelf
           office.database.outside do |db|
             db.transaction do
               db.get(Sequel.function(:pg_advisory_xact_lock, 720_411))
-              refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.") unless Store::Households.empty?(db)
+              unless Store::Households.empty?(db)
+                refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.")
+              end
               account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
-              Desk::HouseholdMaker.new(office).make(account, { name: input[:household].strip, **input.slice(:time_zone, :currency, :day_order, :people),
-                                                               settings: input.slice(:measures, :languages, :degrees) })
+              Desk::HouseholdMaker.new(office).make(
+                account,
+                {
+                  name: input[:household].strip,
+                  **input.slice(:time_zone, :currency, :day_order, :people),
+                  settings: input.slice(:measures, :languages, :degrees)
+                }
+              )
               account
             end
           end
@@ -67,8 +85,19 @@ module NutShelf
 
         def session_view(account_id)
           member, account, all = account_id && office.database.outside { |db| belonging(db, account_id) }
-          base = { signed_in: !member.nil?, first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) }, demo: !settings.demo_account.nil?, csrf: env["nut_shelf.csrf"].call,
-                   today: office.clock.today.iso8601, zone: "UTC", account: account&.slice(:id, :name), address: settings.public_address, person: nil, household: nil, households: all.to_a }
+          base = {
+            signed_in: !member.nil?,
+            first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) },
+            demo: !settings.demo_account.nil?,
+            csrf: env["nut_shelf.csrf"].call,
+            today: office.clock.today.iso8601,
+            zone: "UTC",
+            account: account&.slice(:id, :name),
+            address: settings.public_address,
+            person: nil,
+            household: nil,
+            households: all.to_a
+          }
           member ? base.merge(signed(member, account)) : base
         end
 
@@ -76,20 +105,37 @@ module NutShelf
         def belonging(db, account_id)
           rows = Store::Households.memberships(db, account_id)
           names = rows.size > 1 ? Store::Households.named(db, rows.map { |row| row[:household_id] }) : {}
-          [rows.find { |row| row[:household_id] == env["nut_shelf.household_id"] } || rows.first, db[:accounts].first(id: account_id),
-           rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }]
+          [
+            rows.find { |row| row[:household_id] == env["nut_shelf.household_id"] } || rows.first,
+            db[:accounts].first(id: account_id),
+            rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }
+          ]
         end
 
         # In what amounts may be typed, each unit with what one of it is in g or ml.
         def units(row)
           measures = Core::Measures.of(row[:settings].to_h.fetch("measures", "metric"))
-          { g: :mass, ml: :volume }.transform_values { |dimension| measures.units(dimension).map { |words, factor| { words: words, is: factor.to_d(15).to_s("F") } } }
+          { g: :mass, ml: :volume }.transform_values do |dimension|
+            measures.units(dimension).map { |words, factor| { words: words, is: factor.to_d(15).to_s("F") } }
+          end
         end
 
         def signed(member, account)
-          row = office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
-          { person: { name: account[:name], role: member[:role] },
-            household: { **row.slice(:id, :name, :currency, :day_order, :school), degrees: row[:settings].to_h.fetch("degrees", "c"), units: units(row) }, today: office.clock.today(row[:time_zone]).iso8601, zone: row[:time_zone] }
+          row =
+            office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
+          {
+            person: {
+              name: account[:name],
+              role: member[:role]
+            },
+            household: {
+              **row.slice(:id, :name, :currency, :day_order, :school),
+              degrees: row[:settings].to_h.fetch("degrees", "c"),
+              units: units(row)
+            },
+            today: office.clock.today(row[:time_zone]).iso8601,
+            zone: row[:time_zone]
+          }
         end
       end
     end

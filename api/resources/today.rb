@@ -19,17 +19,28 @@ module NutShelf
           @of = Desk::TodayOf.new(room)
           @plan = PlanView.new(room, @of.plan)
           @view = StackView.new(room)
-          { today: room.today.iso8601, front: @of.front.map { |one| turning(one) }, needs: @of.needs.first(NEEDS).map { |need| need(need) },
-            needs_count: @of.needs.size, meals: meals, questions: @of.questions.map { |one| question(one) }, care: care,
+          {
+            today: room.today.iso8601,
+            front: @of.front.map { |one| turning(one) },
+            needs: @of.needs.first(NEEDS).map { |need| need(need) },
+            needs_count: @of.needs.size,
+            meals: meals,
+            questions: @of.questions.map { |one| question(one) },
+            care: care,
             counts_due: @of.counts.map { |place, due| { place_id: place.id, place: place.name, reason: due.reason } },
-            thaw: @of.thaw.map { |task| { **task.to_h, on: task.on.iso8601 } } }
+            thaw: @of.thaw.map { |task| { **task.to_h, on: task.on.iso8601 } }
+          }
         end
       end
 
       helpers do
         def turning(one)
-          { stack: @view.call(one.stack), place: one.stack.place, ties: one.ties.map { |tie| @plan.tie(tie.meal, tie.pick) },
-            dishes: one.dishes.map { |ranked| brief(ranked) } }
+          {
+            stack: @view.call(one.stack),
+            place: one.stack.place,
+            ties: one.ties.map { |tie| @plan.tie(tie.meal, tie.pick) },
+            dishes: one.dishes.map { |ranked| brief(ranked) }
+          }
         end
 
         def brief(ranked)
@@ -43,8 +54,13 @@ module NutShelf
 
         def question(one)
           meals = @of.plan.coming.to_h { |meal| [meal.id, meal.recipe.name] }
-          { stack: @view.call(one.stack), place: one.stack.place, needed: @room.part_words(one.stack, @of.needed(one)),
-            meals: one.meals.map { |id| meals.fetch(id) }, steps: one.doubt.steps }
+          {
+            stack: @view.call(one.stack),
+            place: one.stack.place,
+            needed: @room.part_words(one.stack, @of.needed(one)),
+            meals: one.meals.map { |id| meals.fetch(id) },
+            steps: one.doubt.steps
+          }
         end
 
         def care = @room.house.care.due(@room.today).map { |row| Care.row(row, @room) }

@@ -21,9 +21,18 @@ module NutShelf
         by_lot = lines.select { |line| line[:lot_id] }.to_h { |line| [line[:lot_id], line] }
         expected = @counting.expected
         gone = by_lot.keys - expected.map(&:id)
-        { id: @count[:id], status: @count[:status], place_id: @count[:place_id], place: @room.place(@count[:place_id]).name, person: @count[:person], started_at: @count[:started_at].utc.iso8601,
-          places: @counting.place_ids.map { |id| { id: id, name: @room.place(id).name } }, expected: expected.map { |stack| expected(stack, by_lot[stack.id]) },
-          unexpected: lines.select { |line| line[:found] == "new" }.map { |line| unexpected(line) }, moved_away: gone.size }
+        {
+          id: @count[:id],
+          status: @count[:status],
+          place_id: @count[:place_id],
+          place: @room.place(@count[:place_id]).name,
+          person: @count[:person],
+          started_at: @count[:started_at].utc.iso8601,
+          places: @counting.place_ids.map { |id| { id: id, name: @room.place(id).name } },
+          expected: expected.map { |stack| expected(stack, by_lot[stack.id]) },
+          unexpected: lines.select { |line| line[:found] == "new" }.map { |line| unexpected(line) },
+          moved_away: gone.size
+        }
       end
 
       # @return [Array<Hash>]
@@ -33,8 +42,14 @@ module NutShelf
 
       def expected(stack, line)
         quarters = stack.open && (stack.pack_amount || stack.noun) && stack.level.nil?
-        { stack: @stacks.call(stack), place: stack.place, packs: stack.open || stack.level ? nil : packs(stack),
-          quarters: quarters ? true : false, container_id: stack.container_id, line: line && line(line, stack) }
+        {
+          stack: @stacks.call(stack),
+          place: stack.place,
+          packs: stack.open || stack.level ? nil : packs(stack),
+          quarters: quarters ? true : false,
+          container_id: stack.container_id,
+          line: line && line(line, stack)
+        }
       end
 
       # How many whole packs should stand there, when that is how one counts them.
@@ -44,7 +59,14 @@ module NutShelf
       end
 
       def line(line, row)
-        { id: line[:id], found: line[:found], words: words(line, row), delta: line[:delta] && Core::Decimal.print(line[:delta].to_r), level: line[:level], person: line[:person] }
+        {
+          id: line[:id],
+          found: line[:found],
+          words: words(line, row),
+          delta: line[:delta] && Core::Decimal.print(line[:delta].to_r),
+          level: line[:level],
+          person: line[:person]
+        }
       end
 
       def words(line, row)
@@ -56,14 +78,33 @@ module NutShelf
 
       def unexpected(line)
         stack = @counting.stack(line)
-        { id: line[:id], words: stack.words, place_id: stack.place_id, place: @room.place(stack.place_id).name, printed_on: stack.printed_on&.iso8601, person: line[:person] }
+        {
+          id: line[:id],
+          words: stack.words,
+          place_id: stack.place_id,
+          place: @room.place(stack.place_id).name,
+          printed_on: stack.printed_on&.iso8601,
+          person: line[:person]
+        }
       end
 
       def changed(one)
         lot = one.lot
-        { line_id: one.line[:id], lot_id: lot[:id], name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label], place: @room.place(lot[:place_id]).name, expected: @room.wording(lot),
-          found: found_words(lot, one.difference.delta), delta: signed(lot, one.difference.delta), value_minor: one.difference.value_minor, less: one.difference.delta.negative?, ask: one.difference.ask,
-          likely: one.difference.likely, reasons: one.difference.reasons, candidates: [] }
+        {
+          line_id: one.line[:id],
+          lot_id: lot[:id],
+          name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label],
+          place: @room.place(lot[:place_id]).name,
+          expected: @room.wording(lot),
+          found: found_words(lot, one.difference.delta),
+          delta: signed(lot, one.difference.delta),
+          value_minor: one.difference.value_minor,
+          less: one.difference.delta.negative?,
+          ask: one.difference.ask,
+          likely: one.difference.likely,
+          reasons: one.difference.reasons,
+          candidates: []
+        }
       end
 
       def found_words(lot, delta)
@@ -71,18 +112,40 @@ module NutShelf
         left.zero? ? "nothing" : @room.wording(lot, amount: left)
       end
 
-      def signed(lot, delta) = "#{delta.negative? ? '−' : '+'}#{@room.wording(lot, amount: delta.abs)}"
+      def signed(lot, delta) = "#{delta.negative? ? "−" : "+"}#{@room.wording(lot, amount: delta.abs)}"
 
       def found(one)
-        { line_id: one.line[:id], lot_id: nil, name: @room.food(one.stack.food_id).name, place: @room.place(one.stack.place_id).name, expected: "not expected", found: one.stack.words, delta: "+#{one.stack.words}",
-          value_minor: one.stack.value, less: false, ask: one.candidates.any?, likely: "found", reasons: ["found"], candidates: one.candidates.map { |candidate| candidate(candidate) } }
+        {
+          line_id: one.line[:id],
+          lot_id: nil,
+          name: @room.food(one.stack.food_id).name,
+          place: @room.place(one.stack.place_id).name,
+          expected: "not expected",
+          found: one.stack.words,
+          delta: "+#{one.stack.words}",
+          value_minor: one.stack.value,
+          less: false,
+          ask: one.candidates.any?,
+          likely: "found",
+          reasons: ["found"],
+          candidates: one.candidates.map { |candidate| candidate(candidate) }
+        }
       end
 
       def candidate(candidate)
         lot = @room.house.lots.one(candidate.id)
         where = @room.place(lot[:place_id]).name
         missing = candidate.missing.positive?
-        { lot_id: candidate.id, words: missing ? "carried here: missing in #{where}" : "carried here from #{where}, where #{@room.wording(lot)} should stand", missing: missing }
+        {
+          lot_id: candidate.id,
+          words:
+            if missing
+              "carried here: missing in #{where}"
+            else
+              "carried here from #{where}, where #{@room.wording(lot)} should stand"
+            end,
+          missing: missing
+        }
       end
     end
   end

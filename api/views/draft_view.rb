@@ -33,17 +33,38 @@ module NutShelf
         draft = @words.reader.read(text, today: @room.on)
         food = @words.rows[draft.food]
         place = @words.place(draft.place)
-        { count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.unit, amount_text: amount_text(draft),
-          food: food && { id: food[:id], name: food[:name].to_s }, label: draft.label, date: draft.date&.iso8601, date_kind: draft.date_kind, opened_on: draft.opened_on&.iso8601,
-          frozen_on: draft.frozen_on&.iso8601, thawed_on: draft.thawed_on&.iso8601, place: place && { id: place.id, name: place.name }, price_minor: draft.price_minor, state: draft.state,
-          questions: draft.questions.map { |question| question(question) }, unread: draft.unread, notes: draft.notes, lot_text: draft.lot_text, spans: draft.spans,
-          **home(draft, food, place) }
+        {
+          count: Core::Decimal.print(draft.count),
+          amount: draft.amount && Core::Decimal.print(draft.amount),
+          unit: draft.unit,
+          amount_text: amount_text(draft),
+          food: food && { id: food[:id], name: food[:name].to_s },
+          label: draft.label,
+          date: draft.date&.iso8601,
+          date_kind: draft.date_kind,
+          opened_on: draft.opened_on&.iso8601,
+          frozen_on: draft.frozen_on&.iso8601,
+          thawed_on: draft.thawed_on&.iso8601,
+          place: place && { id: place.id, name: place.name },
+          price_minor: draft.price_minor,
+          state: draft.state,
+          questions: draft.questions.map { |question| question(question) },
+          unread: draft.unread,
+          notes: draft.notes,
+          lot_text: draft.lot_text,
+          spans: draft.spans,
+          **home(draft, food, place)
+        }
       end
 
-      # A place that was asked for and is not there is the person's to choose; where nobody said one, the usual one counts.
+      # A place that was asked for and is not there is the person's to choose; where nobody said one, the usual one
+      # counts.
       def home(draft, food, place)
         asked = draft.questions.any? { |question| question.field == "place" }
-        usual = food && !place && !asked ? belonging.place(food, state: draft.frozen_on ? "frozen" : draft.state, filling: @filling) : nil
+        usual =
+          if food && !place && !asked
+            belonging.place(food, state: draft.frozen_on ? "frozen" : draft.state, filling: @filling)
+          end
         { usual_place: usual && { id: usual.id, name: usual.name }, effect: effect(draft, food, place || usual) }
       end
 
@@ -62,9 +83,29 @@ module NutShelf
         draft = scan[:draft] || {}
         known = scan[:food]
         trouble = known ? weighed(scan[:figure]) : [{ field: "code", text: scan[:words], answers: [] }]
-        { count: draft[:count] || "1", amount: draft[:amount], unit: draft[:unit], amount_text: scanned_amount(draft), food: known, label: nil, date: draft[:printed_on] || draft[:made_on],
-          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"), opened_on: nil, frozen_on: nil, thawed_on: nil, place: nil, price_minor: nil, state: nil,
-          questions: trouble, unread: [], notes: known && !scan[:figure] ? [scan[:words]].reject(&:empty?) : [], lot_text: draft[:lot_text], spans: {}, usual_place: known && usual(known[:id]), effect: nil }
+        {
+          count: draft[:count] || "1",
+          amount: draft[:amount],
+          unit: draft[:unit],
+          amount_text: scanned_amount(draft),
+          food: known,
+          label: nil,
+          date: draft[:printed_on] || draft[:made_on],
+          date_kind: draft[:printed_kind] || (draft[:made_on] && "made"),
+          opened_on: nil,
+          frozen_on: nil,
+          thawed_on: nil,
+          place: nil,
+          price_minor: nil,
+          state: nil,
+          questions: trouble,
+          unread: [],
+          notes: known && !scan[:figure] ? [scan[:words]].reject(&:empty?) : [],
+          lot_text: draft[:lot_text],
+          spans: {},
+          usual_place: known && usual(known[:id]),
+          effect: nil
+        }
       end
 
       # The shop's own figure is a weight or a price; nothing says which.
@@ -73,7 +114,13 @@ module NutShelf
 
         grams = figure.to_i
         weight = { text: @room.size(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
-        [{ field: "amount", text: "How much is it?", answers: [*(weight if grams.positive?), { text: "#{figure} is the price", value: "" }] }]
+        [
+          {
+            field: "amount",
+            text: "How much is it?",
+            answers: [*(weight if grams.positive?), { text: "#{figure} is the price", value: "" }]
+          }
+        ]
       end
 
       def scanned_amount(draft)
@@ -85,15 +132,19 @@ module NutShelf
 
       # Answers that are foods or places are sent as ids.
       def question(question)
-        answers = question.answers.map { |answer| { text: answer[:text], value: value(question.field, answer[:value]).to_s } }
+        answers =
+          question.answers.map { |answer| { text: answer[:text], value: value(question.field, answer[:value]).to_s } }
         { field: question.field, text: question.text, answers: answers }
       end
 
       def value(field, value)
         case field
-        when "food" then @words.rows[value]&.fetch(:id) || value
-        when "place" then @words.place(value)&.fetch(:id) || value
-        else value
+        when "food"
+          @words.rows[value]&.fetch(:id) || value
+        when "place"
+          @words.place(value)&.fetch(:id) || value
+        else
+          value
         end
       end
 
@@ -118,10 +169,21 @@ module NutShelf
 
       def input(draft, food, place)
         kind = draft.date_kind
-        { food_id: food[:id], place_id: place.id, count: Core::Decimal.print(draft.count), amount: draft.amount && Core::Decimal.print(draft.amount), unit: draft.amount && draft.unit,
-          noun: draft.amount ? nil : draft.unit, state: draft.state, opened_on: draft.opened_on, frozen_on: draft.frozen_on, thawed_on: draft.thawed_on,
-          printed_on: %w[best_before use_by].include?(kind) ? draft.date : nil, printed_kind: %w[best_before use_by].include?(kind) && draft.date ? kind : nil,
-          made_on: %w[made packed].include?(kind) ? draft.date : nil }
+        {
+          food_id: food[:id],
+          place_id: place.id,
+          count: Core::Decimal.print(draft.count),
+          amount: draft.amount && Core::Decimal.print(draft.amount),
+          unit: draft.amount && draft.unit,
+          noun: draft.amount ? nil : draft.unit,
+          state: draft.state,
+          opened_on: draft.opened_on,
+          frozen_on: draft.frozen_on,
+          thawed_on: draft.thawed_on,
+          printed_on: %w[best_before use_by].include?(kind) ? draft.date : nil,
+          printed_kind: %w[best_before use_by].include?(kind) && draft.date ? kind : nil,
+          made_on: %w[made packed].include?(kind) ? draft.date : nil
+        }
       end
     end
   end

@@ -26,7 +26,10 @@ module NutShelf
       # @param row [Hash]
       # @return [Array<Hash>] sizes of one pack, those this household has had first
       def packs(row)
-        had = (@had ||= @room.house.packs.by_food(nil)).fetch(row[:id], []).map { |pack| Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym) }
+        had =
+          (@had ||= @room.house.packs.by_food(nil))
+            .fetch(row[:id], [])
+            .map { |pack| Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym) }
         [*had, *@room.catalog.foods[row[:reference_key]]&.typical_packs].uniq.map { |size| pack(size) }
       end
 
@@ -43,16 +46,35 @@ module NutShelf
 
       def food(row, last)
         known = Store::Foods.value(row, @room.catalog)
-        { id: row[:id], key: row[:key], name: row[:name].to_s, aisle: row[:aisle], food_group: row[:food_group], dimension: row[:dimension], packs: packs(row),
-          own: row[:reference_key].nil?, allergens: known.allergens, mark: mark(row),
-          date_kind: known.date_kind_usual, by_day: !known.shelf_stable?, usual: last && came(last, row) }
+        {
+          id: row[:id],
+          key: row[:key],
+          name: row[:name].to_s,
+          aisle: row[:aisle],
+          food_group: row[:food_group],
+          dimension: row[:dimension],
+          packs: packs(row),
+          own: row[:reference_key].nil?,
+          allergens: known.allergens,
+          mark: mark(row),
+          date_kind: known.date_kind_usual,
+          by_day: !known.shelf_stable?,
+          usual: last && came(last, row)
+        }
       end
 
       # Where its place was taken away since, it has none.
       def came(last, row)
         pack = last[:pack_amount]
-        { amount: pack && Core::Decimal.print(pack.to_r), unit: StackView::UNITS.fetch(last[:dimension].to_sym), noun: last[:noun], place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
-          count: count(last[:quantity].to_r, pack&.to_r), days: days(last), date_kind: last[:printed_kind] }
+        {
+          amount: pack && Core::Decimal.print(pack.to_r),
+          unit: StackView::UNITS.fetch(last[:dimension].to_sym),
+          noun: last[:noun],
+          place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
+          count: count(last[:quantity].to_r, pack&.to_r),
+          days: days(last),
+          date_kind: last[:printed_kind]
+        }
       end
 
       def count(quantity, pack)

@@ -20,19 +20,31 @@ module NutShelf
         row = @room.house.meals.listed_one(id)
         dish = @plan.dish(id)
         recipe = dish.recipe
-        { meal: @view.meal(row), gear: recipe.gear, steps: recipe.steps, leftover_days: recipe.leftover_days,
-          allergens: dish.allergens(@view.foods), not_for: dish.clashes.map { |clash| @view.not_for(clash) },
-          lines: dish.lines.map { |line| line(line) } }
+        {
+          meal: @view.meal(row),
+          gear: recipe.gear,
+          steps: recipe.steps,
+          leftover_days: recipe.leftover_days,
+          allergens: dish.allergens(@view.foods),
+          not_for: dish.clashes.map { |clash| @view.not_for(clash) },
+          lines: dish.lines.map { |line| line(line) }
+        }
       end
 
       private
 
       def line(line)
-        { food: @view.food_name(line.food_key), wanted: wanted(line), optional: line.line.optional,
-          note: line.line.note.to_s, free: line.free, unknown: line.unknown,
+        {
+          food: @view.food_name(line.food_key),
+          wanted: wanted(line),
+          optional: line.line.optional,
+          note: line.line.note.to_s,
+          free: line.free,
+          unknown: line.unknown,
           substitute: line.substitute ? @view.food_name(line.line.food_key) : nil,
           missing: line.missing.positive? ? @view.food_amount(line.food_key, line.missing) : nil,
-          picks: line.picks.map { |pick| pick(pick) } }
+          picks: line.picks.map { |pick| pick(pick) }
+        }
       end
 
       def wanted(line)
@@ -42,10 +54,20 @@ module NutShelf
       def pick(pick)
         stack = pick.stack
         amount = @plan.proposal(pick)
-        { lot_id: stack.id, name: stack.name(@view.foods.fetch(stack.food_key)), place: stack.place,
-          amount: Core::Decimal.print(amount), unit: stack.noun || StackView::UNITS.fetch(stack.dimension),
-          amount_text: @view.pick_words(pick), packs: packs(stack, amount), on_hand: Core::Decimal.print(stack.on_hand),
-          opens: pick.opens, look: pick.look, guessed: stack.guessed?, days_left: @plan.days_left(stack) }
+        {
+          lot_id: stack.id,
+          name: stack.name(@view.foods.fetch(stack.food_key)),
+          place: stack.place,
+          amount: Core::Decimal.print(amount),
+          unit: stack.noun || StackView::UNITS.fetch(stack.dimension),
+          amount_text: @view.pick_words(pick),
+          packs: packs(stack, amount),
+          on_hand: Core::Decimal.print(stack.on_hand),
+          opens: pick.opens,
+          look: pick.look,
+          guessed: stack.guessed?,
+          days_left: @plan.days_left(stack)
+        }
       end
 
       def packs(stack, amount)

@@ -10,9 +10,16 @@ module NutShelf
     class PlaceView
       # @return [Hash] one row of the list
       def self.row(row, stacks, photo)
-        { **row.slice(:id, :name, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent,
-          :count_every_days, :note, :version, :inner_mm), stacks: stacks, photo: photo,
-                                                          fill_said_on: row.fill_said_on&.iso8601, counted_on: row.counted_on&.iso8601 }
+        {
+          **row.slice(
+            :id, :name, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days,
+            :note, :version, :inner_mm
+          ),
+          stacks: stacks,
+          photo: photo,
+          fill_said_on: row.fill_said_on&.iso8601,
+          counted_on: row.counted_on&.iso8601
+        }
       end
 
       # @param room [Desk::Room]
@@ -25,7 +32,12 @@ module NutShelf
       # @return [Hash]
       def call
         stacks = @room.shelf.in_place(@place.id)
-        { place: PlaceView.row(@place, stacks.size, !@room.house.places.photo(@place.id).nil?), room_left: room_left, warnings: [*wrong(stacks), *CrossedView.call(@room, @place.id)], at_risk: Desk::AtRisk.new(@room).in_place(@place.id).map { |stack| @view.call(stack) } }
+        {
+          place: PlaceView.row(@place, stacks.size, !@room.house.places.photo(@place.id).nil?),
+          room_left: room_left,
+          warnings: [*wrong(stacks), *CrossedView.call(@room, @place.id)],
+          at_risk: Desk::AtRisk.new(@room).in_place(@place.id).map { |stack| @view.call(stack) }
+        }
       end
 
       private
@@ -36,11 +48,21 @@ module NutShelf
 
         litres = @place.inner_mm.to_a.reduce(1) { |product, size| product * size }/1_000_000r
         free = litres * (100 - @place.fill_percent) / 100
-        { litres: free.round.to_i, of: litres.round.to_i, steps: ["Inside it measures #{@place.inner_mm.to_a.join(' x ')} mm, which is #{litres.round} litres.", "It was #{@place.fill_percent} % full on #{Core::Words.day(@place.fill_said_on)}, so about #{free.round} litres are free."] }
+        {
+          litres: free.round.to_i,
+          of: litres.round.to_i,
+          steps: [
+            "Inside it measures #{@place.inner_mm.to_a.join(" x ")} mm, which is #{litres.round} litres.",
+            "It was #{@place.fill_percent} % full on #{Core::Words.day(@place.fill_said_on)}, so about #{free.round} " \
+            "litres are free."
+          ]
+        }
       end
 
       def wrong(stacks)
-        stacks.select { |stack| stack.flags.any? }.map { |stack| { kind: stack.flags.first.code, stack: @view.call(stack), text: stack.flags.first.text } }
+        stacks
+          .select { |stack| stack.flags.any? }
+          .map { |stack| { kind: stack.flags.first.code, stack: @view.call(stack), text: stack.flags.first.text } }
       end
     end
   end

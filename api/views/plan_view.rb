@@ -21,13 +21,24 @@ module NutShelf
       def dish(ranked)
         dish = ranked.dish
         recipe = dish.recipe
-        { recipe_id: ranked.id, name: recipe.name, meal: recipe.meal, minutes: recipe.total_minutes,
-          active_minutes: recipe.active_minutes, covered_percent: dish.covered_percent, rescued_minor: dish.rescued_minor,
-          buy_minor: @plan.to_buy(dish), share_minor: ranked.buy_minor, score_minor: ranked.score, tags: recipe.tags,
+        {
+          recipe_id: ranked.id,
+          name: recipe.name,
+          meal: recipe.meal,
+          minutes: recipe.total_minutes,
+          active_minutes: recipe.active_minutes,
+          covered_percent: dish.covered_percent,
+          rescued_minor: dish.rescued_minor,
+          buy_minor: @plan.to_buy(dish),
+          share_minor: ranked.buy_minor,
+          score_minor: ranked.score,
+          tags: recipe.tags,
           uses: dish.rescued_picks.map { |key, pick, value| use(key, pick, value) },
           missing: dish.missing.map { |line| missing_line(line) },
-          stand_ins: dish.substituted.map { |line| stand_in(line) }, allergens: dish.allergens(foods),
-          not_for: dish.clashes.map { |clash| not_for(clash) } }
+          stand_ins: dish.substituted.map { |line| stand_in(line) },
+          allergens: dish.allergens(foods),
+          not_for: dish.clashes.map { |clash| not_for(clash) }
+        }
       end
 
       def stand_in(line) = { food: food_name(line.food_key), for: food_name(line.line.food_key) }
@@ -36,16 +47,31 @@ module NutShelf
 
       def meal(row)
         dish = @plan.all_missing.last[row[:id]]
-        { id: row[:id], on: row[:on_date].iso8601, meal: row[:meal], recipe_id: row[:recipe_id], name: row[:recipe_name],
-          servings: Core::Decimal.print(row[:servings].to_r), status: row[:status], minutes: row[:total_minutes],
-          covered_percent: dish&.covered_percent, buy_minor: dish && @plan.to_buy(dish) }
+        {
+          id: row[:id],
+          on: row[:on_date].iso8601,
+          meal: row[:meal],
+          recipe_id: row[:recipe_id],
+          name: row[:recipe_name],
+          servings: Core::Decimal.print(row[:servings].to_r),
+          status: row[:status],
+          minutes: row[:total_minutes],
+          covered_percent: dish&.covered_percent,
+          buy_minor: dish && @plan.to_buy(dish)
+        }
       end
 
       # Which stacks the coming meals will take from.
       def ties = @plan.ties.map { |tie| tie(tie.meal, tie.pick) }
 
       def tie(meal, pick)
-        { stack_id: pick.stack.id, meal_id: meal.id, on: meal.on.iso8601, name: meal.recipe.name, amount: pick_words(pick) }
+        {
+          stack_id: pick.stack.id,
+          meal_id: meal.id,
+          on: meal.on.iso8601,
+          name: meal.recipe.name,
+          amount: pick_words(pick)
+        }
       end
 
       # @param pick [Core::Pick]
@@ -74,8 +100,13 @@ module NutShelf
 
       def missing_line(line)
         cost, estimated = @plan.whole_cost(line.food_key, line.missing)
-        { food_id: food_id(line.food_key), food: food_name(line.food_key), cost_minor: cost, estimated: estimated,
-          amount: food_amount(line.food_key, line.missing) }
+        {
+          food_id: food_id(line.food_key),
+          food: food_name(line.food_key),
+          cost_minor: cost,
+          estimated: estimated,
+          amount: food_amount(line.food_key, line.missing)
+        }
       end
     end
   end

@@ -20,24 +20,32 @@ module NutShelf
         @view = StackView.new(room)
         return if filters[:state].nil? || STATES.include?(filters[:state])
 
-        raise Desk::Invalid.new("There is no state #{filters[:state]}.", code: "invalid", pointer: "/state",
-          remedy: "Use one of #{STATES.join(', ')}.")
+        raise Desk::Invalid.new(
+          "There is no state #{filters[:state]}.",
+          code: "invalid",
+          pointer: "/state",
+          remedy: "Use one of #{STATES.join(", ")}."
+        )
       end
 
       # @return [Hash]
       def call
         found = following
         shown = found.first(@filters[:limit])
-        { stacks: shown.map { |stack| @view.call(stack) }, next: found.size > shown.size ? cursor(shown.last) : nil,
-          totals: @filters[:cursor] ? nil : totals }
+        {
+          stacks: shown.map { |stack| @view.call(stack) },
+          next: found.size > shown.size ? cursor(shown.last) : nil,
+          totals: @filters[:cursor] ? nil : totals
+        }
       end
 
       private
 
       def all
-        @all ||= @room.stacks_like(**@filters.slice(:place_id, :food_id, :text)).then do |found|
-          @filters[:state] ? found.select { |stack| @view.state(stack) == @filters[:state].to_sym } : found
-        end
+        @all ||=
+          @room.stacks_like(**@filters.slice(:place_id, :food_id, :text)).then do |found|
+            @filters[:state] ? found.select { |stack| @view.state(stack) == @filters[:state].to_sym } : found
+          end
       end
 
       def following
@@ -47,7 +55,11 @@ module NutShelf
 
       def totals
         counts = all.map { |stack| @view.state(stack) }.tally
-        { stacks: all.size, value_minor: all.sum(&:value_minor), **COUNTED.to_h { |state| [state, counts.fetch(state, 0)] } }
+        {
+          stacks: all.size,
+          value_minor: all.sum(&:value_minor),
+          **COUNTED.to_h { |state| [state, counts.fetch(state, 0)] }
+        }
       end
 
       def turn(stack) = [Core::Order.day(stack.usable_until), stack.id]
@@ -60,8 +72,9 @@ module NutShelf
         day, id = Base64.urlsafe_decode64(@filters[:cursor]).split("|")
         [Integer(day, 10), Integer(id, 10)]
       rescue ArgumentError, TypeError
-        raise Desk::Invalid.new("That place in the list is not known.", code: "invalid", pointer: "/cursor",
-          remedy: "Start from the front.")
+        raise Desk::Invalid.new(
+          "That place in the list is not known.", code: "invalid", pointer: "/cursor", remedy: "Start from the front."
+        )
       end
     end
   end

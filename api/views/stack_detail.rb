@@ -22,8 +22,24 @@ module NutShelf
 
       # @return [Hash]
       def call
-        { stack: StackView.new(@room).all([@lot[:id]]).fetch(@lot[:id]), place: place, **days, basis: @lot[:basis], school: @room.policy.school_words, steps: @lot[:steps].to_a,
-          warnings: @lot[:flags].map { |flag| flag["text"] }, cautions: cautions, history: history(@lot), facts: facts, look: look, storage: storage, care: care, care_advised: care_advised, ripening: ripening, parts: parts }
+        {
+          stack: StackView.new(@room).all([@lot[:id]]).fetch(@lot[:id]),
+          place: place,
+          **days,
+          basis: @lot[:basis],
+          school: @room.policy.school_words,
+          steps: @lot[:steps].to_a,
+          warnings: @lot[:flags].map { |flag| flag["text"] },
+          cautions: cautions,
+          history: history(@lot),
+          facts: facts,
+          look: look,
+          storage: storage,
+          care: care,
+          care_advised: care_advised,
+          ripening: ripening,
+          parts: parts
+        }
       end
 
       private
@@ -34,13 +50,30 @@ module NutShelf
 
       def facts
         jar = @lot[:container_id] && @room.house.containers.any(@lot[:container_id])
-        { label: @lot[:label], printed_on: @lot[:printed_on]&.iso8601, printed_kind: @lot[:printed_kind], made_on: @lot[:made_on]&.iso8601, acquired_on: @lot[:acquired_on]&.iso8601, directions: @lot[:directions],
-          bought_for: @lot[:bought_for], lot_text: @lot[:lot_text], wrapping: Desk::Wrapping.of(@room.stacks([@lot[:id]]).first, @food), container: jar && jar[:name], container_id: @lot[:container_id], quarantined: @lot[:quarantined],
-          quarantine_reason: @lot[:quarantine_reason], situation: @lot[:situation], seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601 }
+        {
+          label: @lot[:label],
+          printed_on: @lot[:printed_on]&.iso8601,
+          printed_kind: @lot[:printed_kind],
+          made_on: @lot[:made_on]&.iso8601,
+          acquired_on: @lot[:acquired_on]&.iso8601,
+          directions: @lot[:directions],
+          bought_for: @lot[:bought_for],
+          lot_text: @lot[:lot_text],
+          wrapping: Desk::Wrapping.of(@room.stacks([@lot[:id]]).first, @food),
+          container: jar && jar[:name],
+          container_id: @lot[:container_id],
+          quarantined: @lot[:quarantined],
+          quarantine_reason: @lot[:quarantine_reason],
+          situation: @lot[:situation],
+          seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601
+        }
       end
 
       def look
-        { kind: Desk::Signs.kind(@room, @lot), signs: Desk::Signs.of(@room, @lot).map { |row| { sign: row[:sign], means: row[:means].to_s } } }
+        {
+          kind: Desk::Signs.kind(@room, @lot),
+          signs: Desk::Signs.of(@room, @lot).map { |row| { sign: row[:sign], means: row[:means].to_s } }
+        }
       end
 
       # How it is stored now, and the ways that have figures of their own.
@@ -56,34 +89,61 @@ module NutShelf
         known = care.map { |row| row[:title].downcase }
         kind = @room.place(@lot[:place_id]).kind
         row = @room.catalog.keeping(@food, @lot[:open] ? "opened" : @lot[:situation], kind, storage[:now]).row
-        return [] if row.nil? || row.care_every_days.nil? || @lot[:frozen] || known.include?(row.care_text.to_s.downcase)
+        if row.nil? || row.care_every_days.nil? || @lot[:frozen] || known.include?(row.care_text.to_s.downcase)
+          return []
+        end
 
         [{ every_days: row.care_every_days, text: row.care_text }]
       end
 
       # How many of a batch to leave out and how many to move to the cold, and when.
       def ripening
-        return [] unless @lot[:situation] == "ripening" && @lot[:ready_on] && @lot[:dimension] == "count" && @lot[:on_hand].positive?
+        unless @lot[:situation] == "ripening" && @lot[:ready_on] && @lot[:dimension] == "count" &&
+            @lot[:on_hand].positive?
+          return []
+        end
 
-        ripe, cold = %w[cupboard fridge].map { |kind| @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0 }
+        ripe, cold =
+          %w[cupboard fridge].map do |kind|
+            @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0
+          end
         per_day = @room.then { |room| Desk::UsageOf.new(room).rate(@lot[:food_id], "count").daily }
         per_day = 1r unless per_day.positive?
-        Core::Ripening.new(count: @lot[:on_hand].to_i, ready_on: @lot[:ready_on], ripe_days: ripe, cold_days: cold, per_day: per_day).steps
+        Core::Ripening.new(
+          count: @lot[:on_hand].to_i,
+          ready_on: @lot[:ready_on],
+          ripe_days: ripe,
+          cold_days: cold,
+          per_day: per_day
+        ).steps
       end
 
       def parts
-        @lot[:history].to_a.select { |event| event["kind"] == "topped_up" }.map { |event| { name: event["name"], on: event["on"], good_until: [event["quality_until"], event["safety_until"]].compact.min } }
+        @lot[:history].to_a.select { |event| event["kind"] == "topped_up" }.map do |event|
+          {
+            name: event["name"],
+            on: event["on"],
+            good_until: [event["quality_until"], event["safety_until"]].compact.min
+          }
+        end
       end
 
       # The stack's own history, before it that of the stack it was split off from.
       def history(lot)
         own = @room.house.ledger.history(lot[:id])
         earlier = lot[:parent_lot_id] ? history(@room.house.lots.one(lot[:parent_lot_id])) : []
-        earlier.select { |row| own.empty? || row[:act_id] < own.first[:id] } + own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
+        earlier.select { |row| own.empty? || row[:act_id] < own.first[:id] } +
+          own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
       end
 
       def cautions
-        Core::Cautions.of(@food, perishable: perishable?, situation: @lot[:situation], sealed: !@lot[:open], warned: @lot[:flags].map { |flag| flag["code"] })
+        Core::Cautions.of(
+          @food,
+          perishable: perishable?,
+          situation: @lot[:situation],
+          sealed: !@lot[:open],
+          warned: @lot[:flags].map { |flag| flag["code"] }
+        )
       end
 
       # As it stands: opened or sealed, frozen or not.

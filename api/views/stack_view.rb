@@ -26,13 +26,29 @@ module NutShelf
       def call(stack)
         usable = stack.usable_until
         food = @room.food(stack.food_id)
-        { id: stack.id, food_id: stack.food_id, food: food.name, name: stack.name(food), group: food.food_group,
-          place_id: stack.place_id, amount: amount(stack), on_hand: decimal(stack.on_hand),
-          unit: UNITS.fetch(stack.dimension), pack: stack.pack_amount && decimal(stack.pack_amount), noun: stack.noun,
-          open: stack.open, frozen: stack.in_freezer, level: stack.level, state: state(stack),
-          days_left: usable && (usable.jd - @today.jd), usable_until: usable && iso(usable),
-          flags: stack.flags.map(&:code), value_minor: stack.value_minor, value_estimated: stack.value_estimated,
-          mark: mark(stack, food) }
+        {
+          id: stack.id,
+          food_id: stack.food_id,
+          food: food.name,
+          name: stack.name(food),
+          group: food.food_group,
+          place_id: stack.place_id,
+          amount: amount(stack),
+          on_hand: decimal(stack.on_hand),
+          unit: UNITS.fetch(stack.dimension),
+          pack: stack.pack_amount && decimal(stack.pack_amount),
+          noun: stack.noun,
+          open: stack.open,
+          frozen: stack.in_freezer,
+          level: stack.level,
+          state: state(stack),
+          days_left: usable && (usable.jd - @today.jd),
+          usable_until: usable && iso(usable),
+          flags: stack.flags.map(&:code),
+          value_minor: stack.value_minor,
+          value_estimated: stack.value_estimated,
+          mark: mark(stack, food)
+        }
       end
 
       # @param ids [Array<Integer>]

@@ -25,7 +25,10 @@ module NutShelf
       # @return [Array(Array<Item>, Hash{id=>Dish})] what to buy, and each meal's dish
       def build(meals, cursor:, diet: Diet.new)
         dishes, = draw(meals, cursor: cursor, diet: diet)
-        wanted = dishes.flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }.group_by(&:first)
+        wanted =
+          dishes
+            .flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }
+            .group_by(&:first)
         first_day = meals.map(&:on).min
         items = wanted.map { |key, list| item(key, list, cursor, first_day) }
         [items, dishes.transform_keys(&:id)]
@@ -35,16 +38,24 @@ module NutShelf
       # @return [Array(Hash{Planned=>Dish}, Cursor)] each meal's dish, and what all of them leave
       def draw(meals, cursor:, diet: Diet.new)
         book = cursor.dup
-        dishes = meals.sort_by { |meal| [meal.on, meal.id] }
-                      .to_h { |meal| [meal, Dish.plan(meal.recipe, servings: meal.servings, cursor: book, on: meal.on, diet: diet)] }
+        dishes =
+          meals.sort_by { |meal| [meal.on, meal.id] }.to_h do |meal|
+            [meal, Dish.plan(meal.recipe, servings: meal.servings, cursor: book, on: meal.on, diet: diet)]
+          end
         [dishes, book]
       end
 
       def item(key, list, cursor, day)
         grams = list.sum(0r, &:last)
         pack, count = packs(cursor.foods.fetch(key), grams)
-        Item.new(food_key: key, grams: grams, at_home: cursor.left(key, day), pack: pack, pack_count: count,
-          reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze)
+        Item.new(
+          food_key: key,
+          grams: grams,
+          at_home: cursor.left(key, day),
+          pack: pack,
+          pack_count: count,
+          reasons: list.map { |_, meal, part| { meal: meal.id, grams: part } }.freeze
+        )
       end
 
       # What must be bought in whole packs for a need.
@@ -59,8 +70,14 @@ module NutShelf
       # The usual pack that leaves least over; the fewer packs when that is level.
       # @return [Array(Quantity, Integer), nil] the pack and how many
       def packs(food, grams)
-        sizes = food.typical_packs.filter_map { |pack| Weight.of_pack(food, pack)&.then { |size| [pack, size] if size.positive? } }
-        pack, count = sizes.map { |one, size| [one, (grams / size).ceil, ((grams / size).ceil * size) - grams] }.min_by { |_, many, over| [over, many] }
+        sizes =
+          food.typical_packs.filter_map do |pack|
+            Weight.of_pack(food, pack)&.then { |size| [pack, size] if size.positive? }
+          end
+        pack, count =
+          sizes
+            .map { |one, size| [one, (grams / size).ceil, ((grams / size).ceil * size) - grams] }
+            .min_by { |_, many, over| [over, many] }
         pack && [pack, count]
       end
     end

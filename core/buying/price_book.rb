@@ -11,7 +11,8 @@ module NutShelf
       # @param foods [Hash{String=>Food}]
       # @param estimates [Hash{String=>Integer}] the household's own minor units per kg by food group
       def initialize(prices:, foods:, estimates: {})
-        @per_gram = prices.to_h { |key, list| [key, list.filter_map { |seen| per_gram(foods[key], seen) }.first] }.compact.freeze
+        @per_gram =
+          prices.to_h { |key, list| [key, list.filter_map { |seen| per_gram(foods[key], seen) }.first] }.compact.freeze
         @foods = foods
         @estimates = estimates
         freeze
@@ -22,7 +23,7 @@ module NutShelf
       # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
       def cost(key, grams)
         known = @per_gram[key]
-        return [(known * grams).round, false] if known
+        return (known * grams).round, false if known
 
         [Money.estimate(grams, @foods[key]&.food_group, @estimates), true]
       end

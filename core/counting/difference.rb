@@ -21,7 +21,15 @@ module NutShelf
       # @param unseen_days [Integer]
       # @param stopped [Boolean] whether it was not to be eaten any more
       # @param ask_from_minor [Integer]
-      def initialize(delta:, on_hand:, stack_value_minor:, daily: 0r, unseen_days: 0, stopped: false, ask_from_minor: ASK_FROM_MINOR)
+      def initialize(
+        delta:,
+        on_hand:,
+        stack_value_minor:,
+        daily: 0r,
+        unseen_days: 0,
+        stopped: false,
+        ask_from_minor: ASK_FROM_MINOR
+      )
         @delta = delta
         @value_minor = worth(on_hand, stack_value_minor)
         @likely = reason(daily, unseen_days, stopped)

@@ -22,7 +22,12 @@ module NutShelf
         used = [daily * unseen_days, on_hand].min
         @expected = on_hand - used
         @plus_minus = [(used / 2) + (on_hand * WANDERS_PER_DAY * unseen_days), on_hand].min
-        @steps = ["Seen #{unseen_days} days ago; at the usual rate #{(used * 100 / on_hand).round} % of it may have been used since without a note."].freeze if on_hand.positive?
+        if on_hand.positive?
+          @steps = [
+            "Seen #{unseen_days} days ago; at the usual rate #{(used * 100 / on_hand).round} % of it may have been " \
+            "used since without a note."
+          ].freeze
+        end
         @steps ||= [].freeze
         freeze
       end

@@ -31,7 +31,9 @@ module NutShelf
         return "never counted" unless counted_on
         return "counted #{(today - counted_on).to_i} days ago, every #{rhythm} days is the rhythm" if @days_over >= 0
 
-        "#{doubtful} of #{stacks} stacks are in doubt" if doubtful.positive? && Rational(doubtful, stacks) >= DOUBT_SHARE
+        return unless doubtful.positive? && Rational(doubtful, stacks) >= DOUBT_SHARE
+
+        "#{doubtful} of #{stacks} stacks are in doubt"
       end
     end
   end

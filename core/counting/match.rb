@@ -19,11 +19,15 @@ module NutShelf
       #   one that was not read, and just as much before more
       def for(found, candidates)
         fitting = candidates.select { |candidate| fits?(found, candidate) }
-        fitting.sort_by { |one| [one.missing.positive? ? 0 : 1, same_date?(found, one) ? 0 : 1, (one.missing - found[:amount]).abs, one.id] }
+        fitting.sort_by do |one|
+          [one.missing.positive? ? 0 : 1, same_date?(found, one) ? 0 : 1, (one.missing - found[:amount]).abs, one.id]
+        end
       end
 
       def fits?(found, candidate)
-        return false unless %i[food_id dimension pack_amount noun].all? { |name| found[name] == candidate.public_send(name) }
+        unless %i[food_id dimension pack_amount noun].all? { |name| found[name] == candidate.public_send(name) }
+          return false
+        end
         return false if found[:printed_on] && candidate.printed_on && found[:printed_on] != candidate.printed_on
 
         [candidate.missing, candidate.on_hand].max >= found[:amount]

@@ -14,9 +14,18 @@ module NutShelf
         still_warm
         set_apart
         care_holds
-        say("The tables have no figure for it #{Words.where(@place.kind)}, so no date follows from them.") if @journal.steps.empty?
-        Dating.new(**dates(today), days_left: @usable && (@usable - today).to_i, basis: basis, steps: @journal.steps.freeze,
-          flags: @journal.flags.freeze, unknown: @unknown == true, **whereabouts)
+        if @journal.steps.empty?
+          say("The tables have no figure for it #{Words.where(@place.kind)}, so no date follows from them.")
+        end
+        Dating.new(
+          **dates(today),
+          days_left: @usable && (@usable - today).to_i,
+          basis: basis,
+          steps: @journal.steps.freeze,
+          flags: @journal.flags.freeze,
+          unknown: @unknown == true,
+          **whereabouts
+        )
       end
 
       # What still stands out of the cold was good on the day it came out.
@@ -54,8 +63,14 @@ module NutShelf
 
       def dates(today)
         binding_cap
-        dates = { quality_until: quality_until, safety_until: in_force.select(&:safety?).map(&:until_on).min,
-                  ready_on: @ready_on, usable_until: @usable, stopped: @journal.stopped?, look_first: look_first? }
+        dates = {
+          quality_until: quality_until,
+          safety_until: in_force.select(&:safety?).map(&:until_on).min,
+          ready_on: @ready_on,
+          usable_until: @usable,
+          stopped: @journal.stopped?,
+          look_first: look_first?
+        }
         state = State::Dates.new(**dates.except(:quality_until))
         { **dates, state: State.of(today: today, policy: @policy, dates: state) }
       end
@@ -71,7 +86,10 @@ module NutShelf
       end
 
       def say_covered(found)
-        say("A look covers that date, #{Words.day(found.until_on)}, within #{Words.days(@food.past_date_tolerance_days)} past it: until #{Words.day(@usable)}.")
+        say(
+          "A look covers that date, #{Words.day(found.until_on)}, within " \
+          "#{Words.days(@food.past_date_tolerance_days)} past it: until #{Words.day(@usable)}."
+        )
       end
 
       def basis = Caps::PRINTED.include?(@basis) ? :printed : @basis || :none
@@ -79,8 +97,12 @@ module NutShelf
       def look_first? = @look_first == true && @usable.nil?
 
       def whereabouts
-        { cooked: Cooking::COOKED.include?(@situation), frozen: @phase == :frozen, thawed: @thawed_for_good == true,
-          days_left_frozen: @days_left_frozen }
+        {
+          cooked: Cooking::COOKED.include?(@situation),
+          frozen: @phase == :frozen,
+          thawed: @thawed_for_good == true,
+          days_left_frozen: @days_left_frozen
+        }
       end
     end
   end

@@ -28,11 +28,16 @@ module NutShelf
         printed_cap
         leftover_cap
         case @situation
-        when "opened" then @place.freezer? ? from_the_fridge { came_open } : came_open
-        when "thawed" then came_thawed
-        when "bought_frozen" then came_frozen
-        when "frozen_at_home" then began_in_freezer
-        else @place.freezer? ? began_in_freezer : begin_keeping
+        when "opened"
+          @place.freezer? ? from_the_fridge { came_open } : came_open
+        when "thawed"
+          came_thawed
+        when "bought_frozen"
+          came_frozen
+        when "frozen_at_home"
+          began_in_freezer
+        else
+          @place.freezer? ? began_in_freezer : begin_keeping
         end
         watch_warmth(begun_on || @story.first_known_on)
       end
@@ -41,7 +46,7 @@ module NutShelf
         day = @story.printed_on or return
         safety = @story.printed_kind == :use_by || @food.infant
         cap(safety ? :safety : :quality, @food.infant ? :infant : :printed, day)
-        say("#{@story.printed_kind == :use_by ? 'Use by' : 'Best before'} #{Words.day(day)} is printed on the pack.")
+        say("#{@story.printed_kind == :use_by ? "Use by" : "Best before"} #{Words.day(day)} is printed on the pack.")
         say("Infant food: whatever the date is called, it is a safety date.") if @food.infant
       end
 
@@ -73,7 +78,10 @@ module NutShelf
       # What may grow in a jar without air shows itself by nothing: without a tested procedure there is no good day.
       def untested
         @unknown = true
-        say("There is no tested way to bottle it at home, and what may grow in it can neither be seen nor smelled: it is not planned with.")
+        say(
+          "There is no tested way to bottle it at home, and what may grow in it can neither be seen nor smelled: it " \
+          "is not planned with."
+        )
         check_place
       end
 
@@ -100,7 +108,10 @@ module NutShelf
         day = @story.first_known_on
         return open_since_ever unless day
 
-        say("It was open already; since nobody knows when it was opened, #{Words.day(day)} counts, the first day it was known here.")
+        say(
+          "It was open already; since nobody knows when it was opened, #{Words.day(day)} counts, the first day it " \
+          "was known here."
+        )
         begin_situation("opened", day, :opened)
       end
 
@@ -122,7 +133,7 @@ module NutShelf
       # Where ripe fruit has no figure of its own, the slow end of ripening is the last good day.
       def ripe_here(unripe)
         @clock = Clock.new(since: @since, days: unripe.high, kind: unripe.kind)
-        say("#{@rules.reason('ripe', @place)} Counted until the slow end of ripening, #{Words.day(@clock.until_on)}.")
+        say("#{@rules.reason("ripe", @place)} Counted until the slow end of ripening, #{Words.day(@clock.until_on)}.")
       end
     end
   end

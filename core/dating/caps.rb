@@ -7,15 +7,16 @@ module NutShelf
   module Core
     # A day that nothing may be later than. `kind` :safety or :quality, `cause` why it stands (see Caps::LIFTED_BY),
     # `until_on` its last good day. Frozen.
-    Cap = Value.of(:kind, :cause, :until_on) do
-      def safety? = kind == :safety
+    Cap =
+      Value.of(:kind, :cause, :until_on) do
+        def safety? = kind == :safety
 
-      def quality? = kind == :quality
+        def quality? = kind == :quality
 
-      # @param on [Date]
-      # @return [Boolean] whether its last good day lies before that day
-      def passed?(on) = until_on < on
-    end
+        # @param on [Date]
+        # @return [Boolean] whether its last good day lies before that day
+        def passed?(on) = until_on < on
+      end
 
     # The caps in force for one stack: an immutable list. Nothing takes a cap away but `lift`, and that takes only
     # what LIFTED_BY names for the event: the table of docs/dating.md as code.

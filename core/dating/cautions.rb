@@ -22,8 +22,12 @@ module NutShelf
       def of(food, perishable:, situation: "bought_sealed", sealed: true, warned: [])
         return [] if food.food_group == "supplies"
 
-        list = [*(TINS if food.aisle == "Tins and cans" && sealed), *(BOTTLED if situation == "home_canned"),
-                *("#{food.vulnerable_avoid.chomp('.')}." unless food.vulnerable_avoid.to_s.empty?), *(TWO_HOURS if perishable && !warned.include?("two_hours"))]
+        list = [
+          *(TINS if food.aisle == "Tins and cans" && sealed),
+          *(BOTTLED if situation == "home_canned"),
+          *("#{food.vulnerable_avoid.chomp(".")}." unless food.vulnerable_avoid.to_s.empty?),
+          *(TWO_HOURS if perishable && !warned.include?("two_hours"))
+        ]
         list.empty? && warned.empty? ? [] : [*list, DOUBT]
       end
     end

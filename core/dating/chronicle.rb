@@ -20,10 +20,11 @@ module NutShelf
       # An event of an unknown day stays where it was told.
       def sorted(events)
         day = nil
-        keyed = events.each_with_index.map do |event, index|
-          day = event.on || day
-          [[day.to_s, event.order.to_i, index], event]
-        end
+        keyed =
+          events.each_with_index.map do |event, index|
+            day = event.on || day
+            [[day.to_s, event.order.to_i, index], event]
+          end
         keyed.sort_by(&:first).map(&:last)
       end
 
@@ -36,7 +37,9 @@ module NutShelf
       end
 
       # Freezing is told as freezing or as a move there.
-      def in_freezer?(event, before) = { moved: event.place&.freezer?, frozen: true, thawed: false }.fetch(event.kind, before)
+      def in_freezer?(event, before)
+        { moved: event.place&.freezer?, frozen: true, thawed: false }.fetch(event.kind, before)
+      end
 
       # Into and out of a freezer the order within a day matters.
       def hoisted?(event, frozen) = event.kind == :moved && event.on && !event.place.freezer? && !frozen

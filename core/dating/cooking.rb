@@ -15,7 +15,9 @@ module NutShelf
         on ||= unknown_day("cooked")
         return take_in_parts(on, parts) if making?(on)
         return cook_too_late(on) if on && safety_until && safety_until < on
-        return say("Heated again#{" on #{Words.day(on)}" if on}: its days do not begin anew.") if COOKED.include?(@situation) && parts.empty?
+        if COOKED.include?(@situation) && parts.empty?
+          return say("Heated again#{" on #{Words.day(on)}" if on}: its days do not begin anew.")
+        end
 
         COOKED.include?(@situation) ? take_in_parts(on, parts) : start_new_food(on, parts)
       end
@@ -24,7 +26,10 @@ module NutShelf
       def making?(on) = COOKED.include?(@story.situation) && @situation == @story.situation && on == @story.started_on
 
       def cook_too_late(on)
-        stop("Cooked on #{Words.day(on)}, after its safety date #{Words.day(safety_until)}: not to eat, and cooking does not mend that.")
+        stop(
+          "Cooked on #{Words.day(on)}, after its safety date #{Words.day(safety_until)}: not to eat, and cooking " \
+          "does not mend that."
+        )
       end
 
       def start_new_food(on, parts)
@@ -86,7 +91,9 @@ module NutShelf
       # The earliest date of the parts counts, and what is not to eat spoils the whole jar.
       def topped_up(on, parts)
         parts.each do |part|
-          next refuse_part(part, on, "was poured in") if part.unfit?(on || @story.first_known_on || part.safety_until) || part.unknown
+          if part.unfit?(on || @story.first_known_on || part.safety_until) || part.unknown
+            next refuse_part(part, on, "was poured in")
+          end
 
           @phase == :frozen ? freeze_part(part, on) : keep_dates(part, on, "was poured in")
           @thawed_for_good ||= part.thawed
@@ -115,7 +122,9 @@ module NutShelf
         @days_left_frozen = [@days_left_frozen, part.days_left].compact.min
         cap(:quality, :part, part.quality_until) if part.quality_until
         cap(:safety, :part, part.safety_until) if part.safety_until
-        say("#{part.name} was poured in, frozen#{", good until #{Words.day(part.quality_until)}" if part.quality_until}.")
+        say(
+          "#{part.name} was poured in, frozen#{", good until #{Words.day(part.quality_until)}" if part.quality_until}."
+        )
       end
 
       # Frozen food poured into a jar that is not frozen thaws there.

@@ -15,7 +15,10 @@ module NutShelf
     # `look_first`: a person must look although no date says so. `unknown`: high-risk food of unknown age, which no
     # plan may use. `cooked`, `frozen`, `thawed` (after a safety thaw) and `days_left_frozen` (of its safety date, when
     # it was frozen) are what a jar or a dish must know of its parts.
-    Dating = Value.of(:quality_until, :safety_until, :ready_on, :usable_until, :state, :days_left, :basis, :steps,
-      :flags, :stopped, :look_first, :unknown, :cooked, :frozen, :thawed, :days_left_frozen)
+    Dating =
+      Value.of(
+        :quality_until, :safety_until, :ready_on, :usable_until, :state, :days_left, :basis, :steps, :flags, :stopped,
+        :look_first, :unknown, :cooked, :frozen, :thawed, :days_left_frozen
+      )
   end
 end

@@ -22,7 +22,9 @@ module NutShelf
       def began_in_freezer
         @situation = "bought_sealed" if @situation == "frozen_at_home"
         from_the_fridge { freezing_noted? ? begin_keeping : begin_quietly }
-        say("It keeps as if it had not been frozen: until #{Words.day(@clock.until_on)}.") if @clock && @phase == :fresh && !freezing_noted?
+        return unless @clock && @phase == :fresh && !freezing_noted?
+
+        say("It keeps as if it had not been frozen: until #{Words.day(@clock.until_on)}.")
       end
 
       # Only the first change of cold is the day it went in: a freezing after it left the freezer is another one.
@@ -83,7 +85,9 @@ module NutShelf
       end
 
       def freeze_on(on)
-        return stop("Frozen again#{" on #{Words.day(on)}" if on} after thawing: only cooked food may go back.") if @thawed_for_good
+        if @thawed_for_good
+          return stop("Frozen again#{" on #{Words.day(on)}" if on} after thawing: only cooked food may go back.")
+        end
 
         back_in_cold(on)
         return if frozen_too_late(on) || !freezable?
@@ -101,18 +105,24 @@ module NutShelf
         limit = safety_until
         return false unless on && limit && limit < on
 
-        stop("Frozen on #{Words.day(on)}, after its safety date #{Words.day(limit)}: not to eat, and freezing does not mend that.")
+        stop(
+          "Frozen on #{Words.day(on)}, after its safety date #{Words.day(limit)}: not to eat, and freezing does not " \
+          "mend that."
+        )
         true
       end
 
       def freezable?
         if @sealed && @food.freezing_damage
-          @journal.flag(:will_freeze, "#{breaks} below 0 C: take it out, or #{whole? ? 'prepare' : 'decant'} it first.")
+          @journal.flag(:will_freeze, "#{breaks} below 0 C: take it out, or #{whole? ? "prepare" : "decant"} it first.")
           return false
         end
         return true if @rules.row(frozen_situation, @rules.freezer)
 
-        @journal.flag(:wrong_place, "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life.")
+        @journal.flag(
+          :wrong_place,
+          "#{@rules.reason(frozen_situation, @rules.freezer)} The freezer does not lengthen its life."
+        )
         false
       end
 
@@ -163,7 +173,10 @@ module NutShelf
       # Thawing is safe in the fridge only; bread and berries may thaw on the counter.
       def thawed_warm(on)
         cap(:safety, :out_of_cold, on)
-        @journal.flag(:two_hours, "It thawed out of the cold: good for two hours of that day only. Thaw it in the fridge.")
+        @journal.flag(
+          :two_hours,
+          "It thawed out of the cold: good for two hours of that day only. Thaw it in the fridge."
+        )
       end
 
       def thawed_date(on)
@@ -184,13 +197,21 @@ module NutShelf
       def thawed_row = @rules.row("thawed", @rules.fridge)
 
       def thaw_words(days)
-        thawed_row ? "#{Words.time(days)} in the fridge after thawing" : "no figure for it once thawed, so that day only"
+        if thawed_row
+          "#{Words.time(days)} in the fridge after thawing"
+        else
+          "no figure for it once thawed, so that day only"
+        end
       end
 
       def days_left_after(on, days)
         left = @days_left_frozen or return
         cap(:safety, :days_left, on + left)
-        say("#{Words.only_days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}.") if left < days
+        return unless left < days
+
+        say(
+          "#{Words.only_days_were(left)} left of its safety date when it was frozen: until #{Words.day(on + left)}."
+        )
       end
 
       # What the fridge makes of it: safety or quality, nil where the tables have no figure.

@@ -72,16 +72,26 @@ module NutShelf
 
       def take_in(event)
         case event.kind
-        when :opened then opened(event.on)
-        when :cut then cut(event.on)
-        when :ripened then ripened(event.on)
-        when :stored then stored(event.on, event.method)
-        when :cooked then cooked(event.on, event.parts)
-        when :topped_up then topped_up(event.on, event.parts)
-        when :looked then looked(event.on, event.result)
-        when :moved then moved(event.on, event.place)
-        when :frozen then moved(event.on, event.place || @rules.freezer)
-        when :thawed then thawed_out(event.on, event.place)
+        when :opened
+          opened(event.on)
+        when :cut
+          cut(event.on)
+        when :ripened
+          ripened(event.on)
+        when :stored
+          stored(event.on, event.method)
+        when :cooked
+          cooked(event.on, event.parts)
+        when :topped_up
+          topped_up(event.on, event.parts)
+        when :looked
+          looked(event.on, event.result)
+        when :moved
+          moved(event.on, event.place)
+        when :frozen
+          moved(event.on, event.place || @rules.freezer)
+        when :thawed
+          thawed_out(event.on, event.place)
         end
       end
 

@@ -36,10 +36,11 @@ module NutShelf
 
       def story(id, policy, today, within)
         member = member(id)
-        events = member.story.events.each_with_index.map do |event, index|
-          parts = member.from.fetch(index, []).map { |source| part(source, event.on || today, policy, within) }
-          parts.empty? ? event : Event.new(**event.to_h, parts: parts.freeze)
-        end
+        events =
+          member.story.events.each_with_index.map do |event, index|
+            parts = member.from.fetch(index, []).map { |source| part(source, event.on || today, policy, within) }
+            parts.empty? ? event : Event.new(**event.to_h, parts: parts.freeze)
+          end
         Story.new(**member.story.to_h, events: events.freeze)
       end
 
@@ -49,8 +50,13 @@ module NutShelf
         kept = member.story.events.each_index.select { |index| (member.story.events[index].on || day) <= day }
         past = Story.new(**member.story.to_h, events: member.story.events.values_at(*kept).freeze)
         from = kept.each_with_index.to_h { |index, place| [place, member.from.fetch(index, [])] }
-        Part.of(Lineage.new({ **@members, id => Member.new(name: member.name, story: past, from: from) }, catalog: @catalog)
-                       .date(id, policy: policy, today: day, within: within), member.name)
+        Part.of(
+          Lineage.new(
+            { **@members, id => Member.new(name: member.name, story: past, from: from) },
+            catalog: @catalog
+          ).date(id, policy: policy, today: day, within: within),
+          member.name
+        )
       end
     end
   end

@@ -36,7 +36,11 @@ module NutShelf
 
       def dry_grain?(food) = food.pest_risk && (GRAIN_GROUPS.include?(food.food_group) || food.aisle == "Dried pulses")
 
-      def fresh?(food, situation) = food.aisle.start_with?("Fresh") || ["Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].include?(food.aisle) || %w[left_over cooked].include?(situation)
+      def fresh?(food, situation)
+        food.aisle.start_with?("Fresh") ||
+          ["Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].include?(food.aisle) ||
+          %w[left_over cooked].include?(situation)
+      end
     end
   end
 end

@@ -17,9 +17,12 @@ module NutShelf
 
       def looked(on, result)
         case result
-        when :bad then stop(bad_words(on))
-        when :turning then turning(on)
-        else found_good(on)
+        when :bad
+          stop(bad_words(on))
+        when :turning
+          turning(on)
+        else
+          found_good(on)
         end
       end
 
@@ -40,7 +43,10 @@ module NutShelf
         cap(:quality, :turning, on + days)
         # It was looked at, and found sound for these days: a date that passed before is covered as far.
         @looks = @looks.add(on, days) if known
-        say("Looked at on #{Words.day(on)} and found turning: still sound, to be eaten within #{Words.days(days)}, until #{Words.day(on + days)}.")
+        say(
+          "Looked at on #{Words.day(on)} and found turning: still sound, to be eaten within #{Words.days(days)}, " \
+          "until #{Words.day(on + days)}."
+        )
       end
 
       def look_again

@@ -24,7 +24,10 @@ module NutShelf
       end
 
       def came_out_frozen
-        @journal.flag(:was_frozen, "It stood in the freezer. #{breaks} there: look #{whole? ? 'at it closely' : 'for bulges and leaks'}.")
+        @journal.flag(
+          :was_frozen,
+          "It stood in the freezer. #{breaks} there: look #{whole? ? "at it closely" : "for bulges and leaks"}."
+        )
       end
 
       # What was to be ripe by that day is ripe: it does not mind the cold any more.
@@ -41,13 +44,20 @@ module NutShelf
 
         used = @clock.used_by(on)
         @clock = @clock.carried(on, @rules.days(row), row.kind)
-        say("Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; #{rest(row, on)}: until #{Words.day(@clock.until_on)}.")
+        say(
+          "Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; #{rest(row,
+            on)}: until #{Words.day(@clock.until_on)}."
+        )
       end
 
       # It may have stood in either place nearly all the time: both count, so the shorter does.
       def carry_some_day(row)
         there = @clock.elsewhere(@rules.days(row), row.kind)
-        say("Moved #{Words.into(@place.kind)} on a day nobody knows: the place where it keeps less long counts, until #{Words.day([there, @clock].map(&:until_on).min)}.")
+        until_on = [there, @clock].map(&:until_on).min
+        say(
+          "Moved #{Words.into(@place.kind)} on a day nobody knows: the place where it keeps less long counts, until " \
+          "#{Words.day(until_on)}."
+        )
         end_clock
         @clock = there
       end
@@ -57,15 +67,23 @@ module NutShelf
       # Years are not told in days.
       def rest(row, on)
         days = @rules.days(row)
-        days < 60 && !ripening? ? "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left" : "the rest counts there"
+        if days < 60 && !ripening?
+          "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left"
+        else
+          "the rest counts there"
+        end
       end
 
       # A rule that had no figure in the old place counts from the day it should have begun.
       def begin_late(row)
         return unless @since && !ripening? && !(printed_pack? && @sealed) && @phase != :thawed && !@unknown
 
-        start_clock(row, @since, @situation == "opened" ? :opened : :rule,
-          "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}")
+        start_clock(
+          row,
+          @since,
+          @situation == "opened" ? :opened : :rule,
+          "#{Words.situation(@situation).capitalize} since #{Words.day(@since)}"
+        )
       end
 
       # A clock that has run out stays as a cap; another place does not wind it up again.
@@ -98,7 +116,10 @@ module NutShelf
       def warn_of_frost
         return unless @food.freezing_damage && @place.frosty?
 
-        @journal.flag(:will_freeze, "It can fall to #{@place.low_c} C in #{@place.name}: it will freeze there and be damaged.")
+        @journal.flag(
+          :will_freeze,
+          "It can fall to #{@place.low_c} C in #{@place.name}: it will freeze there and be damaged."
+        )
       end
 
       # After each event: did it come out of the cold, or go back in time? The same day is in time, a night is not.
@@ -126,8 +147,10 @@ module NutShelf
         return warm_since_ever if since == :unknown
 
         cap(:safety, :out_of_cold, since)
-        say("It stood out of the cold from #{Words.day(since)}, over a night: good for two hours of that day only, and " \
-            "the cold does not mend that.")
+        say(
+          "It stood out of the cold from #{Words.day(since)}, over a night: good for two hours of that day only, and " \
+          "the cold does not mend that."
+        )
       end
     end
   end

@@ -72,7 +72,10 @@ module NutShelf
         return run_rule("ripe", on, :rule) if @rules.row("ripe", @place) || unripe.nil?
 
         @clock = Clock.new(since: on, days: unripe.high - unripe.low, kind: unripe.kind)
-        say("#{@rules.reason('ripe', @place)} Counted the #{Words.days(unripe.high - unripe.low)} between its quick and its slow ripening.")
+        say(
+          "#{@rules.reason("ripe",
+            @place)} Counted the #{Words.days(unripe.high - unripe.low)} between its quick and its slow ripening."
+        )
       end
 
       def stored(on, method)

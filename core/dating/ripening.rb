@@ -28,12 +28,20 @@ module NutShelf
 
       private
 
-      def are(number) = "#{number} #{number == 1 ? 'is' : 'are'}"
+      def are(number) = "#{number} #{number == 1 ? "is" : "are"}"
 
       def reasons(count, ready_on, ripe_days, cold_days)
-        list = ["#{are(count)} ripe from about #{Words.day(ready_on)} and #{count == 1 ? 'keeps' : 'keep'} #{Words.days(ripe_days)} on the counter: #{leave_out} #{leave_out == 1 ? 'is' : 'are'} eaten in that time."]
-        list << "Move #{move} to the cold on #{Words.day(move_on)}, ripe, where ripe fruit of its kind keeps #{Words.days(cold_days)}." if move_on
-        list << "#{are(too_many)} more than will be eaten in time: cook, freeze or give them away." if too_many.positive?
+        list = [
+          "#{are(count)} ripe from about #{Words.day(ready_on)} and #{count == 1 ? "keeps" : "keep"} " \
+          "#{Words.days(ripe_days)} on the counter: #{are(leave_out)} eaten in that time."
+        ]
+        if move_on
+          list << "Move #{move} to the cold on #{Words.day(move_on)}, ripe, where ripe fruit of its kind keeps " \
+                  "#{Words.days(cold_days)}."
+        end
+        if too_many.positive?
+          list << "#{are(too_many)} more than will be eaten in time: cook, freeze or give them away."
+        end
         list
       end
     end

@@ -28,7 +28,11 @@ module NutShelf
         return say_unknown(on) if @unknown
 
         row = @rules.row(situation, @place)
-        row ? start_clock(row, on, basis, "#{Words.situation(situation).capitalize} since #{Words.day(on)}") : no_row(situation, on, basis)
+        if row
+          start_clock(row, on, basis, "#{Words.situation(situation).capitalize} since #{Words.day(on)}")
+        else
+          no_row(situation, on, basis)
+        end
       end
 
       def say_unknown(on) = say("What happened on #{Words.day(on)} does not tell how old it is.")
@@ -36,7 +40,10 @@ module NutShelf
       def start_clock(row, on, basis, beginning)
         days = @rules.days(row)
         @clock = Clock.new(since: on, days: days, kind: row.kind, basis: basis)
-        say("#{beginning}, #{Words.where(@place.kind)}: #{row.span_words} (#{row.kind}#{borrowed(row)})#{counted(row)}, until #{Words.day(@clock.until_on)}.")
+        say(
+          "#{beginning}, #{Words.where(@place.kind)}: #{row.span_words} " \
+          "(#{row.kind}#{borrowed(row)})#{counted(row)}, until #{Words.day(@clock.until_on)}."
+        )
         say("Kept #{row.storage_words}: that is part of the figure.") if row.storage
         say("Your own time: #{row.own_reason}") if row.own_reason
         say_earlier_cap
@@ -49,12 +56,14 @@ module NutShelf
         return "" if row.low == row.high
         return "; the shorter counts, for safety" if row.kind == :safety
 
-        "; by \"#{@policy.school_words}\" the #{@policy.by_the_date? ? 'shorter' : 'longer'} counts"
+        "; by \"#{@policy.school_words}\" the #{@policy.by_the_date? ? "shorter" : "longer"} counts"
       end
 
       def say_earlier_cap
         earlier = @caps.to_a.min_by(&:until_on)
-        say("An earlier date comes first: #{Words.day(earlier.until_on)}.") if earlier && earlier.until_on < @clock.until_on
+        return unless earlier && earlier.until_on < @clock.until_on
+
+        say("An earlier date comes first: #{Words.day(earlier.until_on)}.")
       end
 
       # No figure here: the two-hour rule sees to what germs like (see Moving); for the rest the short figure of the
@@ -65,8 +74,11 @@ module NutShelf
 
         colder = @rules.colder_row(situation, @place) or return
         @clock = Clock.new(since: on, days: colder.low, kind: colder.kind, basis: basis)
-        say("#{Words.situation(situation).capitalize} since #{Words.day(on)}: counted as #{Words.where(colder.place)}, by the " \
-            "short figure, #{Words.days(colder.low)}, until #{Words.day(@clock.until_on)}.")
+        say(
+          "#{Words.situation(situation).capitalize} since #{Words.day(on)}: counted as #{Words.where(colder.place)}, " \
+          "by the " \
+          "short figure, #{Words.days(colder.low)}, until #{Words.day(@clock.until_on)}."
+        )
       end
     end
   end

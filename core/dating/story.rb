@@ -14,15 +14,30 @@ module NutShelf
     # follow. `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
     # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where the
     # rule says that care is part of its time.
-    Story = Value.of(:food, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :place,
-      :quarantine_reason, :leftover_days, :method, :care_until, :care_words,
-      situation: "bought_sealed", events: [].freeze, quarantined: false) do
-      # @return [Date, nil] the day its keeping counts from
-      def started_on = made_on || acquired_on
+    Story =
+      Value.of(
+        :food,
+        :acquired_on,
+        :made_on,
+        :printed_on,
+        :printed_kind,
+        :known_on,
+        :place,
+        :quarantine_reason,
+        :leftover_days,
+        :method,
+        :care_until,
+        :care_words,
+        situation: "bought_sealed",
+        events: [].freeze,
+        quarantined: false
+      ) do
+        # @return [Date, nil] the day its keeping counts from
+        def started_on = made_on || acquired_on
 
-      # @return [Date, nil] the earliest day anything is known of
-      def first_known_on = [acquired_on, made_on, known_on, *events.map(&:on)].compact.min
-    end
+        # @return [Date, nil] the earliest day anything is known of
+        def first_known_on = [acquired_on, made_on, known_on, *events.map(&:on)].compact.min
+      end
 
     # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored or
     # :topped_up. `on` may be nil when nobody knows the day; `order` settles what came first within a day. `place` for
@@ -32,13 +47,14 @@ module NutShelf
 
     # Where a stack stands, as far as dates care: kind "cupboard", "cool_dark", "fridge" or "freezer",
     # and its usual lowest and highest temperature in whole degrees Celsius. Frozen.
-    Standing = Value.of(:name, :kind, :low_c, :high_c) do
-      def warm? = %w[cupboard cool_dark].include?(kind)
+    Standing =
+      Value.of(:name, :kind, :low_c, :high_c) do
+        def warm? = %w[cupboard cool_dark].include?(kind)
 
-      def freezer? = kind == "freezer"
+        def freezer? = kind == "freezer"
 
-      # @return [Boolean] whether it can freeze there without being a freezer
-      def frosty? = !freezer? && low_c&.negative? == true
-    end
+        # @return [Boolean] whether it can freeze there without being a freezer
+        def frosty? = !freezer? && low_c&.negative? == true
+      end
   end
 end

@@ -9,9 +9,7 @@ module NutShelf
     # household size in nearly all cases and never says more than really fits. Whole millimetres. Frozen.
     class Boxes
       # One block: how many across, deep and high, and the box as it stands (width, depth, height). Frozen.
-      Block = Value.of(:across, :deep, :high, :stands) do
-        def count = across * deep * high
-      end
+      Block = Value.of(:across, :deep, :high, :stands) { def count = across * deep * high }
 
       attr_reader :count, :blocks, :steps
 
@@ -60,9 +58,12 @@ module NutShelf
       end
 
       def reasons
-        return ["It does not fit: the shelf is #{@shelf.join(' x ')} mm inside."] if blocks.empty?
+        return ["It does not fit: the shelf is #{@shelf.join(" x ")} mm inside."] if blocks.empty?
 
-        blocks.map { |block| "#{block.across} side by side, #{block.deep} deep, #{block.high} high, each standing #{block.stands.join(' x ')} mm: #{block.count}." }
+        blocks.map do |block|
+          "#{block.across} side by side, #{block.deep} deep, #{block.high} high, each standing " \
+            "#{block.stands.join(" x ")} mm: #{block.count}."
+        end
       end
     end
   end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "packs_in_packs"
 require_relative "numbers"
 require_relative "numbers_apart"
 require_relative "price_field"
@@ -12,13 +13,15 @@ module NutShelf
     module LabelLine
       # Reads how many and how much: "3 tins 400 g", "2x6x330ml", "400 g x 3", "half jar", "a dozen eggs".
       class AmountField
+        include PacksInPacks
+
         include NumbersApart
 
         # What may follow a size as the rest of it: "1 lb 4 oz".
-        SMALLER = { "lb" => "oz", "kg" => "g", "l" => "ml", "uk_gallon" => "uk_pint", "us_gallon" => "us_quart",
-                    "us_pint" => "us_floz", "uk_pint" => "uk_floz" }.freeze
-        # Behind a number these say how many are in one pack.
-        PACKS_OF = %w[pack pk ct count].freeze
+        SMALLER = {
+          "lb" => "oz", "kg" => "g", "l" => "ml", "uk_gallon" => "uk_pint", "us_gallon" => "us_quart",
+          "us_pint" => "us_floz", "uk_pint" => "uk_floz"
+        }.freeze
 
         # What is bought by the measure itself.
         POURED = %w[pint quart gallon litre liter kilo].freeze
@@ -87,29 +90,41 @@ module NutShelf
 
         # "a kilo of rice"
         def article(index)
-          [1r, 1] if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) && @line.text(index + 1).length > 2
+          if %w[a an].include?(@line.text(index)) && Units.unit(@line.text(index + 1), @settings) &&
+              @line.text(index + 1).length > 2
+            [1r, 1]
+          end
         end
 
         # "pint of milk", "gallon whole milk": one of it, where no number says otherwise.
         def one_of(index)
           text = @line.text(index)
-          return if text.nil? || text.length < 3 || (index.positive? && (@line.tokens[index - 1].num? || Numbers.at(@line, index - 1)))
+          if text.nil? || text.length < 3 ||
+              (index.positive? && (@line.tokens[index - 1].num? || Numbers.at(@line, index - 1)))
+            return
+          end
 
-          [1r, 0] if Units.unit(text, @settings) && (@line.text(index + 1) == "of" || (POURED.include?(text) && (index.positive? || @line[1]&.word?)))
+          if Units.unit(text, @settings) &&
+              (@line.text(index + 1) == "of" || (POURED.include?(text) && (index.positive? || @line[1]&.word?)))
+            [1r, 0]
+          end
         end
 
         # "5# bag": pounds, where people weigh in them.
         def pounds?(at)
-          @line.text(at) == "#" && @settings[:pint] == "us_pint" && at.positive? && @line.tokens[at - 1].num? && @line.tokens[at - 1].to == @line.tokens[at].from
+          @line.text(at) == "#" && @settings[:pint] == "us_pint" && at.positive? && @line.tokens[at - 1].num? &&
+            @line.tokens[at - 1].to == @line.tokens[at].from
         end
 
         def unit_at(at)
-          return ["lb", 1] if pounds?(at)
+          return "lb", 1 if pounds?(at)
 
           at += 1 if (skip = @line.text(at) == "-" ? 1 : 0) == 1
           if %w[fl fluid].include?(@line.text(at))
             dot = @line.text(at + 1) == "." ? 1 : 0
-            return [Units.unit("floz", @settings), 2 + skip + dot] if %w[oz ounce ounces].include?(@line.text(at + 1 + dot))
+            if %w[oz ounce ounces].include?(@line.text(at + 1 + dot))
+              return Units.unit("floz", @settings), 2 + skip + dot
+            end
           end
           [Units.unit(@line.text(at), @settings), 1 + skip]
         end
@@ -140,64 +155,22 @@ module NutShelf
 
             after = plain(index + 1)
             before = plain(index - 1)
-            if after && !noun_or_unit?(index + 2) then multiply(after, [index, index + 1])
-            elsif before then multiply(before, [index - 1, index])
+            if after && !noun_or_unit?(index + 2)
+              multiply(after, [index, index + 1])
+            elsif before
+              multiply(before, [index - 1, index])
             end
           end
-        end
-
-        # "chickpeas 400 g (8)"
-        def in_brackets
-          index = @line.tokens.each_index.find { |at| @line.text(at - 1) == "(" && @line.text(at + 1) == ")" && plain(at) } or return
-          multiply(plain(index), [index - 1, index, index + 1]) unless @count
-        end
-
-        def noun_or_unit?(at) = Units.noun(@line.text(at)) || Units.unit(@line.text(at), @settings)
-
-        # "4 packs of 6", "box of 12", "6-pack": packs whose size is a number of pieces.
-        def packs_of
-          @line.tokens.each_index do |index|
-            noun = pack_word(index) or next
-            inner = @line.text(index + 1) == "of" && plain(index + 2)
-            if inner && !Units.unit(@line.text(index + 3), @settings) then inner_pack(index, [index, index + 1, index + 2], inner, noun)
-            elsif PACKS_OF.include?(@line.text(index)) && (inner = plain(index - 1)) && inner > 1 then inner_pack(index, [index, index - 1], inner, noun)
-            elsif noun == "pack" && @line.text(index - 1) == "-" && (inner = plain(index - 2)) then inner_pack(index, [index, index - 1, index - 2], inner, noun)
-            end
-          end
-        end
-
-        def pack_word(index)
-          text = @line.text(index)
-          %w[ct count].include?(text) && plain(index - 1) ? "pack" : Units.noun(text)
-        end
-
-        def inner_pack(index, used, inner, noun)
-          outer, length = number_before([index, used.min].min)
-          @noun_seen = noun
-          @line.claim(:count, used + (outer ? length : []))
-          if @size
-            @count = (@count || 1r) * (outer || 1) * inner
-            @bare = outer.nil?
-          else
-            @size = Quantity.of(inner, "piece")
-            @count = (@count || 1r) * (outer || 1)
-          end
-        end
-
-        # A number (digits or words) that ends right before `index`.
-        def number_before(index)
-          [4, 3, 2, 1].each do |back|
-            number, length = Numbers.at(@line, index - back)
-            return [number, ((index - back)...index).to_a] if number && length == back
-          end
-          nil
         end
 
         def counted_nouns
           @line.tokens.each_index do |index|
             noun = Units.noun(@line.text(index))
             noun ||= "piece" if Units::NAMES[@line.text(index)] == "piece"
-            next if noun.nil? || part_of_name?(index) || (noun == "bar" && !number_before(index)) || @line.text(index + 1) == "opener"
+            if noun.nil? || part_of_name?(index) || (noun == "bar" && !number_before(index)) ||
+                @line.text(index + 1) == "opener"
+              next
+            end
 
             noun_found(noun, index)
           end
@@ -225,7 +198,12 @@ module NutShelf
 
         # Without a number a noun still says what it comes in ("rice 1 kg bag"), except where it is more
         # likely part of a name.
-        def hint_only?(noun) = %w[tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net bunch jug sprig bucket].include?(noun)
+        def hint_only?(noun)
+          %w[
+            tin can jar bottle carton pack packet bag box tub tube pouch punnet tray tetra loaf piece sack crate net
+            bunch jug sprig bucket
+          ].include?(noun)
+        end
 
         # "2 400g tins" and "2 bags 1 kg": a bare number before the size, or at the start of the line.
         def count_beside_size

@@ -10,18 +10,72 @@ module NutShelf
       # Reads the dates of a line: those behind a word ("bb", "opened") first, then one that stands alone.
       # Chooses only where there is one reading; otherwise asks with all of them.
       class DateField
-        KINDS = {
-          %w[best before end] => "best_before", %w[best before] => "best_before", %w[best by] => "best_before", %w[best until] => "best_before",
-          %w[b / b] => "best_before", %w[bb] => "best_before", %w[bbe] => "best_before", %w[bbd] => "best_before", %w[bbf] => "best_before", %w[oldest] => "best_before",
-          %w[best] => "best_before", %w[use by] => "use_by", %w[use - by] => "use_by", %w[best - before] => "best_before", %w[best - before - end] => "best_before",
-          %w[used by] => "use_by", %w[freeze by] => "use_by", %w[freeze or use by] => "use_by", %w[use or freeze by] => "use_by", %w[eat by] => "use_by", %w[u / b] => "use_by", %w[ub] => "use_by", %w[ubd] => "use_by",
-          %w[use before] => "use_by", %w[expires] => "unknown", %w[expiry] => "unknown", %w[exp] => "unknown", %w[expiration] => "unknown", %w[good until] => "unknown",
-          %w[sell by] => "sell_by", %w[sb] => "sell_by", %w[s / b] => "sell_by", %w[sell - by] => "sell_by", %w[display until] => "sell_by",
-          %w[packed on] => "packed", %w[packed] => "packed", %w[pkd] => "packed", %w[frozen on] => "frozen", %w[frozen] => "frozen", %w[frz] => "frozen", %w[freeze] => "frozen", %w[froze] => "frozen", %w[freezing] => "frozen",
-          %w[opened on] => "opened", %w[opened] => "opened", %w[open since] => "opened", %w[open] => "opened", %w[made on] => "made", %w[made] => "made", %w[home made] => "made", %w[homemade] => "made",
-          %w[cooked on] => "made", %w[cooked] => "made", %w[baked] => "made", %w[bottled] => "made", %w[thawed] => "thawed", %w[defrosted] => "thawed", %w[date] => "unknown", %w[since] => "opened", %w[from] => "made",
-          %w[bought on] => "bought", %w[bought] => "bought", %w[got] => "bought"
-        }.sort_by { |words, _| -words.size }.to_h.freeze
+        KINDS =
+          {
+            %w[best before end] => "best_before",
+            %w[best before] => "best_before",
+            %w[best by] => "best_before",
+            %w[best until] => "best_before",
+            %w[b / b] => "best_before",
+            %w[bb] => "best_before",
+            %w[bbe] => "best_before",
+            %w[bbd] => "best_before",
+            %w[bbf] => "best_before",
+            %w[oldest] => "best_before",
+            %w[best] => "best_before",
+            %w[use by] => "use_by",
+            %w[use - by] => "use_by",
+            %w[best - before] => "best_before",
+            %w[best - before - end] => "best_before",
+            %w[used by] => "use_by",
+            %w[freeze by] => "use_by",
+            %w[freeze or use by] => "use_by",
+            %w[use or freeze by] => "use_by",
+            %w[eat by] => "use_by",
+            %w[u / b] => "use_by",
+            %w[ub] => "use_by",
+            %w[ubd] => "use_by",
+            %w[use before] => "use_by",
+            %w[expires] => "unknown",
+            %w[expiry] => "unknown",
+            %w[exp] => "unknown",
+            %w[expiration] => "unknown",
+            %w[good until] => "unknown",
+            %w[sell by] => "sell_by",
+            %w[sb] => "sell_by",
+            %w[s / b] => "sell_by",
+            %w[sell - by] => "sell_by",
+            %w[display until] => "sell_by",
+            %w[packed on] => "packed",
+            %w[packed] => "packed",
+            %w[pkd] => "packed",
+            %w[frozen on] => "frozen",
+            %w[frozen] => "frozen",
+            %w[frz] => "frozen",
+            %w[freeze] => "frozen",
+            %w[froze] => "frozen",
+            %w[freezing] => "frozen",
+            %w[opened on] => "opened",
+            %w[opened] => "opened",
+            %w[open since] => "opened",
+            %w[open] => "opened",
+            %w[made on] => "made",
+            %w[made] => "made",
+            %w[home made] => "made",
+            %w[homemade] => "made",
+            %w[cooked on] => "made",
+            %w[cooked] => "made",
+            %w[baked] => "made",
+            %w[bottled] => "made",
+            %w[thawed] => "thawed",
+            %w[defrosted] => "thawed",
+            %w[date] => "unknown",
+            %w[since] => "opened",
+            %w[from] => "made",
+            %w[bought on] => "bought",
+            %w[bought] => "bought",
+            %w[got] => "bought"
+          }.sort_by { |words, _| -words.size }.to_h.freeze
         BACK = %w[packed frozen opened made thawed bought].freeze
         # Printed to the day, and near.
         NEAR_KINDS = %w[use_by sell_by].freeze
@@ -114,14 +168,18 @@ module NutShelf
 
         def word_matches?(index, word)
           text = @line.text(index) or return false
-          text == word || (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !EXACT.include?(word))
+          text == word ||
+            (word.length >= 5 && @line[index].word? && Typo.distance(word, text, 1) && !EXACT.include?(word))
         end
 
-        def forms(back, by_day: false) = DateForms.new(@line, today: @today, day_order: @day_order, back: back, by_day: by_day)
+        def forms(back, by_day: false)
+          DateForms.new(@line, today: @today, day_order: @day_order, back: back, by_day: by_day)
+        end
 
         def named(index, words, kind)
           start = index + words.size
-          start += 1 while FILLERS.include?(@line.text(start)) && !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
+          start += 1 while FILLERS.include?(@line.text(start)) &&
+              !(@line.text(start) == "on" && forms(false).at(start, after_kind: true))
           found, start = found_at(start, forms(BACK.include?(kind), by_day: NEAR_KINDS.include?(kind)))
           return false unless found
 
@@ -133,7 +191,7 @@ module NutShelf
         # "made in september": the little word belongs to the month, unless it counts ("in 3 weeks").
         def found_at(start, forms)
           found = forms.at(start, after_kind: true)
-          return [found, start] if found || @line.text(start) != "in"
+          return found, start if found || @line.text(start) != "in"
 
           [forms.at(start + 1, after_kind: true), start + 1]
         end
@@ -162,7 +220,10 @@ module NutShelf
         end
 
         # Of the day it was packed and the day on the pack the one on the pack counts.
-        def printed_beside?(kind) = %w[packed bought].include?(kind) && @line.found.key?(:date) && PRINTED.any? { |one| one[:value] == @line.found[:date_kind] }
+        def printed_beside?(kind)
+          %w[packed bought].include?(kind) && @line.found.key?(:date) &&
+            PRINTED.any? { |one| one[:value] == @line.found[:date_kind] }
+        end
 
         def pass_over(kind) = @line.notes << "The day it was #{kind} is left out: the date on the pack counts."
 
@@ -171,7 +232,11 @@ module NutShelf
           return readings unless NEAR_KINDS.include?(kind)
 
           days = readings.select { |reading| reading.precision == :day }
-          days.any? && (days.size == readings.size || days.any? { |reading| reading.on <= @today + NEAR_DAYS }) ? days : readings
+          if days.any? && (days.size == readings.size || days.any? { |reading| reading.on <= @today + NEAR_DAYS })
+            days
+          else
+            readings
+          end
         end
 
         # A use-by without a day, a day far from any that is printed, or one ahead that must lie behind.
@@ -206,7 +271,11 @@ module NutShelf
         end
 
         def answer_text(reading)
-          reading.precision == :month && reading.on.day > 1 ? reading.on.strftime("end of %b %Y") : Words.day(reading.on)
+          if reading.precision == :month && reading.on.day > 1
+            reading.on.strftime("end of %b %Y")
+          else
+            Words.day(reading.on)
+          end
         end
 
         def bare(found, index)

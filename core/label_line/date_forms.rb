@@ -14,13 +14,23 @@ module NutShelf
         include NumericDates
 
         MONTHS = %w[january february march april may june july august september october november december].freeze
-        SHORT = %w[jan feb mar apr may jun jul aug sep oct nov dec].each_with_index.to_h { |name, index| [name, index + 1] }.merge("sept" => 9).freeze
+        SHORT =
+          %w[jan feb mar apr may jun jul aug sep oct nov dec]
+            .each_with_index
+            .to_h { |name, index| [name, index + 1] }
+            .merge("sept" => 9)
+            .freeze
         DAYS = %w[sunday monday tuesday wednesday thursday friday saturday].freeze
-        SHORT_DAYS = { "sun" => 0, "mon" => 1, "tue" => 2, "tues" => 2, "wed" => 3, "thu" => 4, "thur" => 4, "thurs" => 4, "fri" => 5, "sat" => 6 }.freeze
+        SHORT_DAYS = {
+          "sun" => 0, "mon" => 1, "tue" => 2, "tues" => 2, "wed" => 3, "thu" => 4, "thur" => 4, "thurs" => 4,
+          "fri" => 5, "sat" => 6
+        }.freeze
         SPANS = { "day" => 1, "days" => 1, "week" => 7, "weeks" => 7, "wk" => 7, "wks" => 7 }.freeze
         PAST_SPANS = {
           "week" => ->(today) { (today - today.cwday - 6).then { |monday| [monday, monday + 6] } },
-          "month" => ->(today) { (today << 1).then { |day| [Date.new(day.year, day.month, 1), Date.new(day.year, day.month, -1)] } },
+          "month" => lambda do |today|
+            (today << 1).then { |day| [Date.new(day.year, day.month, 1), Date.new(day.year, day.month, -1)] }
+          end,
           "year" => ->(today) { [Date.new(today.year - 1, 1, 1), Date.new(today.year - 1, 12, 31)] }
         }.freeze
         YEARS_BACK = 3
@@ -51,22 +61,33 @@ module NutShelf
 
         private
 
-        def found(readings, length, doubtful: false) = Found.new(readings: readings.flatten.compact.uniq, length: length, doubtful: doubtful)
+        def found(readings, length, doubtful: false)
+          Found.new(readings: readings.flatten.compact.uniq, length: length, doubtful: doubtful)
+        end
 
         # --- words
 
         def word_date(index)
           text = @line.text(index)
           case text
-          when nil then nil
-          when "today", "tonight" then found([exact(@today)], 1)
-          when "tomorrow", "tmrw", "tmr" then found([exact(@today + 1)], 1)
-          when "yesterday", "yest", "yday" then found([exact(@today - 1)], 1)
-          when "day" then day_after(index)
-          when "in" then in_span(index)
-          when "end" then end_of(index)
-          when "next", "last", "this", "on" then part_of_day(index, text) || qualified_weekday(index, text)
-          else weekday(index, nil, index) || month_first(index)
+          when nil
+            nil
+          when "today", "tonight"
+            found([exact(@today)], 1)
+          when "tomorrow", "tmrw", "tmr"
+            found([exact(@today + 1)], 1)
+          when "yesterday", "yest", "yday"
+            found([exact(@today - 1)], 1)
+          when "day"
+            day_after(index)
+          when "in"
+            in_span(index)
+          when "end"
+            end_of(index)
+          when "next", "last", "this", "on"
+            part_of_day(index, text) || qualified_weekday(index, text)
+          else
+            weekday(index, nil, index) || month_first(index)
           end
         end
 
@@ -102,9 +123,12 @@ module NutShelf
 
           number = number.to_i * sign
           case unit
-          when *SPANS.keys then @today + (SPANS[unit] * number)
-          when "month", "months" then @today >> number
-          when "year", "years" then @today >> (12 * number)
+          when *SPANS.keys
+            @today + (SPANS[unit] * number)
+          when "month", "months"
+            @today >> number
+          when "year", "years"
+            @today >> (12 * number)
           end
         end
 
@@ -112,7 +136,9 @@ module NutShelf
           at = @line.text(index + 1) == "of" ? index + 2 : index + 1
           year = year_at(at)
           return found([DateReading.year(year)], at - index + 1) if year
-          return found([DateReading.year(@today.year + (@line.text(at) == "next" ? 1 : 0))], at - index + 2) if %w[next this].include?(@line.text(at)) && @line.text(at + 1) == "year"
+          if %w[next this].include?(@line.text(at)) && @line.text(at + 1) == "year"
+            return found([DateReading.year(@today.year + (@line.text(at) == "next" ? 1 : 0))], at - index + 2)
+          end
 
           month = month_of(@line.text(at)) or return
           year = year_at(at + 1) || short_year_at(at + 1)
@@ -129,7 +155,9 @@ module NutShelf
 
         def qualified_weekday(index, word)
           return past_span(index) if word == "last" && PAST_SPANS.key?(@line.text(index + 1))
-          return named_year(index, word) if @after_kind && %w[next this].include?(word) && @line.text(index + 1) == "year"
+          if @after_kind && %w[next this].include?(word) && @line.text(index + 1) == "year"
+            return named_year(index, word)
+          end
 
           weekday(index + 1, word, index)
         end
@@ -148,14 +176,18 @@ module NutShelf
         # "fri 4 dec": the date decides, the weekday is only said along with it.
         def weekday_with_date(at, from)
           inner = @line[at + 1]&.num? ? number_date(at + 1) : nil
-          inner&.readings&.any? { |reading| reading.precision == :day } ? found(inner.readings, inner.length + at + 1 - from) : nil
+          return unless inner&.readings&.any? { |reading| reading.precision == :day }
+
+          found(inner.readings, inner.length + at + 1 - from)
         end
 
         def weekday_readings(number, word)
           ahead = (number - @today.wday) % 7
           behind = (@today.wday - number) % 7
-          return [@today - (behind.zero? ? 7 : behind)] if word == "last" || (@back && word != "next" && behind.positive?)
-          return [@today, @today + (@back ? -7 : 7)] if ahead.zero? && word != "next"
+          if word == "last" || (@back && word != "next" && behind.positive?)
+            return [@today - (behind.zero? ? 7 : behind)]
+          end
+          return @today, @today + (@back ? -7 : 7) if ahead.zero? && word != "next"
 
           word == "next" ? next_weekday(ahead) : [@today + ahead]
         end

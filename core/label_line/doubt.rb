@@ -7,13 +7,21 @@ module NutShelf
       # beans, "apple" of butter, or a second food behind "and". Asked about, never passed over.
       class Doubt
         # Words that turn a food into another one.
-        TURNS = %w[smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated freeze fried sauce curd pie cake jelly doughnut].freeze
-        DRIED = ["Dried pulses", "Dried fruit, nuts and seeds", "Dried and trail foods", "Herbs and spices", "Grains and pasta", "Baking"].freeze
+        TURNS = %w[
+          smoked dried dehydrated canned pickled powdered powder instant flake puree candied baby condensed evaporated
+          freeze fried sauce curd pie cake jelly doughnut
+        ].freeze
+        DRIED = [
+          "Dried pulses", "Dried fruit, nuts and seeds", "Dried and trail foods", "Herbs and spices",
+          "Grains and pasta", "Baking"
+        ].freeze
         TINNED = ["Tins and cans", "Jars and sauces", "Long-life dairy and plant drinks", "Pet"].freeze
         IN_THE_COLD = ["Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Frozen", "Bread"].freeze
         # Foods that come in flavours: the flavour is no second food.
-        FLAVOURED = /jam|chutney|marmalade|curd|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
-                     passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie/x
+        FLAVOURED =
+          /jam|chutney|marmalade|curd|yoghurt|ice-cream|tea|cordial|crisps|chips|bars|muesli|granola|cereal|soup|
+           noodles|hummus|cream-cheese|chocolate|biscuit|cracker|cooked|home|sauce|pesto|
+           passata|salsa|puree|cola|lemonade|drink|juice|meal|pizza|food-|stock|vinegar|spread|cider|pancake|broth|pie/x
         # What carries a use-by is printed no further ahead than so many days.
         FRESH_DAYS = 75
         TOGETHER = %w[and + & plus].freeze
@@ -32,21 +40,37 @@ module NutShelf
           @food = lexicon.foods.fetch(phrase.food)
         end
 
-        def any? = !turned.nil? || others.any? || no_tin? || frozen_tin? || ahead_of_unknown? || strange.any? || too_far?
+        def any?
+          !turned.nil? || others.any? || no_tin? || frozen_tin? || ahead_of_unknown? || strange.any? || too_far?
+        end
 
         # @return [String]
         def question
           return "That reads as two foods. Which one is on this line?" if together?
           return "No tin goes into the freezer. What was frozen?" if frozen_tin?
           return "#{@food.name} is not good for that long. Which food is it?" if too_far?
-          return "#{@food.name} does not come in #{@line.hints.include?(:tin) ? 'tins' : 'jars'}. Which food is it?" if no_tin?
+          if no_tin?
+            return "#{@food.name} does not come in #{@line.hints.include?(:tin) ? "tins" : "jars"}. Which food is it?"
+          end
 
           "#{@line.between(*said.minmax)}: which food is that?"
         end
 
         # @return [Array<String>] food keys, the likeliest first
         def answers
-          list = together? ? [*others, @phrase.food] : [*(tinned if no_tin?), *(home_made if frozen_tin?), *(lasting if too_far?), *namesakes, @phrase.food, *others]
+          list =
+            if together?
+              [*others, @phrase.food]
+            else
+              [
+                *(tinned if no_tin?),
+                *(home_made if frozen_tin?),
+                *(lasting if too_far?),
+                *namesakes,
+                @phrase.food,
+                *others
+              ]
+            end
           list.uniq.first(4)
         end
 
@@ -54,7 +78,13 @@ module NutShelf
 
         # Words that belong to some food's name but to none of this one's, and describe nothing: "lamp" of oil.
         def strange
-          @strange ||= left_over.select { |index, stems| !flavour?(index) && stems.none? { |stem| FoodField::QUALIFIERS.include?(stem) || FoodField::FILLERS.include?(stem) || own_words.include?(stem) } }
+          @strange ||=
+            left_over.select do |index, stems|
+              !flavour?(index) &&
+                stems.none? do |stem|
+                  FoodField::QUALIFIERS.include?(stem) || FoodField::FILLERS.include?(stem) || own_words.include?(stem)
+                end
+            end
         end
 
         def own_words = @own_words ||= @lexicon.words_of(@phrase.food)
@@ -67,15 +97,31 @@ module NutShelf
           !day.nil? && @food.date_kind_usual == "use_by" && @line.found[:state] != "frozen" && day > @today + FRESH_DAYS
         end
 
-        def lasting = @phrase.stems.flat_map { |stem| @lexicon.phrases(stem) }.select { |phrase| phrase.hint == "longlife" || phrase.stems.include?("uht") }.map(&:food).uniq
+        def lasting
+          @phrase
+            .stems
+            .flat_map { |stem| @lexicon.phrases(stem) }
+            .select { |phrase| phrase.hint == "longlife" || phrase.stems.include?("uht") }
+            .map(&:food)
+            .uniq
+        end
 
         def home_made
-          @phrase.stems.reverse.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.select { |key| ["Home leftovers", "Frozen"].include?(@lexicon.foods.fetch(key).aisle) }
+          @phrase
+            .stems
+            .reverse
+            .flat_map { |stem| @lexicon.phrases(stem) }
+            .map(&:food)
+            .uniq
+            .select { |key| ["Home leftovers", "Frozen"].include?(@lexicon.foods.fetch(key).aisle) }
         end
 
         def said = [*@head, *left_over.keys, *(turned ? [turned] : []), *unknown_behind]
 
-        def left_over = @left_over ||= @words.reject { |index, stems| @head.include?(index) || stems.empty? || stems.intersect?(@phrase.stems) }
+        def left_over
+          @left_over ||=
+            @words.reject { |index, stems| @head.include?(index) || stems.empty? || stems.intersect?(@phrase.stems) }
+        end
 
         # Where a word stands that turns the food into another, or nil.
         def turned
@@ -84,9 +130,12 @@ module NutShelf
 
         def fits?(turn)
           case turn
-          when "canned" then TINNED.include?(@food.aisle) || @phrase.hint == "canned"
-          when "dried", "dehydrated" then DRIED.include?(@food.aisle) || @phrase.hint == "dried" || named?("dried")
-          else named?(turn)
+          when "canned"
+            TINNED.include?(@food.aisle) || @phrase.hint == "canned"
+          when "dried", "dehydrated"
+            DRIED.include?(@food.aisle) || @phrase.hint == "dried" || named?("dried")
+          else
+            named?(turn)
           end
         end
 
@@ -103,11 +152,18 @@ module NutShelf
 
         # What lives in the cold is in no tin, and what grows in no jar: then it is the tinned food of that name.
         def no_tin?
-          (@line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)) || (@line.hints.include?(:jar) && ["Fresh fruit", "Fresh vegetables"].include?(@food.aisle))
+          (@line.hints.include?(:tin) && IN_THE_COLD.include?(@food.aisle)) ||
+            (@line.hints.include?(:jar) && ["Fresh fruit", "Fresh vegetables"].include?(@food.aisle))
         end
 
         def tinned
-          @words.values.flatten.flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.select { |key| TINNED.include?(@lexicon.foods.fetch(key).aisle) }
+          @words
+            .values
+            .flatten
+            .flat_map { |stem| @lexicon.phrases(stem) }
+            .map(&:food)
+            .uniq
+            .select { |key| TINNED.include?(@lexicon.foods.fetch(key).aisle) }
         end
 
         # Foods that a word left over names all by itself.
@@ -117,7 +173,8 @@ module NutShelf
 
         def single_foods
           left_over.filter_map do |index, stems|
-            keys = stems.flat_map { |stem| @lexicon.phrases(stem).select { |phrase| phrase.stems == [stem] }.map(&:food) }
+            keys =
+              stems.flat_map { |stem| @lexicon.phrases(stem).select { |phrase| phrase.stems == [stem] }.map(&:food) }
             [index, keys] if keys.any? && !keys.include?(@phrase.food) && !FoodField::QUALIFIERS.include?(stems.first)
           end
         end
@@ -135,8 +192,18 @@ module NutShelf
         # Foods whose names hold the words that were left over along with the one that was taken.
         def namesakes
           turn = turned && @words[turned].find { |stem| TURNS.include?(stem) }
-          @phrase.stems.flat_map { |stem| @lexicon.phrases(stem) }
-                 .select { |phrase| turn.nil? ? phrase.stems.intersect?(left_over.values.flatten) : phrase.stems.include?(turn) || phrase.hint == turn }.map(&:food).uniq
+          @phrase
+            .stems
+            .flat_map { |stem| @lexicon.phrases(stem) }
+            .select do |phrase|
+              if turn.nil?
+                phrase.stems.intersect?(left_over.values.flatten)
+              else
+                phrase.stems.include?(turn) || phrase.hint == turn
+              end
+            end
+            .map(&:food)
+            .uniq
         end
       end
     end

@@ -11,20 +11,32 @@ module NutShelf
       # Finds the food: the name that covers most words wins, then the one that ends the phrase ("apple
       # juice" is a juice), then what tin, place, size and state hint at. Namesakes that stay level are asked.
       class FoodField
-        FILLERS = %w[of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus add put away each ea all them batch lot qty quantity gone left].freeze
-        QUALIFIERS = %w[organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed plain salted unsalted
-                        red green yellow black white brown free range light dark low fat reduced sugar unsweetened sweet raw cooked leftover homemade
-                        home made thick thin fine coarse strong mild smoked grated peeled drained diced family value bag natural own garden
-                        opened open half full vacuum chunky crushed shredded diced cubed sparkling still growing loose cold local spare old new
-                        baby extra virgin raspberry cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted
-                        emergency skinless boneless bnls kettle hand long life slow cooker gluten wholemeal wholewheat crusty cooking sachet vac].freeze
+        FILLERS = %w[
+          of the a an in and with some from for to on by at my our more another x about approx ca new bought got plus
+          add put away each ea all them batch lot qty quantity gone left
+        ].freeze
+        QUALIFIERS = %w[
+          organic large small medium big mini smooth crunchy ripe chopped sliced whole canned dried frozen fresh mixed
+          plain salted unsalted red green yellow black white brown free range light dark low fat reduced sugar
+          unsweetened sweet raw cooked leftover homemade home made thick thin fine coarse strong mild smoked grated
+          peeled drained diced family value bag natural own garden opened open half full vacuum chunky crushed
+          shredded diced cubed sparkling still growing loose cold local spare old new baby extra virgin raspberry
+          cherry apricot blackberry rhubarb blackcurrant peeled minced ground lean roast roasted emergency skinless
+          boneless bnls kettle hand long life slow cooker gluten wholemeal wholewheat crusty cooking sachet vac
+        ].freeze
         # Words that speak of dates are never a misspelt food ("best" is no beet).
-        DATE_WORDS = DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
-        HINT_WORDS = { "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh", "leftover" => "leftover",
-                       "raw" => "raw", "uht" => "longlife" }.freeze
+        DATE_WORDS =
+          DateField::KINDS.keys.flatten.grep(/\A[a-z]{3,}\z/).uniq.-(%w[frozen opened open cooked baked home]).freeze
+        HINT_WORDS = {
+          "canned" => "canned", "frozen" => "frozen", "dried" => "dried", "dry" => "dried", "fresh" => "fresh",
+          "leftover" => "leftover", "raw" => "raw", "uht" => "longlife"
+        }.freeze
 
         # Nobody freezes what comes for the shelf.
-        ON_THE_SHELF = { "Tins and cans" => -3, "Jars and sauces" => -3, "Dried and trail foods" => -3, "Long-life dairy and plant drinks" => -3 }.freeze
+        ON_THE_SHELF = {
+          "Tins and cans" => -3, "Jars and sauces" => -3, "Dried and trail foods" => -3,
+          "Long-life dairy and plant drinks" => -3
+        }.freeze
 
         # A shorter word that nearly is another is asked about, not corrected: "yest" is no yeast.
         SURE_LENGTH = 6
@@ -50,7 +62,9 @@ module NutShelf
         def stems_of(index)
           stem = Stem.of(without_article(@line.text(index)))
           return [] if DATE_WORDS.include?(@line.text(index))
-          return [stem] if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
+          if @lexicon.word?(stem) || FILLERS.include?(stem) || QUALIFIERS.include?(stem) || HINT_WORDS.key?(stem)
+            return [stem]
+          end
 
           near = @lexicon.nearest(stem)
           return halves(stem) if near.empty?
@@ -80,16 +94,24 @@ module NutShelf
           present = @words.values.flatten.uniq
           present |= ["canned"] if @line.hints.include?(:tin)
           present |= ["loaf"] if @line.hints.include?(:loaf)
-          candidates = present.flat_map { |stem| @lexicon.phrases(stem) }.uniq.select { |phrase| (phrase.stems - present).empty? }
-          candidates = candidates.select { |phrase| from_home?(phrase) } if candidates.any? { |phrase| from_home?(phrase) }
+          candidates =
+            present.flat_map { |stem| @lexicon.phrases(stem) }.uniq.select { |phrase| (phrase.stems - present).empty? }
+          candidates = candidates.select { |phrase| from_home?(phrase) } if candidates.any? do |phrase|
+            from_home?(phrase)
+          end
           scored = candidates.map { |phrase| [cover(phrase), phrase] }
           top = scored.map(&:first).max
-          scored.select { |score, _| score == top }.map { |_, phrase| [fitness(phrase), phrase] }.sort_by.with_index { |(score, _), index| [-score, index] }
+          scored
+            .select { |score, _| score == top }
+            .map { |_, phrase| [fitness(phrase), phrase] }
+            .sort_by
+            .with_index { |(score, _), index| [-score, index] }
         end
 
         # What was left over or made at home is of its own kind, however well the shop's name fits.
         def from_home?(phrase)
-          (%w[leftover home_made home_canned].include?(phrase.hint) && hints.include?(phrase.hint)) || (left_over? && @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers")
+          (%w[leftover home_made home_canned].include?(phrase.hint) && hints.include?(phrase.hint)) ||
+            (left_over? && @lexicon.foods.fetch(phrase.food).aisle == "Home leftovers")
         end
 
         # "Tuna in olive oil" is tuna: what stands behind "in" is what it lies in, unless one name covers both.
@@ -116,7 +138,8 @@ module NutShelf
           [said + (phrase.own ? 1 : 0), head_at(indexes), together?(indexes) ? 1 : 0]
         end
 
-        # Where a name ends: the last one is what it is ("apple juice"), but in "jam of strawberries" the one before "of".
+        # Where a name ends: the last one is what it is ("apple juice"), but in "jam of strawberries" the one before
+        # "of".
         def head_at(indexes)
           last = indexes.max or return -1
           of_something?(last) ? @line.tokens.size + last : last
@@ -124,7 +147,10 @@ module NutShelf
 
         def of_something?(last)
           behind = last + 1
-          @line.text(behind) == "of" && @words[((behind + 1)..(behind + 2)).find { |at| @words.fetch(at, []).any? }].to_a.any? { |stem| @lexicon.word?(stem) }
+          @line.text(behind) == "of" &&
+            @words[((behind + 1)..(behind + 2)).find { |at| @words.fetch(at, []).any? }].to_a.any? do |stem|
+              @lexicon.word?(stem)
+            end
         end
 
         def together?(indexes) = indexes.size < 2 || indexes.max - indexes.min == indexes.size - 1
@@ -133,7 +159,8 @@ module NutShelf
 
         def fitness(phrase)
           food = @lexicon.foods.fetch(phrase.food)
-          (phrase.usual ? 1 : 0) + hint_score(phrase) + size_score(food) + place_score(phrase, food) + bag_score(phrase, food)
+          (phrase.usual ? 1 : 0) + hint_score(phrase) + size_score(food) + place_score(phrase, food) +
+            bag_score(phrase, food)
         end
 
         def hint_score(phrase)
@@ -145,12 +172,18 @@ module NutShelf
         end
 
         def hints
-          @hints ||= [*@words.values.flatten.filter_map { |stem| HINT_WORDS[stem] }, *(@line.hints.include?(:tin) ? ["canned"] : []),
-                      *(left_over? ? ["leftover"] : []), *(%w[frozen home_made home_canned].include?(@line.found[:state]) ? [@line.found[:state]] : []),
-                      *(%w[home_canned home_dried].include?(@line.found[:state]) ? ["home_made"] : [])]
+          @hints ||= [
+            *@words.values.flatten.filter_map { |stem| HINT_WORDS[stem] },
+            *(@line.hints.include?(:tin) ? ["canned"] : []),
+            *(left_over? ? ["leftover"] : []),
+            *(%w[frozen home_made home_canned].include?(@line.found[:state]) ? [@line.found[:state]] : []),
+            *(%w[home_canned home_dried].include?(@line.found[:state]) ? ["home_made"] : [])
+          ]
         end
 
-        def left_over? = @line.found[:state] == "leftover" || @line.found[:date_kind] == "made" || @line.hints.include?(:portion)
+        def left_over?
+          @line.found[:state] == "leftover" || @line.found[:date_kind] == "made" || @line.hints.include?(:portion)
+        end
 
         # What comes dry or wet comes dry in a bag and wet in a tin or a pouch.
         def bag_score(phrase, food)
@@ -169,10 +202,14 @@ module NutShelf
 
         def place_score(phrase, food)
           case kind_of_place || (@line.found[:state] == "frozen" ? "freezer" : nil)
-          when "freezer" then { "Frozen" => 3, **ON_THE_SHELF }.fetch(food.aisle, 0)
-          when "fridge" then { "fresh" => 3, "longlife" => -3 }.fetch(phrase.hint, 0)
-          when "cupboard", "cool_dark" then phrase.hint == "longlife" ? 3 : 0
-          else phrase.hint == "longlife" ? -3 : 0
+          when "freezer"
+            { "Frozen" => 3, **ON_THE_SHELF }.fetch(food.aisle, 0)
+          when "fridge"
+            { "fresh" => 3, "longlife" => -3 }.fetch(phrase.hint, 0)
+          when "cupboard", "cool_dark"
+            phrase.hint == "longlife" ? 3 : 0
+          else
+            phrase.hint == "longlife" ? -3 : 0
           end
         end
 
@@ -195,7 +232,8 @@ module NutShelf
         def answer(key) = { text: @lexicon.foods.fetch(key).name, value: key }
 
         def unknown
-          likely = [*@words.values.flatten, *@guesses].flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.first(4)
+          likely =
+            [*@words.values.flatten, *@guesses].flat_map { |stem| @lexicon.phrases(stem) }.map(&:food).uniq.first(4)
           @head = []
           @line.ask(:food, another_tongue || "Which food is it?", likely.map { |key| answer(key) })
         end
@@ -229,7 +267,9 @@ module NutShelf
           return false if @head.empty?
 
           stem = Stem.of(@line.text(index))
-          return false if %w[and + & plus].include?(@line.tokens[index - 1]&.text) && index.positive? && index > @head.max
+          if %w[and + & plus].include?(@line.tokens[index - 1]&.text) && index.positive? && index > @head.max
+            return false
+          end
 
           QUALIFIERS.include?(stem) || @lexicon.word?(stem)
         end

@@ -30,7 +30,12 @@ module NutShelf
           @places = places.freeze
           @unread = unread.to_h { |word| [word.downcase[/\A[^~]+/], true] }.freeze
           phrases = shipped(names) + own(nicknames) + given(foods, names) + foreign(foreign)
-          @by_stem = phrases.flat_map { |phrase| phrase.stems.map { |stem| [stem, phrase] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
+          @by_stem =
+            phrases
+              .flat_map { |phrase| phrase.stems.map { |stem| [stem, phrase] } }
+              .group_by(&:first)
+              .transform_values { |pairs| pairs.map(&:last) }
+              .freeze
           @by_food = phrases.group_by(&:food).transform_values { |list| list.flat_map(&:stems).uniq.freeze }.freeze
           @by_initial = @by_stem.keys.group_by { |stem| stem[0] }.freeze
           freeze
@@ -54,10 +59,11 @@ module NutShelf
           limit = Typo.allowed(stem)
           return [] if limit.zero?
 
-          near = @by_initial.fetch(stem[0], []).filter_map do |known|
-            distance = Typo.distance(known, stem, [limit, Typo.allowed(known)].min)
-            distance && [distance, known]
-          end
+          near =
+            @by_initial.fetch(stem[0], []).filter_map do |known|
+              distance = Typo.distance(known, stem, [limit, Typo.allowed(known)].min)
+              distance && [distance, known]
+            end
           best = near.map(&:first).min
           near.select { |distance, _| distance == best }.map(&:last)
         end
@@ -73,7 +79,13 @@ module NutShelf
 
         def phrase(name, key)
           words, hint = name.split("~")
-          Phrase.new(stems: stems(words.delete_suffix("!")), food: key, hint: hint, usual: words.end_with?("!"), own: false)
+          Phrase.new(
+            stems: stems(words.delete_suffix("!")),
+            food: key,
+            hint: hint,
+            usual: words.end_with?("!"),
+            own: false
+          )
         end
 
         def own(nicknames)
@@ -93,8 +105,9 @@ module NutShelf
         # Foods the household added are known by their own name.
         def given(foods, names)
           known = names.map(&:first)
-          foods.reject { |key, _| known.include?(key) || key.start_with?("class-") }
-               .map { |key, food| Phrase.new(stems: stems(food.name), food: key, hint: nil, usual: true, own: false) }
+          foods
+            .reject { |key, _| known.include?(key) || key.start_with?("class-") }
+            .map { |key, food| Phrase.new(stems: stems(food.name), food: key, hint: nil, usual: true, own: false) }
         end
 
         def stems(words) = words.scan(/\p{L}[\p{L}'’]*/).map { |word| Stem.of(word) }.uniq.freeze

@@ -58,7 +58,10 @@ module NutShelf
 
         # Claims the tokens that lie within a stretch of the text.
         def claim_text(field, from, to)
-          claim(field, tokens.each_index.select { |index| tokens[index].from >= from && tokens[index].to <= to && free?(index) })
+          claim(
+            field,
+            tokens.each_index.select { |index| tokens[index].from >= from && tokens[index].to <= to && free?(index) }
+          )
         end
 
         def typed = @text

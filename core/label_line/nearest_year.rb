@@ -14,7 +14,10 @@ module NutShelf
         private
 
         def days_near(month, day)
-          dates = (-4..8).filter_map { |shift| Date.valid_date?(@today.year + shift, month, day) ? Date.new(@today.year + shift, month, day) : nil }
+          dates =
+            (-4..8).filter_map do |shift|
+              Date.valid_date?(@today.year + shift, month, day) ? Date.new(@today.year + shift, month, day) : nil
+            end
           near(dates).map { |date| DateReading.new(on: date, precision: :day, year_said: false) }
         end
 

@@ -5,12 +5,19 @@ module NutShelf
     module LabelLine
       # Numbers as people write or dictate them: 3, 1.5, 1,5, 1/2, 1 1/2, ½, three, a dozen, half.
       module Numbers
-        WORDS = %w[zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen
-                   sixteen seventeen eighteen nineteen twenty].each_with_index.to_h.merge(
-                     "thirty" => 30, "forty" => 40, "fifty" => 50, "couple" => 2, "pair" => 2, "dozen" => 12, "doz" => 12, "dz" => 12
-                   ).freeze
+        WORDS = %w[
+          zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen
+          seventeen eighteen nineteen twenty
+        ]
+          .each_with_index
+          .to_h
+          .merge(
+            "thirty" => 30, "forty" => 40, "fifty" => 50, "couple" => 2, "pair" => 2, "dozen" => 12, "doz" => 12,
+            "dz" => 12
+          )
+          .freeze
         DOZENS = %w[dozen dozens doz dz].freeze
-        HALVES = { "half" => 1/2r, "quarter" => 1/4r, "qtr" => 1/4r }.freeze
+        HALVES = { "half" => 1 / 2r, "quarter" => 1 / 4r, "qtr" => 1 / 4r }.freeze
         PLAIN = /\A\d+\z/
         DECIMAL = /\A\d*[.,]\d+\z/
         FRACTION = %r{\A(\d{1,2})/([2-8])\z}
@@ -21,10 +28,14 @@ module NutShelf
         # @return [Rational, nil] nil when it is a date or anything else that is no plain number
         def value(text)
           case text
-          when PLAIN then text.to_r
-          when /\A\d{1,3}(,\d{3})+\z/ then thousands(text)
-          when DECIMAL then "0#{text.tr(',', '.')}".to_r
-          when FRACTION then proper(text)
+          when PLAIN
+            text.to_r
+          when /\A\d{1,3}(,\d{3})+\z/
+            thousands(text)
+          when DECIMAL
+            "0#{text.tr(",", ".")}".to_r
+          when FRACTION
+            proper(text)
           end
         end
 
@@ -50,8 +61,8 @@ module NutShelf
           number = value(token.text) or return
           nxt = line[index + 1]
           fraction = nxt&.num? && nxt.text.match?(FRACTION) && token.text.match?(PLAIN) && value(nxt.text)
-          return [number + fraction, 2] if fraction
-          return [number * 12, 2] if nxt&.is?(*DOZENS)
+          return number + fraction, 2 if fraction
+          return number * 12, 2 if nxt&.is?(*DOZENS)
 
           [number, 1]
         end
@@ -62,9 +73,11 @@ module NutShelf
           return unless WORDS.key?(text)
 
           number = WORDS[text].to_r
-          return [number * 12, 2] if !DOZENS.include?(text) && DOZENS.include?(line.text(index + 1))
-          return [number + WORDS[line.text(index + 1)], 2] if number >= 20 && (1..9).cover?(WORDS[line.text(index + 1)])
-          return [number + (1/2r), 4] if line.text(index + 1) == "and" && line.text(index + 2) == "a" && line.text(index + 3) == "half"
+          return number * 12, 2 if !DOZENS.include?(text) && DOZENS.include?(line.text(index + 1))
+          return number + WORDS[line.text(index + 1)], 2 if number >= 20 && (1..9).cover?(WORDS[line.text(index + 1)])
+          if line.text(index + 1) == "and" && line.text(index + 2) == "a" && line.text(index + 3) == "half"
+            return number + (1 / 2r), 4
+          end
 
           [number, line.text(index + 1) == "of" && %w[couple pair].include?(text) ? 2 : 1]
         end
@@ -73,8 +86,8 @@ module NutShelf
           return if %w[and &].include?(line.text(index + 1)) && line.text(index + 2) == "half"
           return if line.text(index - 2) == "half" && %w[and &].include?(line.text(index - 1))
 
-          return [HALVES[text] * 12, 3] if line.text(index + 1) == "a" && DOZENS.include?(line.text(index + 2))
-          return [HALVES[text] * 12, 2] if DOZENS.include?(line.text(index + 1))
+          return HALVES[text] * 12, 3 if line.text(index + 1) == "a" && DOZENS.include?(line.text(index + 2))
+          return HALVES[text] * 12, 2 if DOZENS.include?(line.text(index + 1))
 
           [HALVES[text], %w[a an of].include?(line.text(index + 1)) ? 2 : 1]
         end

@@ -16,7 +16,8 @@ module NutShelf
 
         private
 
-        # "two tubs of hummus, 2 for 3": the number in the offer says once more how many; of four they cost twice as much.
+        # "two tubs of hummus, 2 for 3": the number in the offer says once more how many; of four they cost twice as
+        # much.
         def count_of_offer
           at = @line.found[:count_for]
           offered = at && plain(at)
@@ -28,7 +29,9 @@ module NutShelf
 
         def named_numbers
           @line.tokens.each_index do |index|
-            @line.claim(:filler, [index - 1, index]) if plain(index) && NAMED.include?(@line.text(index - 1)) && !measured_at(index)
+            if plain(index) && NAMED.include?(@line.text(index - 1)) && !measured_at(index)
+              @line.claim(:filler, [index - 1, index])
+            end
             @line.claim(:filler, [index]) if lean_share?(index)
           end
         end
@@ -44,10 +47,14 @@ module NutShelf
           @line.tokens.each_index do |index|
             next unless plain(index) && %w[can tin].include?(Units.noun(@line.text(index + 1)))
 
-            named = if @line.text(index - 1) == "#" then [index - 1]
-                    elsif @line.text(index - 1) == "." && @line.text(index - 2) == "no" then [index - 2, index - 1]
-                    elsif @line.text(index - 1) == "no" then [index - 1]
-                    end
+            named =
+              if @line.text(index - 1) == "#"
+                [index - 1]
+              elsif @line.text(index - 1) == "." && @line.text(index - 2) == "no"
+                [index - 2, index - 1]
+              elsif @line.text(index - 1) == "no"
+                [index - 1]
+              end
             next unless named
 
             @line.claim(:unread, [*named, index])
@@ -66,7 +73,10 @@ module NutShelf
         # "peaches home canned 7 qts": seven jars that hold a quart each, no jar of seven.
         def jars_of_a_measure
           number, unit = @line.found[:size_unit]
-          return unless @line.found[:state] == "home_canned" && @count.nil? && number && number > 1 && number.denominator == 1 && unit.match?(/quart|pint/)
+          unless @line.found[:state] == "home_canned" && @count.nil? && number && number > 1 &&
+              number.denominator == 1 && unit.match?(/quart|pint/)
+            return
+          end
 
           @count = number
           @size = Quantity.of(1, unit)
@@ -79,7 +89,11 @@ module NutShelf
             next unless from && from < to && @line[index + 1]&.word?
 
             @line.claim(:count, [index])
-            @line.ask(:count, "How many: #{from} or #{to}?", [from, to].map { |number| { text: number.to_s, value: number.to_s } })
+            @line.ask(
+              :count,
+              "How many: #{from} or #{to}?",
+              [from, to].map { |number| { text: number.to_s, value: number.to_s } }
+            )
             return true
           end
           false

@@ -17,20 +17,30 @@ module NutShelf
           token = @line[index]
           return unless token&.num?
 
-          separated(token.text) || day_month(index, token.text) || year_alone(index) || spaced(index) || span_ahead(index)
+          separated(token.text) || day_month(index, token.text) || year_alone(index) || spaced(index) ||
+            span_ahead(index)
         end
 
         def separated(text)
           case text
-          when %r{\A(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})\z} then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
-          when %r{\A(\d{1,2})([-/.])(\d{1,2})[-/.](\d{2}|\d{4})\z} then found(in_either_order($1.to_i, $3.to_i, full_year($4), dotted: $2 == "."), 1)
-          when %r{\A(\d{4})[-/.](\d{1,2})\z} then found([DateReading.month($1.to_i, $2.to_i)], 1)
-          when %r{\A(\d{1,2})[-/.](\d{4})\z} then found([DateReading.month($2.to_i, $1.to_i)], 1)
-          when %r{\A(\d{1,2})([-/.])(\d{1,2})\z} then two($1, $2, $3)
-          when /\A(\d\d)(\d\d)(\d\d)\z/ then @after_kind && found(six_digits($1.to_i, $2.to_i, $3.to_i), 1)
-          when /\A(20\d\d)(\d\d)(\d\d)\z/ then found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
-          when /\A(\d\d)(\d\d)(20\d\d)\z/ then found([three($1.to_i, $2.to_i, $3.to_i)], 1)
-          when /\A(\d\d)(\d\d)\z/ then @after_kind && !text.start_with?("20") && found(two_readings($1, $2), 1)
+          when %r{\A(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})\z}
+            found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
+          when %r{\A(\d{1,2})([-/.])(\d{1,2})[-/.](\d{2}|\d{4})\z}
+            found(in_either_order($1.to_i, $3.to_i, full_year($4), dotted: $2 == "."), 1)
+          when %r{\A(\d{4})[-/.](\d{1,2})\z}
+            found([DateReading.month($1.to_i, $2.to_i)], 1)
+          when %r{\A(\d{1,2})[-/.](\d{4})\z}
+            found([DateReading.month($2.to_i, $1.to_i)], 1)
+          when %r{\A(\d{1,2})([-/.])(\d{1,2})\z}
+            two($1, $2, $3)
+          when /\A(\d\d)(\d\d)(\d\d)\z/
+            @after_kind && found(six_digits($1.to_i, $2.to_i, $3.to_i), 1)
+          when /\A(20\d\d)(\d\d)(\d\d)\z/
+            found([DateReading.day($1.to_i, $2.to_i, $3.to_i)], 1)
+          when /\A(\d\d)(\d\d)(20\d\d)\z/
+            found([three($1.to_i, $2.to_i, $3.to_i)], 1)
+          when /\A(\d\d)(\d\d)\z/
+            @after_kind && !text.start_with?("20") && found(two_readings($1, $2), 1)
           end
         end
 
@@ -42,7 +52,9 @@ module NutShelf
 
         # "310727" is the 31st of July 2027, or the 27th of July 2031.
         def six_digits(first, second, third)
-          [three(first, second, 2000 + third), DateReading.day(2000 + first, second, third)].compact.select { |reading| plausible?(reading.on.year) }
+          [three(first, second, 2000 + third), DateReading.day(2000 + first, second, third)].compact.select do |reading|
+            plausible?(reading.on.year)
+          end
         end
 
         def full_year(text) = text.length == 2 ? 2000 + text.to_i : text.to_i
@@ -55,7 +67,10 @@ module NutShelf
         # "5/28": month and year, or day and month in the household's order. With a dot it may be a price.
         def two(first, separator, second)
           return if separator == "." && like_a_price?(first, second)
-          return if separator == "/" && !@after_kind && Numbers.value("#{first}/#{second}") && two_readings(first, second).none? { |reading| reading.precision == :month }
+          if separator == "/" && !@after_kind && Numbers.value("#{first}/#{second}") &&
+              two_readings(first, second).none? { |reading| reading.precision == :month }
+            return
+          end
 
           readings = two_readings(first, second)
           return if readings.empty? && !@after_kind
@@ -63,7 +78,7 @@ module NutShelf
           readings = readings.select { |reading| reading.precision == :day } if separator == "." && !@after_kind
           return if readings.empty? && !@after_kind
 
-          found(readings, 1, doubtful: [".", "-"].include?(separator))
+          found(readings, 1, doubtful: %w[. -].include?(separator))
         end
 
         # Nobody writes 1.09 for the first of September, but everybody does for a price; where the month comes first,
@@ -94,7 +109,11 @@ module NutShelf
         def day_month_year(day, month, index, at)
           at += 1 if @line.text(at) == ","
           quote = @line.text(at) == "'" ? 1 : 0
-          year = year_at(at) || ((@after_kind || quote == 1 || @line[at]&.text&.match?(/\A[2-4]\d\z/)) && !amount_next?(at + quote) ? short_year_at(at + quote) : nil)
+          year =
+            year_at(at) ||
+            if (@after_kind || quote == 1 || @line[at]&.text&.match?(/\A[2-4]\d\z/)) && !amount_next?(at + quote)
+              short_year_at(at + quote)
+            end
           return found([DateReading.day(year, month, day)], at - index + 1 + quote) if year
 
           readings = days_near(month, day)
@@ -106,13 +125,16 @@ module NutShelf
           nxt = @line.text(at + 1)
           return false unless nxt
 
-          Units::NAMES.key?(nxt) || Units.noun(nxt) || (%w[€ $ £].include?(nxt) && !touches_next?(at + 1)) || (nxt == "x" && !times_behind?(at + 2))
+          Units::NAMES.key?(nxt) || Units.noun(nxt) || (%w[€ $ £].include?(nxt) && !touches_next?(at + 1)) ||
+            (nxt == "x" && !times_behind?(at + 2))
         end
 
         def touches_next?(at) = @line[at + 1]&.num? && @line.tokens[at + 1].from == @line.tokens[at].to
 
         # "x 3" with nothing measured behind it says how many there are of what stands before.
-        def times_behind?(at) = @line[at]&.num? && !Units::NAMES.key?(@line.text(at + 1)) && !Units.noun(@line.text(at + 1))
+        def times_behind?(at)
+          @line[at]&.num? && !Units::NAMES.key?(@line.text(at + 1)) && !Units.noun(@line.text(at + 1))
+        end
 
         def skip_dot(at) = @line.text(at) == "." ? at + 1 : at
 
@@ -140,7 +162,9 @@ module NutShelf
 
           first, second, third = (0..2).map { |offset| @line[index + offset]&.num? ? @line.text(index + offset) : nil }
           return unless first&.match?(/\A\d{1,2}\z/) && second
-          return found([three(first.to_i, second.to_i, full_year(third))], 3) if second.match?(/\A\d{1,2}\z/) && third&.match?(/\A(20)?\d\d\z/)
+          if second.match?(/\A\d{1,2}\z/) && third&.match?(/\A(20)?\d\d\z/)
+            return found([three(first.to_i, second.to_i, full_year(third))], 3)
+          end
 
           return found([DateReading.month(second.to_i, first.to_i)], 2) if second.match?(/\A20\d\d\z/)
 

@@ -9,10 +9,15 @@ module NutShelf
       # Finds where a thing goes: "@cellar", a place's whole name, or a word only that place has.
       class PlaceField
         # What places are called in the languages the line can be written in, for places whose kind nobody said.
-        CALLED = { "fridge" => %w[kühlschrank frigo réfrigérateur réfrigerateur nevera refrigerador frigorífico],
-                   "freezer" => %w[gefrierschrank gefriertruhe tiefkühler tiefkühltruhe congélateur congelateur congelador],
-                   "cool_dark" => %w[keller cave cellier sótano bodega basement] }.freeze
-        KIND_WORDS = { "fridge" => %w[fridge refrigerator], "freezer" => %w[freezer], "cool_dark" => %w[cellar], "cupboard" => %w[cupboard pantry larder] }.freeze
+        CALLED = {
+          "fridge" => %w[kühlschrank frigo réfrigérateur réfrigerateur nevera refrigerador frigorífico],
+          "freezer" => %w[gefrierschrank gefriertruhe tiefkühler tiefkühltruhe congélateur congelateur congelador],
+          "cool_dark" => %w[keller cave cellier sótano bodega basement]
+        }.freeze
+        KIND_WORDS = {
+          "fridge" => %w[fridge refrigerator], "freezer" => %w[freezer], "cool_dark" => %w[cellar],
+          "cupboard" => %w[cupboard pantry larder]
+        }.freeze
         LEADS = %w[in into to on at the @].freeze
 
         # @param name [String] of a place
@@ -45,7 +50,8 @@ module NutShelf
         # How many tokens from `at` spell the place's name.
         def run_length(place, at)
           index = at
-          index += 1 while @line.free?(index) && (words(place).include?(Stem.of(@line.text(index))) || (@line.text(index) == "-" && index > at))
+          index += 1 while @line.free?(index) &&
+              (words(place).include?(Stem.of(@line.text(index))) || (@line.text(index) == "-" && index > at))
           [index - at, 1].max
         end
 
@@ -60,7 +66,10 @@ module NutShelf
 
         def spelled?(place, index)
           list = words(place)
-          !list.empty? && list.each_with_index.all? { |word, offset| @line[index + offset] && Stem.of(@line.text(index + offset)) == word }
+          !list.empty? &&
+            list.each_with_index.all? do |word, offset|
+              @line[index + offset] && Stem.of(@line.text(index + offset)) == word
+            end
         end
 
         def single_word
@@ -98,7 +107,9 @@ module NutShelf
         def near(text)
           return [] if text.length < 5 || @lexicon.word?(Stem.of(text))
 
-          @lexicon.places.select { |place| words(place).any? { |word| word.length >= 5 && Typo.distance(word, Stem.of(text), 1) } }
+          @lexicon.places.select do |place|
+            words(place).any? { |word| word.length >= 5 && Typo.distance(word, Stem.of(text), 1) }
+          end
         end
 
         # Digits belong to a name; one of signs alone (an emoji) cannot be spelled in a line.
@@ -110,9 +121,16 @@ module NutShelf
           used = [*leads_before(used.min), *used]
           @line.claim(:place, used)
           case candidates.size
-          when 1 then @line.found[:place] = candidates.first.name
-          when 0 then @line.ask(:place, "There is no place #{@line.original(used.last)}. Where does it go?", @lexicon.places.map { |place| answer(place) })
-          else @line.ask(:place, "Which place is meant?", candidates.map { |place| answer(place) })
+          when 1
+            @line.found[:place] = candidates.first.name
+          when 0
+            @line.ask(
+              :place,
+              "There is no place #{@line.original(used.last)}. Where does it go?",
+              @lexicon.places.map { |place| answer(place) }
+            )
+          else
+            @line.ask(:place, "Which place is meant?", candidates.map { |place| answer(place) })
           end
           true
         end

@@ -6,8 +6,11 @@ module NutShelf
       # Reads what was paid. A bare price is for the whole line; "each", "per kg" say otherwise. The sum is
       # settled once count and amount are known, see Pricing in reader.rb.
       class PriceField
-        SIGNS = { "€" => "EUR", "$" => "USD", "£" => "GBP", "eur" => "EUR", "euro" => "EUR", "euros" => "EUR", "usd" => "USD", "gbp" => "GBP",
-                  "chf" => "CHF", "sek" => "SEK", "nok" => "NOK", "dkk" => "DKK", "kr" => "kr", "fr" => "CHF", "dollars" => "USD" }.freeze
+        SIGNS = {
+          "€" => "EUR", "$" => "USD", "£" => "GBP", "eur" => "EUR", "euro" => "EUR", "euros" => "EUR", "usd" => "USD",
+          "gbp" => "GBP", "chf" => "CHF", "sek" => "SEK", "nok" => "NOK", "dkk" => "DKK", "kr" => "kr", "fr" => "CHF",
+          "dollars" => "USD"
+        }.freeze
         CENTS = %w[c ct cent cents p pence].freeze
         EACH = %w[each ea apiece].freeze
         # How many eggs, rolls and tea bags come in a pack.
@@ -42,7 +45,9 @@ module NutShelf
         def read_bare
           return if @line.found[:price]
 
-          index = @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(BARE) && !measured?(at) }.last or return
+          index =
+            @line.free_indexes.select { |at| @line[at].num? && @line.text(at).match?(BARE) && !measured?(at) }.last or
+            return
           doubt = @dates.doubtful_at(index)
           doubt ? ask(index, doubt) : take(index, [index], { bare: true })
         end
@@ -53,7 +58,10 @@ module NutShelf
         def bought_for(index)
           sign = SIGNS[@line.text(index - 1)] ? 1 : 0
           at = index - 1 - sign
-          return unless (@line.text(at) == "for" || (sign == 1 && @line.text(at) == "/")) && @line.text(at - 1)&.match?(/\A\d{1,3}\z/) && (sign == 1 || !@line[index + 1]&.word?)
+          unless (@line.text(at) == "for" || (sign == 1 && @line.text(at) == "/")) &&
+              @line.text(at - 1)&.match?(/\A\d{1,3}\z/) && (sign == 1 || !@line[index + 1]&.word?)
+            return
+          end
           return if sign == 1 && !same_currency?(SIGNS[@line.text(index - 1)])
 
           # How many tins stand elsewhere on the line: then this is only what they cost.
@@ -97,7 +105,8 @@ module NutShelf
           elsif SIGNS.key?(after) && !belongs_to_next?(index + 1)
             used << (index + 1)
             SIGNS[after]
-          elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after) && !counted?(index, after)
+          elsif CENTS.include?(after) && @line.text(index).match?(/\A\d{1,3}\z/) && !Units::NAMES.key?(after) &&
+              !counted?(index, after)
             used << (index + 1)
             @currency
           end
@@ -151,7 +160,9 @@ module NutShelf
           return unless LEADS.include?(text)
 
           used << at
-          used << (at - 1) if %w[all total paid].include?(@line.text(at - 1)) || (text == "at" && @line.text(at - 1) == "@")
+          if %w[all total paid].include?(@line.text(at - 1)) || (text == "at" && @line.text(at - 1) == "@")
+            used << (at - 1)
+          end
           %w[at @].include?(text) ? { each: true } : {}
         end
 
@@ -161,12 +172,20 @@ module NutShelf
         end
 
         def take(index, used, mark, number = @line.text(index))
-          @line.set(:price, { number: Quantity.exact(number.is_a?(String) ? number.tr(",", ".") : number), **mark }, used)
+          @line.set(
+            :price,
+            { number: Quantity.exact(number.is_a?(String) ? number.tr(",", ".") : number), **mark },
+            used
+          )
         end
 
         def other_currency(index, used, sign)
           @line.claim(:price, used)
-          @line.ask(:price, "The price is in #{sign}, this household counts in #{@currency}. What is it in #{@currency}?", [])
+          @line.ask(
+            :price,
+            "The price is in #{sign}, this household counts in #{@currency}. What is it in #{@currency}?",
+            []
+          )
           @line.found[:price] = nil
           index
         end
@@ -174,8 +193,13 @@ module NutShelf
         def ask(index, doubt)
           text = @line.text(index)
           @line.claim(:price, [index])
-          dates = doubt.readings.map { |reading| { text: "the date #{Words.day(reading.on)}", value: reading.on.iso8601 } }
-          @line.ask(:price_or_date, "Is #{text} a price or a date?", [{ text: "the price #{text}", value: text.tr(",", ".") }, *dates])
+          dates =
+            doubt.readings.map { |reading| { text: "the date #{Words.day(reading.on)}", value: reading.on.iso8601 } }
+          @line.ask(
+            :price_or_date,
+            "Is #{text} a price or a date?",
+            [{ text: "the price #{text}", value: text.tr(",", ".") }, *dates]
+          )
         end
       end
     end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "line_price"
 require_relative "line"
 require_relative "lexicon"
 require_relative "date_field"
@@ -19,10 +20,12 @@ module NutShelf
       # Reads one line of plain words into a Draft, in a fixed order: what is marked first (dates behind a
       # word, prices with a sign), then amounts, then what is bare, then the words. It never guesses a date.
       class Reader
-        PERISHABLE = ["Bread", "Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Home leftovers"].freeze
+        include LinePrice
+
+        PERISHABLE = [
+          "Bread", "Meat and fish", "Dairy and eggs", "Fresh fruit", "Fresh vegetables", "Home leftovers"
+        ].freeze
         BY_PIECE = ["Meat and fish", "Fresh fruit", "Fresh vegetables", "Bread"].freeze
-        # Hundredths below which one of them hardly costs so little.
-        CHEAP = 15
         # Days within which such food is eaten or was made.
         NEAR = 90
 
@@ -79,10 +82,19 @@ module NutShelf
         def each_or_all(line)
           count, size = line.found.values_at(:count, :size)
           food = @lexicon.foods[line.found[:food]]
-          return unless line.found[:count_bare] && count > 1 && size && size.dimension != :count && food && BY_PIECE.include?(food.aisle)
+          unless line.found[:count_bare] && count > 1 && size && size.dimension != :count && food &&
+              BY_PIECE.include?(food.aisle)
+            return
+          end
 
-          line.ask(:count, "Is that #{said(size)} each, or in all?",
-            [{ text: "#{said(size)} in all", value: "1" }, { text: "#{Decimal.print(count)} x #{said(size)}", value: Decimal.print(count) }])
+          line.ask(
+            :count,
+            "Is that #{said(size)} each, or in all?",
+            [
+              { text: "#{said(size)} in all", value: "1" },
+              { text: "#{Decimal.print(count)} x #{said(size)}", value: Decimal.print(count) }
+            ]
+          )
         end
 
         def said(size) = Measures.of(@measures.fetch(:system, "metric")).size(size)
@@ -94,7 +106,11 @@ module NutShelf
           return if food.nil? || line.questions.any? { |one| one.field == "food" } || in_the_freezer?(line)
           return unless PERISHABLE.include?(food.aisle) || made?(line)
 
-          near = question.answers.map { |answer| Date.iso8601(answer[:value]) }.select { |day| (day - today).abs <= NEAR && (day >= today || made?(line)) }
+          near =
+            question
+              .answers
+              .map { |answer| Date.iso8601(answer[:value]) }
+              .select { |day| (day - today).abs <= NEAR && (day >= today || made?(line)) }
           return unless near.size == 1
 
           line.questions.delete(question)
@@ -105,7 +121,8 @@ module NutShelf
 
         # What is frozen keeps for as long as tins do.
         def in_the_freezer?(line)
-          line.found[:state] == "frozen" || line.found.key?(:frozen_on) || @lexicon.places.any? { |place| place.name == line.found[:place] && place.kind == "freezer" }
+          line.found[:state] == "frozen" || line.found.key?(:frozen_on) ||
+            @lexicon.places.any? { |place| place.name == line.found[:place] && place.kind == "freezer" }
         end
 
         # An ounce of what is poured is a fluid ounce.
@@ -123,12 +140,16 @@ module NutShelf
 
         # Leftovers are put away on the day they were cooked, unless the line says otherwise.
         def leftover_of_today(line, today)
-          return unless line.found[:state] == "leftover" && !line.found.key?(:date) && line.questions.none? { |question| question.field == "date" }
+          unless line.found[:state] == "leftover" && !line.found.key?(:date) &&
+              line.questions.none? { |question| question.field == "date" }
+            return
+          end
 
           earliest = line.found.values_at(:frozen_on, :opened_on).compact.push(today).min
           line.found[:date] = earliest
           line.found[:date_kind] = "made"
-          line.notes << "Nothing was said of when it was cooked: #{earliest == today ? 'today' : 'the day it was frozen or opened'} counts."
+          line.notes << "Nothing was said of when it was cooked: " \
+                        "#{earliest == today ? "today" : "the day it was frozen or opened"} counts."
         end
 
         def ask_home_made(line)
@@ -143,17 +164,34 @@ module NutShelf
           found = line.found
           food = @lexicon.foods[found[:food]]
           amount, unit = amount_of(found, food)
-          Draft.new(count: found[:count], amount: amount, unit: unit, food: found[:food], label: found[:label], date: found[:date],
-            date_kind: date_kind(line, food, today), opened_on: found[:opened_on], frozen_on: found[:frozen_on], thawed_on: found[:thawed_on],
-            place: found[:place], price_minor: price(line, amount, unit), state: found[:state], lot_text: found[:lot_text],
-            questions: line.questions.freeze, unread: unread(line), notes: line.notes.freeze, spans: line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze)
+          Draft.new(
+            count: found[:count],
+            amount: amount,
+            unit: unit,
+            food: found[:food],
+            label: found[:label],
+            date: found[:date],
+            date_kind: date_kind(line, food, today),
+            opened_on: found[:opened_on],
+            frozen_on: found[:frozen_on],
+            thawed_on: found[:thawed_on],
+            place: found[:place],
+            price_minor: price(line, amount, unit),
+            state: found[:state],
+            lot_text: found[:lot_text],
+            questions: line.questions.freeze,
+            unread: unread(line),
+            notes: line.notes.freeze,
+            spans:
+              line.spans.slice(:count, :amount, :food, :date, :opened_on, :frozen_on, :place, :price, :state).freeze
+          )
         end
 
         def amount_of(found, food)
-          return [found[:size].amount, found[:size].unit] if found[:size]
-          return [nil, found[:noun]] if found[:noun] && found[:noun] != "piece"
+          return found[:size].amount, found[:size].unit if found[:size]
+          return nil, found[:noun] if found[:noun] && found[:noun] != "piece"
 
-          return [nil, nil] if found[:food].to_s.start_with?("class-")
+          return nil, nil if found[:food].to_s.start_with?("class-")
 
           counted?(food) || found[:noun] == "piece" ? [1r, "piece"] : [nil, nil]
         end
@@ -162,14 +200,17 @@ module NutShelf
         def counted?(food)
           return false unless food
 
-          food.dimension == :count || food.g_per_piece || (food.typical_packs.any? && food.typical_packs.all? { |size| size.dimension == :count })
+          food.dimension == :count || food.g_per_piece ||
+            (food.typical_packs.any? && food.typical_packs.all? { |size| size.dimension == :count })
         end
 
         # A date nobody named: months are printed as best before; a day by what that food usually carries.
         def date_kind(line, food, today)
           found = line.found
           return from_a_day(line) if line.hints.include?(:from_a_day) && !of_the_house?(line, food)
-          return stricter(line) if line.hints.include?(:any_date) && found[:date_kind].nil? && food&.date_kind_usual == "use_by"
+          if line.hints.include?(:any_date) && found[:date_kind].nil? && food&.date_kind_usual == "use_by"
+            return stricter(line)
+          end
           return sold_by(line, food) if found[:date_kind] == "sell_by"
 
           line.hints.include?(:bare_date) && found[:date_kind].nil? ? bare_kind(line, food, today) : found[:date_kind]
@@ -192,7 +233,11 @@ module NutShelf
 
         # "bread from monday": baked, packed or bought then, which only a person can tell.
         def from_a_day(line)
-          line.ask(:date_kind, "What was it on that day?", [{ text: "made or cooked", value: "made" }, { text: "packed or bought", value: "packed" }])
+          line.ask(
+            :date_kind,
+            "What was it on that day?",
+            [{ text: "made or cooked", value: "made" }, { text: "packed or bought", value: "packed" }]
+          )
           nil
         end
 
@@ -205,43 +250,18 @@ module NutShelf
         # A shop's date stands for the one of the pack: it is never later.
         def sold_by(line, food)
           kind = food&.date_kind_usual == "use_by" ? "use_by" : "best_before"
-          line.notes << "A sell-by date is the shop's; here it counts as #{kind == 'use_by' ? 'a use-by' : 'a best-before'}."
+          line.notes << "A sell-by date is the shop's; here it counts as " \
+                        "#{kind == "use_by" ? "a use-by" : "a best-before"}."
           kind
         end
-
-        def price(line, amount, unit)
-          price = line.found[:price] or return
-          return minor(price[:number] * line.found[:count]) if price[:each]
-          return each_or_in_all(line, minor(price[:number])) unless price[:per]
-
-          per_amount(line, price, amount, unit)
-        end
-
-        def per_amount(line, price, amount, unit)
-          per = price[:per]
-          return minor(price[:number] * line.found[:count] * amount / per.amount) if amount && unit == per.unit
-
-          line.ask(:price, "The price is per #{said(per)}: how much is it in all?", [])
-          nil
-        end
-
-        # Eight tins for 79 cents cost that much each, or somebody had luck.
-        def each_or_in_all(line, price)
-          count = line.found[:count]
-          return price unless line.found[:price][:bare] && count > 1 && line.found[:size] && price / count < CHEAP
-
-          line.ask(:price, "Is that for one of them, or for all?",
-            [price * count, price].map { |sum| { text: "#{Decimal.print(Rational(sum, 100))} in all", value: Decimal.print(Rational(sum, 100)) } })
-          nil
-        end
-
-        def minor(number) = (number * 100).round
 
         # What no field took, as it was typed: "L3321B" stays one word.
         def unread(line)
           left = line.tokens.each_index.select { |index| [nil, :unread].include?(line.claimed_by(index)) }
           pieces = left.slice_when { |one, other| other != one + 1 || line.tokens[one].to != line.tokens[other].from }
-          pieces.filter_map { |run| line.between(run.first, run.last) if run.any? { |index| !mark?(line.tokens[index]) } }.freeze
+          pieces
+            .filter_map { |run| line.between(run.first, run.last) if run.any? { |index| !mark?(line.tokens[index]) } }
+            .freeze
         end
 
         def mark?(token) = token.kind == :sym && token.text.match?(/[[:punct:]]/)

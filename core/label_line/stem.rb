@@ -5,9 +5,12 @@ module NutShelf
     module LabelLine
       # Brings a word to the form under which it is looked up: lower case, singular, one spelling.
       module Stem
-        SPELLINGS = { "yogurt" => "yoghurt", "yoghourt" => "yoghurt", "chili" => "chilli", "chile" => "chilli", "tinned" => "canned", "tin" => "canned",
-                      "potatoe" => "potato", "tomatoe" => "tomato", "soy" => "soya", "flavored" => "flavoured", "fibre" => "fiber",
-                      "veggie" => "vegetable", "veg" => "vegetable", "wholewheat" => "wholemeal", "leftover" => "leftover", "dehydrated" => "dried" }.freeze
+        SPELLINGS = {
+          "yogurt" => "yoghurt", "yoghourt" => "yoghurt", "chili" => "chilli", "chile" => "chilli",
+          "tinned" => "canned", "tin" => "canned", "potatoe" => "potato", "tomatoe" => "tomato", "soy" => "soya",
+          "flavored" => "flavoured", "fibre" => "fiber", "veggie" => "vegetable", "veg" => "vegetable",
+          "wholewheat" => "wholemeal", "leftover" => "leftover", "dehydrated" => "dried"
+        }.freeze
 
         module_function
 
@@ -20,12 +23,18 @@ module NutShelf
 
         def singular(word)
           case word
-          when /\A.{1,3}\z/, /(?:ss|us|is)\z/ then word
-          when /ies\z/ then word.length > 5 ? word.sub(/ies\z/, "y") : word.sub(/s\z/, "")
-          when /(?:lea|loa)ves\z/ then word.sub(/ves\z/, "f")
-          when /(?:oes|ches|shes|xes|sses)\z/ then word.sub(/es\z/, "")
-          when /s\z/ then word.sub(/s\z/, "")
-          else word
+          when /\A.{1,3}\z/, /(?:ss|us|is)\z/
+            word
+          when /ies\z/
+            word.length > 5 ? word.sub(/ies\z/, "y") : word.sub(/s\z/, "")
+          when /(?:lea|loa)ves\z/
+            word.sub(/ves\z/, "f")
+          when /(?:oes|ches|shes|xes|sses)\z/
+            word.sub(/es\z/, "")
+          when /s\z/
+            word.sub(/s\z/, "")
+          else
+            word
           end
         end
       end

@@ -6,18 +6,20 @@ module NutShelf
   module Core
     module LabelLine
       # A piece of the line: a number, a word or a sign, with where it stands. Frozen.
-      Token = Value.of(:text, :kind, :from, :to) do
-        def num? = kind == :num
+      Token =
+        Value.of(:text, :kind, :from, :to) do
+          def num? = kind == :num
 
-        def word? = kind == :word
+          def word? = kind == :word
 
-        def is?(*words) = words.include?(text)
-      end
+          def is?(*words) = words.include?(text)
+        end
 
       # Cuts a line into tokens: "5kg" is a number and a word, "31.5.28" and ".5" are one number each.
       module Tokens
         FRACTIONS = { "½" => "1/2", "¼" => "1/4", "¾" => "3/4", "⅓" => "1/3", "⅔" => "2/3" }.freeze
-        PATTERN = %r{
+        PATTERN =
+          %r{
           (?<num>\d+(?:[.,/\-:]\d+)*|(?<![\p{L}\d.,])\.\d+) |
           (?<frac>[½¼¾⅓⅔]) |
           (?<word>\p{L}[\p{L}'’&]*) |

@@ -10,12 +10,22 @@ module NutShelf
       class Tongue
         # @param words [Hash{String=>String}] run of words, lower case, to what it means
         # @param kept [Array<String>] words that are left as they are
-        # @param names [Array<String>] names of several words (of foods), which are left as they are wherever they stand whole
+        # @param names [Array<String>] names of several words (of foods), which are left as they are wherever they stand
+        #   whole
         def initialize(words = {}, kept: [], names: [])
-          @names = names.map { |name| Tokens.cut(name).select(&:word?).map(&:text) }.select { |run| run.size > 1 }.uniq
-                        .group_by(&:first).transform_values { |list| list.sort_by { |run| -run.size } }
-          @runs = words.except(*kept).to_h { |run, means| [run.split, means.split] }
-                       .group_by { |run, _| run.first }.transform_values { |list| list.sort_by { |run, _| -run.size } }
+          @names =
+            names
+              .map { |name| Tokens.cut(name).select(&:word?).map(&:text) }
+              .select { |run| run.size > 1 }
+              .uniq
+              .group_by(&:first)
+              .transform_values { |list| list.sort_by { |run| -run.size } }
+          @runs =
+            words
+              .except(*kept)
+              .to_h { |run, means| [run.split, means.split] }
+              .group_by { |run, _| run.first }
+              .transform_values { |list| list.sort_by { |run, _| -run.size } }
           freeze
         end
 
@@ -43,17 +53,20 @@ module NutShelf
         def named(tokens, at)
           @names.fetch(tokens[at].text, []).each do |run|
             index = at
-            matched = run.all? do |word|
-              index += 1 while index > at && tokens[index]&.text == "-"
-              tokens[index]&.text == word && (index += 1)
-            end
+            matched =
+              run.all? do |word|
+                index += 1 while index > at && tokens[index]&.text == "-"
+                tokens[index]&.text == word && (index += 1)
+              end
             return index - at if matched
           end
           nil
         end
 
         def meant(tokens, at)
-          @runs.fetch(tokens[at].text, []).find { |run, _| run.each_with_index.all? { |word, offset| tokens[at + offset]&.text == word } }
+          @runs
+            .fetch(tokens[at].text, [])
+            .find { |run, _| run.each_with_index.all? { |word, offset| tokens[at + offset]&.text == word } }
         end
 
         # As many tokens as it means words; the last stands for all that was typed beyond.

@@ -33,8 +33,12 @@ module NutShelf
         # @param languages [Array<String>] the household's
         # @return [Hash] :foreign words to food keys, :unread words of the languages it does not read; for a Lexicon
         def foods(languages)
-          read, other = @foods.partition { |language, _| languages.include?(language) }.map { |pairs| pairs.map(&:last) }
-          { foreign: read.reduce({}) { |all, words| all.merge(words) { |_, one, two| one | two } }, unread: other.flat_map(&:keys) }
+          read, other =
+            @foods.partition { |language, _| languages.include?(language) }.map { |pairs| pairs.map(&:last) }
+          {
+            foreign: read.reduce({}) { |all, words| all.merge(words) { |_, one, two| one | two } },
+            unread: other.flat_map(&:keys)
+          }
         end
       end
     end

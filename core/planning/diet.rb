@@ -10,11 +10,12 @@ module NutShelf
       Eater = Value.of(:name, :excludes)
 
       # Why a food shuts somebody out. Frozen.
-      Clash = Value.of(:person, :allergen, :food_key) do
-        # @param food [String] its name
-        # @return [String] why not, as a cook says it
-        def words(food) = "it holds #{allergen} (#{food})."
-      end
+      Clash =
+        Value.of(:person, :allergen, :food_key) do
+          # @param food [String] its name
+          # @return [String] why not, as a cook says it
+          def words(food) = "it holds #{allergen} (#{food})."
+        end
 
       # @param eaters [Array<Eater>]
       def initialize(eaters = [])
@@ -27,7 +28,11 @@ module NutShelf
       def clashes(food)
         return [] unless food
 
-        @eaters.flat_map { |eater| (eater.excludes & food.allergens).map { |name| Clash.new(person: eater.name, allergen: name, food_key: food.key) } }
+        @eaters.flat_map do |eater|
+          (eater.excludes & food.allergens).map do |name|
+            Clash.new(person: eater.name, allergen: name, food_key: food.key)
+          end
+        end
       end
 
       # @return [Boolean] whether all of them may eat it

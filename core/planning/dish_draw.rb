@@ -9,10 +9,21 @@ module NutShelf
     # One line of a dish: what the recipe asks for, which food serves it, the grams wanted (as they come from the pack),
     # what is missing of them, and what is taken from where. `free` of what is there without counting, `unknown` where
     # nothing says what it weighs. Frozen.
-    DishLine = Value.of(:line, :food_key, :grams, substitute: false, free: false, unknown: false, missing: 0r,
-      picks: [].freeze, value_minor: 0)
+    DishLine =
+      Value.of(
+        :line,
+        :food_key,
+        :grams,
+        substitute: false,
+        free: false,
+        unknown: false,
+        missing: 0r,
+        picks: [].freeze,
+        value_minor: 0
+      )
 
-    # Draws the lines of a recipe from a shelf: every needed one, and the optional ones that are there anyway. What turns
+    # Draws the lines of a recipe from a shelf: every needed one, and the optional ones that are there anyway. What
+    # turns
     # is used before what keeps, and what somebody may not have is replaced where it can be. One use per dish.
     class DishDraw
       # @param recipe [Recipe]
@@ -38,14 +49,17 @@ module NutShelf
 
       def draw(line)
         food = @foods[line.food_key]
-        grams = grams_of(line, food) or return DishLine.new(line: line, food_key: line.food_key, grams: 0r, unknown: true)
+        grams = grams_of(line, food) or
+          return DishLine.new(line: line, food_key: line.food_key, grams: 0r, unknown: true)
         return optional(line, grams) if line.optional
         return free(line, line.food_key, grams) if @cursor.free?(line.food_key) && @diet.allows?(food)
 
         best(line, grams)
       end
 
-      def free(line, key, grams, substitute: false) = DishLine.new(line: line, food_key: key, grams: grams, free: true, substitute: substitute)
+      def free(line, key, grams, substitute: false)
+        DishLine.new(line: line, food_key: key, grams: grams, free: true, substitute: substitute)
+      end
 
       def grams_of(line, food)
         return unless food
@@ -76,7 +90,8 @@ module NutShelf
       end
 
       def substitute(line, grams)
-        allowed = line.substitutes.select { |other, _| @cursor.foods.key?(other) && @diet.allows?(@cursor.foods[other]) }
+        allowed =
+          line.substitutes.select { |other, _| @cursor.foods.key?(other) && @diet.allows?(@cursor.foods[other]) }
         enough = allowed.select { |other, by| @cursor.free?(other) || @cursor.left(other, @on) >= grams * by }
         return enough.first || allowed.first unless @diet.allows?(@foods[line.food_key])
         return enough.first if @cursor.left(line.food_key, @on) < grams
@@ -88,7 +103,15 @@ module NutShelf
       end
 
       def drawn(line, key, draw, grams, substitute: false)
-        DishLine.new(line: line, food_key: key, grams: grams, picks: draw.picks, missing: draw.missing, value_minor: draw.value_minor, substitute: substitute)
+        DishLine.new(
+          line: line,
+          food_key: key,
+          grams: grams,
+          picks: draw.picks,
+          missing: draw.missing,
+          value_minor: draw.value_minor,
+          substitute: substitute
+        )
       end
     end
   end

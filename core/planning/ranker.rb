@@ -24,8 +24,11 @@ module NutShelf
       # @param diet [Diet] of those who eat along
       # @return [Array<Ranked>] best first; ties by name
       def rank(recipes, cursor:, servings:, on:, price:, diet: Diet.new)
-        recipes.map { |id, recipe| ranked(id, Dish.plan(recipe, servings: servings, cursor: cursor.dup, on: on, diet: diet), price) }
-               .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
+        recipes
+          .map do |id, recipe|
+            ranked(id, Dish.plan(recipe, servings: servings, cursor: cursor.dup, on: on, diet: diet), price)
+          end
+          .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
       end
 
       def ranked(id, dish, price)

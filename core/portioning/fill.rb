@@ -35,7 +35,8 @@ module NutShelf
       def reasons(capacity_ml, room_ml, full, filled_g, freezing)
         list = ["It holds #{capacity_ml.to_f.round} ml."]
         list << "For freezing #{(capacity_ml - room_ml).to_f.round} ml are left free at the top." if freezing
-        list << "That is #{full.to_f.round} g of it." << (filled_g.positive? ? "#{filled_g.to_f.round} g are in already." : nil)
+        list << "That is #{full.to_f.round} g of it." <<
+          (filled_g.positive? ? "#{filled_g.to_f.round} g are in already." : nil)
         list.compact
       end
     end

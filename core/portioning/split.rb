@@ -28,7 +28,9 @@ module NutShelf
 
         @size = size || even(amount, count)
         @count = count || (amount / size).floor
-        raise ArgumentError, "#{@count} portions are more than #{Limits::PORTIONS}, the most that are made at once" if @count > Limits::PORTIONS
+        if @count > Limits::PORTIONS
+          raise ArgumentError, "#{@count} portions are more than #{Limits::PORTIONS}, the most that are made at once"
+        end
         raise ArgumentError, "not even one portion comes of it" unless @count.positive? && @size.positive?
 
         @rest = amount - (@size * @count)

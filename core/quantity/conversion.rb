@@ -6,8 +6,7 @@ module NutShelf
   module Core
     # Turns an amount of one dimension into another by a food's measured figures.
     module Conversion
-      FIGURE = { volume: [:g_per_ml, "weigh 100 ml of it once"],
-                 count: [:g_per_piece, "weigh one piece once"] }.freeze
+      FIGURE = { volume: [:g_per_ml, "weigh 100 ml of it once"], count: [:g_per_piece, "weigh one piece once"] }.freeze
 
       module_function
 
@@ -34,9 +33,15 @@ module NutShelf
 
       def figure(dimension, food)
         name, remedy = FIGURE.fetch(dimension)
-        food.public_send(name) || raise(MissingFigure.new("How heavy #{food.name} is for its size is not known.",
-          food_key: food.key, figure: name,
-          remedy: "Please #{remedy}; the answer is kept with the food."))
+        food.public_send(name) ||
+          raise(
+            MissingFigure.new(
+              "How heavy #{food.name} is for its size is not known.",
+              food_key: food.key,
+              figure: name,
+              remedy: "Please #{remedy}; the answer is kept with the food."
+            )
+          )
       end
     end
   end

@@ -38,7 +38,12 @@ module NutShelf
         quantity
       end
 
-      def rounded(quantity) = Quantity.new(quantity.dimension == :count ? quantity.amount.round(1) : quantity.amount.round, quantity.dimension)
+      def rounded(quantity)
+        Quantity.new(
+          quantity.dimension == :count ? quantity.amount.round(1) : quantity.amount.round,
+          quantity.dimension
+        )
+      end
     end
   end
 end

@@ -9,10 +9,17 @@ module NutShelf
     # printed on it: what is a whole number of grams and no round number of ounces was printed in grams.
     class Measures
       SYSTEMS = %w[metric imperial us].freeze
-      # By system and dimension, smallest first: the unit, the word for it, and the least amount it is used for, in units.
+      # By system and dimension, smallest first: the unit, the word for it, and the least amount it is used for, in
+      # units.
       LADDERS = {
-        "us" => { mass: [["oz", "oz", Rational(1, 2)], ["lb", "lb", 1]], volume: [["us_floz", "fl oz", Rational(1, 2)], ["us_quart", "qt", 1], ["us_gallon", "gal", 1]] },
-        "imperial" => { mass: [["oz", "oz", 1], ["lb", "lb", 1]], volume: [["uk_floz", "fl oz", 1], ["uk_pint", "pt", 1]] }
+        "us" => {
+          mass: [["oz", "oz", Rational(1, 2)], ["lb", "lb", 1]],
+          volume: [["us_floz", "fl oz", Rational(1, 2)], ["us_quart", "qt", 1], ["us_gallon", "gal", 1]]
+        },
+        "imperial" => {
+          mass: [["oz", "oz", 1], ["lb", "lb", 1]],
+          volume: [["uk_floz", "fl oz", 1], ["uk_pint", "pt", 1]]
+        }
       }.freeze
       METRIC = { mass: %w[g kg], volume: %w[ml l] }.freeze
       # Sizes that are printed: eighths of an ounce, halves of a pint. What is stored is exact to a millionth.
@@ -45,7 +52,7 @@ module NutShelf
       # @return [String] "250 g", "1.2 kg", "6"; in the United States "8.8 oz", "2.61 lb"
       def free(quantity)
         unit, word = step(quantity) if @system == "us"
-        unit ? "#{Decimal.short(quantity.amount / Unit.factor(unit), word == 'lb' ? 2 : 1)} #{word}" : metric(quantity)
+        unit ? "#{Decimal.short(quantity.amount / Unit.factor(unit), word == "lb" ? 2 : 1)} #{word}" : metric(quantity)
       end
 
       # @param quantity [Quantity] one pack
@@ -58,7 +65,8 @@ module NutShelf
       end
 
       # @param dimension [Symbol] :mass or :volume
-      # @return [Array(Array(String, Rational))] the units an amount may be typed in, the usual one first, each with what
+      # @return [Array(Array(String, Rational))] the units an amount may be typed in, the usual one first, each with
+      #   what
       #   one of it is in g or ml
       def units(dimension)
         own = (@ladders&.fetch(dimension) || []).map { |unit, word, _| [word, Unit.factor(unit)] }
@@ -82,10 +90,13 @@ module NutShelf
           number = quantity.amount / Unit.factor(unit)
           next if number < least - STORED
 
-          parts = if unit == smallest then PRINTED
-                  else number >= LARGE ? 2 : 1
-                  end
-          return [Rational((number * parts).round, parts), word] if near_whole?(number * parts)
+          parts =
+            if unit == smallest
+              PRINTED
+            else
+              number >= LARGE ? 2 : 1
+            end
+          return Rational((number * parts).round, parts), word if near_whole?(number * parts)
         end
         nil
       end

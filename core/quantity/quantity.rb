@@ -27,9 +27,12 @@ module NutShelf
       # @raise [ArgumentError] for a Float or a text that is no number
       def self.exact(number)
         case number
-        when Float then raise ArgumentError, "#{number} is a Float; stock and money are exact"
-        when String then Rational(number)
-        else number.to_r
+        when Float
+          raise ArgumentError, "#{number} is a Float; stock and money are exact"
+        when String
+          Rational(number)
+        else
+          number.to_r
         end
       end
 
@@ -58,7 +61,11 @@ module NutShelf
       # @param other [Quantity, Integer, Rational] an amount gives a ratio, a number gives an amount
       # @return [Rational, Quantity]
       def /(other)
-        other.is_a?(Quantity) ? amount / checked(other).amount : self.class.new(amount / self.class.exact(other), dimension)
+        if other.is_a?(Quantity)
+          amount / checked(other).amount
+        else
+          self.class.new(amount / self.class.exact(other), dimension)
+        end
       end
 
       # @raise [DimensionMismatch] when the other amount is of another dimension
@@ -96,8 +103,10 @@ module NutShelf
       def checked(other)
         return other if other.is_a?(Quantity) && other.dimension == dimension
 
-        raise DimensionMismatch.new("#{self} is a #{dimension} and #{other} is a #{other.dimension}: they do not add up.",
-          remedy: "Say how much one weighs, and both can be counted in grams.")
+        raise DimensionMismatch.new(
+          "#{self} is a #{dimension} and #{other} is a #{other.dimension}: they do not add up.",
+          remedy: "Say how much one weighs, and both can be counted in grams."
+        )
       end
     end
   end

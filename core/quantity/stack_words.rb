@@ -29,8 +29,13 @@ module NutShelf
 
       def phrase(stack, amount, pack, open, measures)
         dimension = stack.dimension.to_sym
-        Wording.stack(Quantity.new(amount.to_r, dimension), pack: pack && Quantity.new(pack.to_r, dimension),
-          noun: stack.noun, open: open, measures: measures)
+        Wording.stack(
+          Quantity.new(amount.to_r, dimension),
+          pack: pack && Quantity.new(pack.to_r, dimension),
+          noun: stack.noun,
+          open: open,
+          measures: measures
+        )
       end
     end
   end

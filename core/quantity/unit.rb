@@ -13,17 +13,17 @@ module NutShelf
       BASE = { mass: "g", volume: "ml", count: "piece" }.freeze
 
       # Factor of each unit to its base unit, as exact rationals.
-      TABLE = {
-        "mg" => [:mass, "0.001"], "g" => [:mass, "1"], "kg" => [:mass, "1000"],
-        "oz" => [:mass, "28.349523125"], "lb" => [:mass, "453.59237"],
-        "ml" => [:volume, "1"], "cl" => [:volume, "10"], "dl" => [:volume, "100"], "l" => [:volume, "1000"],
-        "tsp" => [:volume, "5"], "tbsp" => [:volume, "15"], "metric_cup" => [:volume, "250"],
-        "us_cup" => [:volume, "236.5882365"], "uk_cup" => [:volume, "284.130625"], "us_floz" => [:volume, "29.5735295625"],
-        "uk_floz" => [:volume, "28.4130625"], "us_pint" => [:volume, "473.176473"],
-        "uk_pint" => [:volume, "568.26125"], "us_quart" => [:volume, "946.352946"],
-        "uk_quart" => [:volume, "1136.5225"], "us_gallon" => [:volume, "3785.411784"], "uk_gallon" => [:volume, "4546.09"],
-        "piece" => [:count, "1"]
-      }.transform_values { |dimension, factor| [dimension, factor.to_r].freeze }.freeze
+      TABLE =
+        {
+          "mg" => [:mass, "0.001"], "g" => [:mass, "1"], "kg" => [:mass, "1000"], "oz" => [:mass, "28.349523125"],
+          "lb" => [:mass, "453.59237"], "ml" => [:volume, "1"], "cl" => [:volume, "10"], "dl" => [:volume, "100"],
+          "l" => [:volume, "1000"], "tsp" => [:volume, "5"], "tbsp" => [:volume, "15"],
+          "metric_cup" => [:volume, "250"], "us_cup" => [:volume, "236.5882365"], "uk_cup" => [:volume, "284.130625"],
+          "us_floz" => [:volume, "29.5735295625"], "uk_floz" => [:volume, "28.4130625"],
+          "us_pint" => [:volume, "473.176473"], "uk_pint" => [:volume, "568.26125"],
+          "us_quart" => [:volume, "946.352946"], "uk_quart" => [:volume, "1136.5225"],
+          "us_gallon" => [:volume, "3785.411784"], "uk_gallon" => [:volume, "4546.09"], "piece" => [:count, "1"]
+        }.transform_values { |dimension, factor| [dimension, factor.to_r].freeze }.freeze
 
       module_function
 
@@ -43,7 +43,7 @@ module NutShelf
 
       def fetch(unit)
         TABLE.fetch(unit) do
-          raise Unknown.new("There is no unit #{unit.inspect}.", remedy: "Use one of #{TABLE.keys.join(', ')}.")
+          raise Unknown.new("There is no unit #{unit.inspect}.", remedy: "Use one of #{TABLE.keys.join(", ")}.")
         end
       end
     end

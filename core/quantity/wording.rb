@@ -23,9 +23,9 @@ module NutShelf
       # @param measures [Measures] of the household
       # @return [String]
       def stack(on_hand, pack: nil, noun: nil, open: false, measures: METRIC)
-        return "#{counted(on_hand.amount, noun)}#{', open' if open}" if noun && on_hand.dimension == :count
+        return "#{counted(on_hand.amount, noun)}#{", open" if open}" if noun && on_hand.dimension == :count
         return "#{on_hand == pack ? measures.size(pack) : measures.free(on_hand)}, open" if open && !on_hand.zero?
-        return "#{measures.free(on_hand)}#{', open' if open}" if pack.nil? || on_hand.zero?
+        return "#{measures.free(on_hand)}#{", open" if open}" if pack.nil? || on_hand.zero?
 
         packs = on_hand / pack
         return measures.size(pack) if packs == 1
@@ -42,10 +42,14 @@ module NutShelf
 
       def plural(noun)
         case noun
-        when /(?:[sx]|ch|sh)\z/ then "#{noun}es"
-        when /(?<!o)af\z/ then noun.sub(/f\z/, "ves")
-        when /loaf\z/ then noun.sub(/loaf\z/, "loaves")
-        else "#{noun}s"
+        when /(?:[sx]|ch|sh)\z/
+          "#{noun}es"
+        when /(?<!o)af\z/
+          noun.sub(/f\z/, "ves")
+        when /loaf\z/
+          noun.sub(/loaf\z/, "loaves")
+        else
+          "#{noun}s"
         end
       end
 

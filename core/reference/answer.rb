@@ -6,10 +6,11 @@ module NutShelf
   module Core
     # What the keeping tables say to one question: a row, or an outcome and the reason why there is none.
     # `outcome` is :row, :unsafe, :not_applicable or :no_figure. Frozen.
-    Answer = Value.of(:outcome, :row, :reason) do
-      def self.row(row) = new(outcome: :row, row: row)
+    Answer =
+      Value.of(:outcome, :row, :reason) do
+        def self.row(row) = new(outcome: :row, row: row)
 
-      def row? = outcome == :row
-    end
+        def row? = outcome == :row
+      end
   end
 end

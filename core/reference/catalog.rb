@@ -54,15 +54,23 @@ module NutShelf
       def with_own(own)
         return self if own.empty?
 
-        self.class.new(foods: foods, rows: @rows.merge(own), states: @states,
-          stand_ins: @stand_ins.values.flatten, no_rules: @no_rules.values.flatten, **@more)
+        self.class.new(
+          foods: foods,
+          rows: @rows.merge(own),
+          states: @states,
+          stand_ins: @stand_ins.values.flatten,
+          no_rules: @no_rules.values.flatten,
+          **@more
+        )
       end
 
       # @return [Boolean] whether this key is a class of food made at home, which people name like a food
       def home_class?(key) = @home_classes.include?(key)
 
       # @return [KeepingRow, nil] the row of that way of storing, else the plain one
-      def row(scope, place, state, storage = nil) = (storage && @rows[[scope, place, state, storage]]) || @rows[[scope, place, state]]
+      def row(scope, place, state, storage = nil)
+        (storage && @rows[[scope, place, state, storage]]) || @rows[[scope, place, state]]
+      end
 
       # @param class_key [String, nil]
       # @return [Array<String>] everything that foods of this class may hold

@@ -9,22 +9,49 @@ module NutShelf
     # Amount figures are exact: g_per_ml (grams), g_per_piece (grams of the edible part), both may be nil.
     # `dimension` says how the food is usually counted. Rule fields come from the food's own row of the
     # rules table, else its class row; a food without either behaves cautiously.
-    Food = Value.of(:key, :name, :aisle, :food_group, :dimension, :g_per_ml, :g_per_piece, :class_key, :kcal_per_100g,
-      :fragile_glass_common, :thaw_hours_fridge, typical_packs: [].freeze, allergens: [].freeze,
-      date_kind_usual: "none", ready_to_eat: false, high_risk: true, past_date_tolerance_days: 0,
-      no_opened_limit: false, opened_where: "fridge", edible_yield: 1, freezes: "yes", freeze_note: "",
-      freezing_damage: false, infant: false, vulnerable_avoid: "", kept_by_level: false, pest_risk: false) do
-      # @return [Food] the same food with some facts changed (household figures, for one)
-      def with(**changes) = self.class.new(**to_h, **changes)
+    Food =
+      Value.of(
+        :key,
+        :name,
+        :aisle,
+        :food_group,
+        :dimension,
+        :g_per_ml,
+        :g_per_piece,
+        :class_key,
+        :kcal_per_100g,
+        :fragile_glass_common,
+        :thaw_hours_fridge,
+        typical_packs: [].freeze,
+        allergens: [].freeze,
+        date_kind_usual: "none",
+        ready_to_eat: false,
+        high_risk: true,
+        past_date_tolerance_days: 0,
+        no_opened_limit: false,
+        opened_where: "fridge",
+        edible_yield: 1,
+        freezes: "yes",
+        freeze_note: "",
+        freezing_damage: false,
+        infant: false,
+        vulnerable_avoid: "",
+        kept_by_level: false,
+        pest_risk: false
+      ) do
+        # @return [Food] the same food with some facts changed (household figures, for one)
+        def with(**changes) = self.class.new(**to_h, **changes)
 
-      # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
-      def shelf_stable? = !Food::PERISHABLE.include?(aisle) && date_kind_usual != "use_by"
+        # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
+        def shelf_stable? = !Food::PERISHABLE.include?(aisle) && date_kind_usual != "use_by"
 
-      # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
-      def from_frozen? = freeze_note.to_s.include?("from frozen")
-    end
+        # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
+        def from_frozen? = freeze_note.to_s.include?("from frozen")
+      end
 
     # Aisles of what lives in the cold or is eaten within days.
-    Food::PERISHABLE = ["Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].freeze
+    Food::PERISHABLE = [
+      "Frozen", "Fresh fruit", "Fresh vegetables", "Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"
+    ].freeze
   end
 end

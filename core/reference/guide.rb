@@ -14,7 +14,9 @@ module NutShelf
       # Where a situation makes sense at all.
       ONLY = { "frozen_at_home" => %w[freezer], "bought_frozen" => %w[freezer], "thawed" => %w[fridge] }.freeze
       # Loose produce is not opened, rice is not cut: without a figure of its own such a row only repeats another.
-      OWN_STATE = { "opened" => "opened", "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe" }.freeze
+      OWN_STATE = {
+        "opened" => "opened", "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe"
+      }.freeze
       NOTHING = { row: nil, reason: "", outcome: :not_applicable }.freeze
 
       # @param catalog [Catalog]
@@ -30,7 +32,10 @@ module NutShelf
       #   situations that have no row anywhere are left out
       def table
         SITUATIONS.filter_map do |situation|
-          cells = PLACES.to_h { |place| [place, ONLY.fetch(situation, PLACES).include?(place) ? cell(situation, place) : NOTHING] }
+          cells =
+            PLACES.to_h do |place|
+              [place, ONLY.fetch(situation, PLACES).include?(place) ? cell(situation, place) : NOTHING]
+            end
           { situation: situation, places: cells } if cells.values.any? { |one| one[:row] && own?(situation, one[:row]) }
         end
       end
@@ -42,12 +47,19 @@ module NutShelf
       end
 
       # @return [Array<String>] when not to eat it any more
-      def signs = rows.flat_map { |row| row.signs_to_discard.to_s.split(/, (?=[A-Z])|;/).map(&:strip) }.reject(&:empty?).uniq
+      def signs
+        rows.flat_map { |row| row.signs_to_discard.to_s.split(/, (?=[A-Z])|;/).map(&:strip) }.reject(&:empty?).uniq
+      end
 
       def cautions = [*rows.map { |row| row.caution.to_s }, @food.vulnerable_avoid.to_s].reject(&:empty?).uniq
 
       # @return [Array<Hash>] :every_days and :text
-      def care = rows.select(&:care_every_days).map { |row| { every_days: row.care_every_days, text: row.care_text, place: row.place, state: row.state } }.uniq
+      def care
+        rows
+          .select(&:care_every_days)
+          .map { |row| { every_days: row.care_every_days, text: row.care_text, place: row.place, state: row.state } }
+          .uniq
+      end
 
       # @return [Array<Hash>] :process, :what and :about; of freezing only where it is for the freezer
       def losses
@@ -55,11 +67,13 @@ module NutShelf
         @food.freezes == "no" ? known.reject { |row| row[:process] == "freezing" } : known
       end
 
-      # How what is only limp becomes crisp again. It speaks of quality alone: slime, mould and smell stay what they are.
+      # How what is only limp becomes crisp again. It speaks of quality alone: slime, mould and smell stay what they
+      # are.
       # @return [String, nil]
       def revival
         known = @catalog.revivals[@food.key] or return
-        "#{known[:how]}, for #{Words.minutes(known[:minutes])}. Then look at it: what is firm again is as good as it was; what is slimy, mouldy or smells is not made good by water."
+        "#{known[:how]}, for #{Words.minutes(known[:minutes])}. Then look at it: what is firm again is as good as it " \
+          "was; what is slimy, mouldy or smells is not made good by water."
       end
 
       private
@@ -83,10 +97,24 @@ module NutShelf
       end
 
       # Thawed food counts by the after-thaw figure of its freezer row.
-      def thawed(row) = row.after_thaw_days ? { row: days_thawed(row), days: row.after_thaw_days } : { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+      def thawed(row)
+        if row.after_thaw_days
+          { row: days_thawed(row), days: row.after_thaw_days }
+        else
+          { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+        end
+      end
 
       # In the fridge after thawing; what the freezer row advises for freezing is no advice any more.
-      def days_thawed(row) = KeepingRow.new(**row.to_h, low: row.after_thaw_days, high: row.after_thaw_days, place: "fridge", method: "Thaw it in the fridge, on a tray")
+      def days_thawed(row)
+        KeepingRow.new(
+          **row.to_h,
+          low: row.after_thaw_days,
+          high: row.after_thaw_days,
+          place: "fridge",
+          method: "Thaw it in the fridge, on a tray"
+        )
+      end
     end
   end
 end

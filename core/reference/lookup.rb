@@ -25,14 +25,24 @@ module NutShelf
       private
 
       def refusal(situation, place)
-        return none(:no_figure, @food.freeze_note) if @food.freezes == "no" && (place == "freezer" || FROZEN.include?(situation))
-        return none(:unsafe, frozen_whole) if @food.freezing_damage && place == "freezer" && situation == "bought_sealed"
+        if @food.freezes == "no" && (place == "freezer" || FROZEN.include?(situation))
+          return none(:no_figure, @food.freeze_note)
+        end
+        if @food.freezing_damage && place == "freezer" && situation == "bought_sealed"
+          return none(:unsafe, frozen_whole)
+        end
 
         strict = scopes(@food).first(2).flat_map { |scope| fitting(@catalog.no_rules(scope), situation, place) }.first
         strict && none(strict[:outcome].to_sym, strict[:reason])
       end
 
-      def frozen_whole = @food.aisle.start_with?("Fresh ") ? "Whole, it spoils below 0 C." : "A sealed pack of it breaks or spoils below 0 C."
+      def frozen_whole
+        if @food.aisle.start_with?("Fresh ")
+          "Whole, it spoils below 0 C."
+        else
+          "A sealed pack of it breaks or spoils below 0 C."
+        end
+      end
 
       def found(food, situation, place)
         row = find(food, situation, place, [])
@@ -40,9 +50,10 @@ module NutShelf
       end
 
       def general_refusal(situation, place)
-        rows = scopes(@food).each_with_index.flat_map do |scope, rank|
-          fitting(@catalog.no_rules(scope), situation, place).map { |row| [rank, vagueness(row), row] }
-        end
+        rows =
+          scopes(@food).each_with_index.flat_map do |scope, rank|
+            fitting(@catalog.no_rules(scope), situation, place).map { |row| [rank, vagueness(row), row] }
+          end
         row = rows.min_by { |rank, vague, _| [rank, vague] }&.last
         row ? none(row[:outcome].to_sym, row[:reason]) : none(:no_figure, "No figure is known.")
       end

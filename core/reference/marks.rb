@@ -14,7 +14,10 @@ module NutShelf
 
       # @param rows [Array<Hash>] of the table mark_of: "by" (noun, wrapping, food, aisle), "name", "mark"
       def initialize(rows)
-        @by = rows.group_by { |row| row["by"] }.transform_values { |list| list.to_h { |row| row.values_at("name", "mark") } }
+        @by =
+          rows
+            .group_by { |row| row["by"] }
+            .transform_values { |list| list.to_h { |row| row.values_at("name", "mark") } }
         @by.default = {}.freeze
         freeze
       end

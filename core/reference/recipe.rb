@@ -12,32 +12,52 @@ module NutShelf
 
     # A dish: lines for `servings` usual portions, minutes, gear, days its leftovers keep in the fridge
     # (0: eat at once). Frozen.
-    Recipe = Value.of(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days,
-      :freezes, :steps, :tags, :lines) do
-      # @param food [Food]
-      # @return [Boolean] whether this dish takes it straight from the freezer
-      def from_frozen?(food) = food.from_frozen? || (food.aisle == "Frozen" && steps.any? { |step| step.match?(/\bfrozen\b/i) })
+    Recipe =
+      Value.of(
+        :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
+        :tags, :lines
+      ) do
+        # @param food [Food]
+        # @return [Boolean] whether this dish takes it straight from the freezer
+        def from_frozen?(food)
+          food.from_frozen? || (food.aisle == "Frozen" && steps.any? { |step| step.match?(/\bfrozen\b/i) })
+        end
 
-      # @param row [Hash{String=>String}] of the recipes table
-      # @param line_rows [Array<Hash>] its rows of the recipe lines table
-      # @param foods [Hash{String=>Food}]
-      # @return [Recipe]
-      # @raise [BadTable] for a line whose food is unknown
-      def self.from_row(row, line_rows, foods)
-        new(key: row["key"], name: row["name"], meal: row["meal"], servings: row["servings"].to_i,
-          active_minutes: row["active_minutes"].to_i, total_minutes: row["total_minutes"].to_i,
-          gear: row["gear"].split(";").freeze, leftover_days: row["leftover_days"].to_i, freezes: row["freezes"] == "yes",
-          steps: row["steps"].split(" | ").map { |step| step.sub(/\A\d+\. /, "") }.freeze, tags: row["tags"].split(";").freeze,
-          lines: line_rows.map { |line| line_from(line, foods) }.freeze)
+        # @param row [Hash{String=>String}] of the recipes table
+        # @param line_rows [Array<Hash>] its rows of the recipe lines table
+        # @param foods [Hash{String=>Food}]
+        # @return [Recipe]
+        # @raise [BadTable] for a line whose food is unknown
+        def self.from_row(row, line_rows, foods)
+          new(
+            key: row["key"],
+            name: row["name"],
+            meal: row["meal"],
+            servings: row["servings"].to_i,
+            active_minutes: row["active_minutes"].to_i,
+            total_minutes: row["total_minutes"].to_i,
+            gear: row["gear"].split(";").freeze,
+            leftover_days: row["leftover_days"].to_i,
+            freezes: row["freezes"] == "yes",
+            steps: row["steps"].split(" | ").map { |step| step.sub(/\A\d+\. /, "") }.freeze,
+            tags: row["tags"].split(";").freeze,
+            lines: line_rows.map { |line| line_from(line, foods) }.freeze
+          )
+        end
+
+        def self.line_from(row, foods)
+          unless foods.key?(row["food_key"])
+            raise BadTable, "recipe_lines: #{row["recipe_key"]} asks for #{row["food_key"]}, which is no food."
+          end
+
+          RecipeLine.new(
+            food_key: row["food_key"],
+            quantity: Quantity.of(row["quantity"], row["unit"]),
+            optional: row["optional"] == "yes",
+            substitutes: row["substitutes"].split(";").to_h { |text| text.split(":") }.transform_values(&:to_r).freeze,
+            note: row["prep_note"]
+          )
+        end
       end
-
-      def self.line_from(row, foods)
-        raise BadTable, "recipe_lines: #{row['recipe_key']} asks for #{row['food_key']}, which is no food." unless foods.key?(row["food_key"])
-
-        RecipeLine.new(food_key: row["food_key"], quantity: Quantity.of(row["quantity"], row["unit"]), optional: row["optional"] == "yes",
-          substitutes: row["substitutes"].split(";").to_h { |text| text.split(":") }.transform_values(&:to_r).freeze,
-          note: row["prep_note"])
-      end
-    end
   end
 end

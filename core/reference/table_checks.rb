@@ -28,19 +28,28 @@ module NutShelf
       private
 
       def duplicates
-        { "foods" => ["key"], "keeping" => %w[food_or_class place state], "rules" => ["food_or_class"], "recipes" => ["key"] }
-          .flat_map { |table, columns| repeated(table, columns).map { |key| "#{table}: #{key.join('/')} stands twice" } }
+        {
+          "foods" => ["key"], "keeping" => %w[food_or_class place state], "rules" => ["food_or_class"],
+          "recipes" => ["key"]
+        }.flat_map { |table, columns| repeated(table, columns).map { |key| "#{table}: #{key.join("/")} stands twice" } }
       end
 
-      def repeated(table, columns) = @tables[table].map { |row| row.values_at(*columns) }.tally.select { |_, count| count > 1 }.keys
+      def repeated(table, columns)
+        @tables[table].map { |row| row.values_at(*columns) }.tally.select { |_, count| count > 1 }.keys
+      end
 
-      def groups = @tables["foods"].reject { |row| GROUPS.include?(row["food_group"]) }.map { |row| "foods: #{row['key']} has food_group #{row['food_group']}" }
+      def groups
+        @tables["foods"]
+          .reject { |row| GROUPS.include?(row["food_group"]) }
+          .map { |row| "foods: #{row["key"]} has food_group #{row["food_group"]}" }
+      end
 
       # Energy follows 4/4/9 within a quarter (or 5 kcal) but for the listed exceptions.
       def energy
         spared = @tables["energy_exceptions"].map { |row| row["key"] }
-        @tables["foods"].reject { |row| spared.include?(row["key"]) || row["kcal_per_100g"].empty? || energy_fits?(row) }
-                        .map { |row| "foods: kcal of #{row['key']} does not follow from its protein, fat and carbs" }
+        @tables["foods"]
+          .reject { |row| spared.include?(row["key"]) || row["kcal_per_100g"].empty? || energy_fits?(row) }
+          .map { |row| "foods: kcal of #{row["key"]} does not follow from its protein, fat and carbs" }
       end
 
       def energy_fits?(row)
@@ -52,7 +61,9 @@ module NutShelf
       def keeping
         known = @catalog.foods
         @tables["keeping"].filter_map do |row|
-          "keeping: #{row['food_or_class']} is neither food nor class" unless known.key?(row["food_or_class"]) || @catalog.class_names.key?(row["food_or_class"])
+          unless known.key?(row["food_or_class"]) || @catalog.class_names.key?(row["food_or_class"])
+            "keeping: #{row["food_or_class"]} is neither food nor class"
+          end
         end
       end
 
@@ -68,15 +79,27 @@ module NutShelf
       end
 
       def raw_meat
-        raw = @catalog.foods.values.select { |food| food.aisle == "Meat and fish" && food.high_risk && !food.ready_to_eat }.map(&:key)
-        @tables["keeping"].select { |row| row["place"] == "fridge" && raw.include?(row["food_or_class"]) && row["kind"] != "safety" }
-                          .map { |row| "keeping: #{row['food_or_class']} in the fridge must be a safety matter" }
+        raw =
+          @catalog
+            .foods
+            .values
+            .select { |food| food.aisle == "Meat and fish" && food.high_risk && !food.ready_to_eat }
+            .map(&:key)
+        @tables["keeping"]
+          .select { |row| row["place"] == "fridge" && raw.include?(row["food_or_class"]) && row["kind"] != "safety" }
+          .map { |row| "keeping: #{row["food_or_class"]} in the fridge must be a safety matter" }
       end
 
       def rules
         ruled = @tables["rules"].map { |row| row["food_or_class"] }
-        @catalog.foods.values.reject { |food| food.food_group == "supplies" || bought_class?(food) || ruled.include?(food.key) || ruled.include?(food.class_key) }
-                .map { |food| "rules: nothing for #{food.key} nor for its class" }
+        @catalog
+          .foods
+          .values
+          .reject do |food|
+            food.food_group == "supplies" || bought_class?(food) || ruled.include?(food.key) ||
+              ruled.include?(food.class_key)
+          end
+          .map { |food| "rules: nothing for #{food.key} nor for its class" }
       end
 
       def bought_class?(food) = food.key.start_with?("class-") && !@catalog.home_class?(food.key)
@@ -85,14 +108,19 @@ module NutShelf
       def answers
         @catalog.foods.values.select(&:high_risk).filter_map do |food|
           row = @catalog.keeping(food, "opened", "cupboard").row
-          "keeping: #{food.key} opened in a cupboard keeps #{row.high} days" if row && row.high > 30 && !food.key.start_with?("class-")
+          if row && row.high > 30 && !food.key.start_with?("class-")
+            "keeping: #{food.key} opened in a cupboard keeps #{row.high} days"
+          end
         end
       end
 
       def lines
         @catalog.recipes.flat_map do |recipe|
-          recipe.lines.flat_map { |line| line.substitutes.keys }.reject { |key| @catalog.foods.key?(key) }
-                .map { |key| "recipe_lines: #{recipe.key} names the substitute #{key}, which is no food" }
+          recipe
+            .lines
+            .flat_map { |line| line.substitutes.keys }
+            .reject { |key| @catalog.foods.key?(key) }
+            .map { |key| "recipe_lines: #{recipe.key} names the substitute #{key}, which is no food" }
         end
       end
     end

@@ -21,27 +21,52 @@ module NutShelf
       end
 
       def read
-        Catalog.new(foods: foods.merge(home_classes), rows: keeping.merge(methods_of_storing), states: states, stand_ins: stand_ins,
-          no_rules: no_rules, targets: targets, recipes: recipes, class_names: class_names,
-          home_classes: class_names.keys - class_of.values, signs: signs, losses: losses, revivals: revivals)
+        Catalog.new(
+          foods: foods.merge(home_classes),
+          rows: keeping.merge(methods_of_storing),
+          states: states,
+          stand_ins: stand_ins,
+          no_rules: no_rules,
+          targets: targets,
+          recipes: recipes,
+          class_names: class_names,
+          home_classes: class_names.keys - class_of.values,
+          signs: signs,
+          losses: losses,
+          revivals: revivals
+        )
       end
 
       private
 
       def rows(table) = @tables.fetch(table) { raise BadTable, "The table #{table} is missing." }
 
-      def class_of = @class_of ||= rows("food_classes").reject { |row| row["food_key"].empty? }.to_h { |row| row.values_at("food_key", "class_key") }
+      def class_of
+        @class_of ||=
+          rows("food_classes")
+            .reject { |row| row["food_key"].empty? }
+            .to_h { |row| row.values_at("food_key", "class_key") }
+      end
 
       def class_names = rows("food_classes").to_h { |row| row.values_at("class_key", "class_name") }
 
       def rules = @rules ||= rows("rules").to_h { |row| [row["food_or_class"], rule(row)] }
 
       def rule(row)
-        { high_risk: yes(row, "high_risk"), past_date_tolerance_days: row["past_date_tolerance_days"].to_i,
-          no_opened_limit: yes(row, "no_opened_limit"), opened_where: row["opened_where"], edible_yield: yield_of(row),
-          freezes: row["freezes"], freeze_note: row["freeze_note"], freezing_damage: yes(row, "freezing_damage"),
-          thaw_hours_fridge: number(row, "thaw_hours_fridge"), infant: yes(row, "infant"),
-          vulnerable_avoid: row["vulnerable_avoid"], pest_risk: yes(row, "pest_risk") }
+        {
+          high_risk: yes(row, "high_risk"),
+          past_date_tolerance_days: row["past_date_tolerance_days"].to_i,
+          no_opened_limit: yes(row, "no_opened_limit"),
+          opened_where: row["opened_where"],
+          edible_yield: yield_of(row),
+          freezes: row["freezes"],
+          freeze_note: row["freeze_note"],
+          freezing_damage: yes(row, "freezing_damage"),
+          thaw_hours_fridge: number(row, "thaw_hours_fridge"),
+          infant: yes(row, "infant"),
+          vulnerable_avoid: row["vulnerable_avoid"],
+          pest_risk: yes(row, "pest_risk")
+        }
       end
 
       # A drained share is for the plate only: recipe lines weigh tins as they come from stock.
@@ -54,12 +79,23 @@ module NutShelf
       def food(row)
         key = row["key"]
         klass = class_of[key]
-        Food.new(key: key, name: row["name"], aisle: row["aisle"], food_group: row["food_group"],
-          dimension: row["base_dimension"].to_sym, g_per_ml: number(row, "g_per_ml"), g_per_piece: number(row, "g_per_piece"),
-          typical_packs: list(row, "typical_packs").map { |text| pack_size(text) }.freeze, class_key: klass, allergens: list(row, "allergens"),
-          date_kind_usual: row["date_kind_usual"], ready_to_eat: yes(row, "ready_to_eat"),
-          kcal_per_100g: number(row, "kcal_per_100g"), fragile_glass_common: yes(row, "fragile_glass_common"),
-                 **(rules[key] || rules[klass] || no_food(row)))
+        Food.new(
+          key: key,
+          name: row["name"],
+          aisle: row["aisle"],
+          food_group: row["food_group"],
+          dimension: row["base_dimension"].to_sym,
+          g_per_ml: number(row, "g_per_ml"),
+          g_per_piece: number(row, "g_per_piece"),
+          typical_packs: list(row, "typical_packs").map { |text| pack_size(text) }.freeze,
+          class_key: klass,
+          allergens: list(row, "allergens"),
+          date_kind_usual: row["date_kind_usual"],
+          ready_to_eat: yes(row, "ready_to_eat"),
+          kcal_per_100g: number(row, "kcal_per_100g"),
+          fragile_glass_common: yes(row, "fragile_glass_common"),
+          **(rules[key] || rules[klass] || no_food(row))
+        )
       end
 
       # "400g" and "1.5l" are sizes, a bare number counts pieces.
@@ -75,28 +111,48 @@ module NutShelf
       # at the class of bought food. Either way the class answers as if it were a food.
       def home_classes
         class_names.keys.to_h do |key|
-          [key, Food.new(key: key, name: class_names[key], aisle: "Home leftovers", food_group: "protein", dimension: :count,
-                         **(rules[key] || {}))]
+          [
+            key,
+            Food.new(
+              key: key,
+              name: class_names[key],
+              aisle: "Home leftovers",
+              food_group: "protein",
+              dimension: :count,
+              **(rules[key] || {})
+            )
+          ]
         end
       end
 
       def keeping = keeping_rows
 
       def keeping_rows
-        @keeping_rows ||= rows("keeping").to_h do |row|
-          scope, place, state = row.values_at("food_or_class", "place", "state")
-          refuse("keeping", scope, "place") unless PLACES.include?(place)
-          [[scope, place, state].freeze, keeping_row(row, scope, place, state)]
-        end
+        @keeping_rows ||=
+          rows("keeping").to_h do |row|
+            scope, place, state = row.values_at("food_or_class", "place", "state")
+            refuse("keeping", scope, "place") unless PLACES.include?(place)
+            [[scope, place, state].freeze, keeping_row(row, scope, place, state)]
+          end
       end
 
       def keeping_row(row, scope, place, state)
         low, high = row.values_at("quality_days_low", "quality_days_high").map { |text| Integer(text, 10) }
         refuse("keeping", scope, "quality_days_low") if low > high
-        KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: row["kind"].to_sym,
-          after_thaw_days: number(row, "after_thaw_days")&.to_i, method: row["method"],
-          care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"],
-          signs_to_discard: row["signs_to_discard"], caution: row["caution"])
+        KeepingRow.new(
+          scope: scope,
+          place: place,
+          state: state,
+          low: low,
+          high: high,
+          kind: row["kind"].to_sym,
+          after_thaw_days: number(row, "after_thaw_days")&.to_i,
+          method: row["method"],
+          care_every_days: number(row, "care_every_days")&.to_i,
+          care_text: row["care_text"],
+          signs_to_discard: row["signs_to_discard"],
+          caution: row["caution"]
+        )
       end
 
       # Figures that hold for one way of storing only.
@@ -106,15 +162,36 @@ module NutShelf
           refuse("methods", scope, "storage") unless KeepingRow::STORAGE.key?(storage) && PLACES.include?(place)
           low, high = row.values_at("days_low", "days_high").map { |text| Integer(text, 10) }
           base = keeping_rows[[scope, place, state]] || keeping_rows[[class_of[scope], place, state]]
-          [[scope, place, state, storage].freeze,
-           KeepingRow.new(scope: scope, place: place, state: state, low: low, high: high, kind: base&.kind || :quality, after_thaw_days: base&.after_thaw_days, method: row["advice"],
-             care_every_days: number(row, "care_every_days")&.to_i, care_text: row["care_text"], signs_to_discard: base&.signs_to_discard, caution: base&.caution, storage: storage)]
+          [
+            [scope, place, state, storage].freeze,
+            KeepingRow.new(
+              scope: scope,
+              place: place,
+              state: state,
+              low: low,
+              high: high,
+              kind: base&.kind || :quality,
+              after_thaw_days: base&.after_thaw_days,
+              method: row["advice"],
+              care_every_days: number(row, "care_every_days")&.to_i,
+              care_text: row["care_text"],
+              signs_to_discard: base&.signs_to_discard,
+              caution: base&.caution,
+              storage: storage
+            )
+          ]
         end
       end
 
-      def states = rows("keeping_states").to_h { |row| [row.values_at("situation", "place"), row["states_in_order"].split(";").freeze] }
+      def states
+        rows("keeping_states").to_h do |row|
+          [row.values_at("situation", "place"), row["states_in_order"].split(";").freeze]
+        end
+      end
 
-      def stand_ins = rows("stand_ins").map { |row| symbols(row, %w[scope situation place mode use_instead use_situation use_place]) }
+      def stand_ins
+        rows("stand_ins").map { |row| symbols(row, %w[scope situation place mode use_instead use_situation use_place]) }
+      end
 
       def no_rules = rows("no_rule").map { |row| symbols(row, %w[scope situation place outcome reason]) }
 
@@ -122,15 +199,30 @@ module NutShelf
 
       def recipes
         lines = rows("recipe_lines").group_by { |row| row["recipe_key"] }
-        rows("recipes").map { |row| Recipe.from_row(row, lines.fetch(row["key"]) { refuse("recipes", row["key"], "lines") }, foods) }
+        rows("recipes").map do |row|
+          Recipe.from_row(row, lines.fetch(row["key"]) { refuse("recipes", row["key"], "lines") }, foods)
+        end
       end
 
       # What to look for, by kind of pack, and what each sign means.
-      def signs = @tables.fetch("look_signs", []).group_by { |row| row["pack_type"] }.transform_values { |list| list.map { |row| { sign: row["sign"], means: row["means"].to_sym }.freeze }.freeze }
+      def signs
+        @tables.fetch("look_signs", []).group_by { |row| row["pack_type"] }.transform_values do |list|
+          list.map { |row| { sign: row["sign"], means: row["means"].to_sym }.freeze }.freeze
+        end
+      end
 
-      def revivals = @tables.fetch("revive", []).to_h { |row| [row["food"], { minutes: Integer(row["minutes"], 10), how: row["how"] }.freeze] }
+      def revivals
+        @tables
+          .fetch("revive", [])
+          .to_h { |row| [row["food"], { minutes: Integer(row["minutes"], 10), how: row["how"] }.freeze] }
+      end
 
-      def losses = @tables.fetch("losses", []).group_by { |row| row["food_group"] }.transform_values { |list| list.map { |row| symbols(row, %w[process what about]) }.freeze }
+      def losses
+        @tables
+          .fetch("losses", [])
+          .group_by { |row| row["food_group"] }
+          .transform_values { |list| list.map { |row| symbols(row, %w[process what about]) }.freeze }
+      end
 
       def symbols(row, columns) = columns.to_h { |column| [column.to_sym, blank(row[column])] }.freeze
 

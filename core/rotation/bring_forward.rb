@@ -19,8 +19,11 @@ module NutShelf
       # @param words [#call] an amount as hands say it
       # @return [Array<String>] how working_amount came about
       def self.reasons(daily:, reach:, words:)
-        ["About #{words.call(daily * 7)} a week is used; between two walks to the backstock lie #{REACH_DAYS.fetch(reach)} days: " \
-         "#{words.call(working_amount(daily: daily, reach: reach))}. What is carried comes in whole packs."]
+        [
+          "About #{words.call(daily * 7)} a week is used; between two walks to the backstock lie " \
+          "#{REACH_DAYS.fetch(reach)} days: " \
+          "#{words.call(working_amount(daily: daily, reach: reach))}. What is carried comes in whole packs."
+        ]
       end
 
       attr_reader :there, :need, :picks, :short

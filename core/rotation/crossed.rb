@@ -10,13 +10,14 @@ module NutShelf
     # stands further off.
     module Crossed
       # `near` would be taken, `far` should be. Frozen.
-      Pair = Value.of(:near, :far) do
-        # @return [String] what to do about it
-        def words
-          "The newer stands in #{near.place} (#{Words.day(near.usable_until)}), the older in #{far.place} " \
-            "(#{Words.day(far.usable_until)}): swap them, or the older waits too long."
+      Pair =
+        Value.of(:near, :far) do
+          # @return [String] what to do about it
+          def words
+            "The newer stands in #{near.place} (#{Words.day(near.usable_until)}), the older in #{far.place} " \
+              "(#{Words.day(far.usable_until)}): swap them, or the older waits too long."
+          end
         end
-      end
 
       MARGIN_DAYS = 14
 
@@ -28,7 +29,8 @@ module NutShelf
 
       # @param stacks [Array<Stack>] of one food, in every place
       # @param on [Date]
-      # @return [Pair, nil] the first stack at hand and the older one elsewhere, when they differ by more than a fortnight
+      # @return [Pair, nil] the first stack at hand and the older one elsewhere, when they differ by more than a
+      #   fortnight
       def pair(stacks, on:)
         near, far = Order.sort(stacks.select { |stack| sealed_and_dated?(stack, on) }).partition(&:working).map(&:first)
         return unless near && far && (near.usable_until - far.usable_until).to_i > MARGIN_DAYS

@@ -5,14 +5,16 @@ require_relative "../value"
 
 module NutShelf
   module Core
-    # What asks for a person on the shelf: what is not to eat, what must be looked at, what nobody dated, what is warned of.
+    # What asks for a person on the shelf: what is not to eat, what must be looked at, what nobody dated, what is warned
+    # of.
     module Needs
       # One of them: `kind` :stop, :look, :warning or :undated, in the order they matter. Frozen.
       Need = Value.of(:kind, :stack, :text)
 
       ORDER = %i[stop look warning undated].freeze
       UNSAID = "Nothing gives it a date. Put one on it when you next see it."
-      AGELESS = "Nobody knows how old it is, and germs like it: no meal is planned with it. Put a date on it, or throw it out."
+      AGELESS =
+        "Nobody knows how old it is, and germs like it: no meal is planned with it. Put a date on it, or throw it out."
       OPEN_SINCE = "It was open already and nobody knows since when. Look, then say whether it is good."
 
       module_function
@@ -22,8 +24,10 @@ module NutShelf
       # @param foods [Hash{String=>Food}]
       # @return [Array<Need>] what matters most first
       def of(stacks, state:, foods:)
-        stacks.flat_map { |stack| of_one(stack, state.call(stack), foods[stack.food_key]) }
-              .sort_by.with_index { |need, index| [ORDER.index(need.kind), index] }
+        stacks
+          .flat_map { |stack| of_one(stack, state.call(stack), foods[stack.food_key]) }
+          .sort_by
+          .with_index { |need, index| [ORDER.index(need.kind), index] }
       end
 
       def of_one(stack, state, food)
@@ -35,9 +39,12 @@ module NutShelf
 
       def about(stack, state, food)
         case state
-        when :stop then Need.new(kind: :stop, stack: stack, text: "Not to eat: throw it out.")
-        when :look then Need.new(kind: :look, stack: stack, text: look(stack))
-        when :undated then undated(stack, food)
+        when :stop
+          Need.new(kind: :stop, stack: stack, text: "Not to eat: throw it out.")
+        when :look
+          Need.new(kind: :look, stack: stack, text: look(stack))
+        when :undated
+          undated(stack, food)
         end
       end
 
@@ -51,7 +58,8 @@ module NutShelf
       def look(stack)
         return OPEN_SINCE if stack.look_first && stack.usable_until.nil?
 
-        "#{Words.passed(stack.basis).sub(/\A(?:its|the|what)\b/, &:capitalize)} has passed. Look, then say whether it is good."
+        "#{Words.passed(stack.basis).sub(/\A(?:its|the|what)\b/,
+          &:capitalize)} has passed. Look, then say whether it is good."
       end
     end
   end

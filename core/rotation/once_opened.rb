@@ -10,20 +10,27 @@ module NutShelf
   module Core
     # What becomes of the rest of a pack once it is opened, or of a piece once it is cut: where it goes, for how many
     # days it is good from then, and whether that is a matter of safety. `days` and `strict_days` are nil where nothing
-    # but its old dates counts. Never later than the dating rules would say of the same pack (see Judge): an early answer
+    # but its old dates counts. Never later than the dating rules would say of the same pack (see Judge): an early
+    # answer
     # costs a question, a late one a stomach. Frozen.
-    OnceOpened = Value.of(:how, :place_id, :place, :days, :strict_days, :kind) do
-      # @param stack [Stack] as it was sealed
-      # @param on [Date] day of opening
-      # @return [Hash] the facts of Stack that change
-      def dates(stack, on)
-        { usable_until: earlier(stack.usable_until, on, days), strict_until: earlier(stack.strict_until, on, strict_days),
-          safety_until: kind == :safety ? earlier(stack.safety_until, on, days) : stack.safety_until,
-          look_until: nil, place_id: place_id, place: place }
-      end
+    OnceOpened =
+      Value.of(:how, :place_id, :place, :days, :strict_days, :kind) do
+        # @param stack [Stack] as it was sealed
+        # @param on [Date] day of opening
+        # @return [Hash] the facts of Stack that change
+        def dates(stack, on)
+          {
+            usable_until: earlier(stack.usable_until, on, days),
+            strict_until: earlier(stack.strict_until, on, strict_days),
+            safety_until: kind == :safety ? earlier(stack.safety_until, on, days) : stack.safety_until,
+            look_until: nil,
+            place_id: place_id,
+            place: place
+          }
+        end
 
-      def earlier(date, on, days) = [date, *(days && (on + days))].compact.min
-    end
+        def earlier(date, on, days) = [date, *(days && (on + days))].compact.min
+      end
 
     # Finds OnceOpened for stacks; asks each question of the guide once. One use per shelf.
     class Openings
@@ -70,9 +77,12 @@ module NutShelf
 
       def belongs_cold?(food, how)
         case how
-        when :cut then @catalog.keeping(food, "cut", "fridge").row?
-        when :opened then food.opened_where == "fridge"
-        else false
+        when :cut
+          @catalog.keeping(food, "cut", "fridge").row?
+        when :opened
+          food.opened_where == "fridge"
+        else
+          false
         end
       end
 
@@ -91,10 +101,16 @@ module NutShelf
 
       # No figure for that place: germs have two hours, so that day only; other food the short figure of a colder place.
       def elsewhere(food, how, standing)
-        return OnceOpened.new(how: how, days: 0, strict_days: 0, kind: :safety) if rules(food).two_hours?(how.to_s, standing, sealed: false)
+        if rules(food).two_hours?(how.to_s, standing, sealed: false)
+          return OnceOpened.new(how: how, days: 0, strict_days: 0, kind: :safety)
+        end
 
         colder = rules(food).colder_row(how.to_s, standing)
-        colder ? OnceOpened.new(how: how, days: colder.low, strict_days: colder.low, kind: colder.kind) : OnceOpened.new(how: how)
+        if colder
+          OnceOpened.new(how: how, days: colder.low, strict_days: colder.low, kind: colder.kind)
+        else
+          OnceOpened.new(how: how)
+        end
       end
 
       def rules(food) = @rules[food.key] ||= RulesInPlace.new(@catalog, @policy, food)

@@ -47,7 +47,10 @@ module NutShelf
       # @param place_id [Integer]
       # @return [Array<Stack>] what stands there, by kind and name of food, first date first
       def in_place(place_id)
-        stacks.each_value.select { |stack| stack.place_id == place_id }.sort_by { |stack| Order.in_hand(stack, foods[stack.food_key]) }
+        stacks
+          .each_value
+          .select { |stack| stack.place_id == place_id }
+          .sort_by { |stack| Order.in_hand(stack, foods[stack.food_key]) }
       end
 
       # @return [Array<String>] keys of the foods that can be drawn by weight

@@ -8,70 +8,108 @@ module NutShelf
     # A warning that goes with a stack: a code and a sentence. Frozen.
     Flag = Value.of(:code, :text)
 
-    # A stack as it stands on the shelf, weighed. Amounts are Rational: `on_hand` and `pack_amount` in its own base units
-    # (g, ml, pieces), `amount` (less what is reserved) and `pack` in grams, `minor_per_gram` what a gram of it is worth.
+    # A stack as it stands on the shelf, weighed. Amounts are Rational: `on_hand` and `pack_amount` in its own base
+    # units
+    # (g, ml, pieces), `amount` (less what is reserved) and `pack` in grams, `minor_per_gram` what a gram of it is
+    # worth.
     # `amount` is nil where nothing says what a unit of it weighs. Dates as the dating rules gave them, `strict_until`
     # for those who go by the date; `look_until`: last day a look could still cover it, nil for what may not be planned
     # with a look; `age_unknown`: high-risk food of unknown age. `opened`: what becomes of it once a pack
     # is opened, nil where that changes nothing. Frozen.
-    Stack = Value.of(:id, :food_id, :food_key, :place_id, :place, :label, :dimension, :noun, :level, :on_hand,
-      :pack_amount, :amount, :pack, :grams_per_unit, :minor_per_gram, :usable_until, :strict_until,
-      :quality_until, :safety_until, :look_until, :ready_on, :acquired_on, :basis, :situation, :wrapping, :container_id,
-      :opened, value_minor: 0, value_estimated: false, flags: [].freeze, open: false, in_freezer: false,
-      no_opened_limit: false, working: true, set_apart: false, quarantined: false, stopped: false,
-      look_first: false, age_unknown: false) do
-      # @param food [Food]
-      # @return [String] what somebody called it, else what it is
-      def name(food) = label.empty? ? food.name : label
+    Stack =
+      Value.of(
+        :id,
+        :food_id,
+        :food_key,
+        :place_id,
+        :place,
+        :label,
+        :dimension,
+        :noun,
+        :level,
+        :on_hand,
+        :pack_amount,
+        :amount,
+        :pack,
+        :grams_per_unit,
+        :minor_per_gram,
+        :usable_until,
+        :strict_until,
+        :quality_until,
+        :safety_until,
+        :look_until,
+        :ready_on,
+        :acquired_on,
+        :basis,
+        :situation,
+        :wrapping,
+        :container_id,
+        :opened,
+        value_minor: 0,
+        value_estimated: false,
+        flags: [].freeze,
+        open: false,
+        in_freezer: false,
+        no_opened_limit: false,
+        working: true,
+        set_apart: false,
+        quarantined: false,
+        stopped: false,
+        look_first: false,
+        age_unknown: false
+      ) do
+        # @param food [Food]
+        # @return [String] what somebody called it, else what it is
+        def name(food) = label.empty? ? food.name : label
 
-      # @return [Boolean] whether a plan can draw on it by weight
-      def weighed? = !amount.nil? && level.nil?
+        # @return [Boolean] whether a plan can draw on it by weight
+        def weighed? = !amount.nil? && level.nil?
 
-      # @return [Boolean] whether a usual pack stands for packs of unknown size
-      def guessed? = !noun.nil?
+        # @return [Boolean] whether a usual pack stands for packs of unknown size
+        def guessed? = !noun.nil?
 
-      # @param strict [Boolean] as those see it who go by the date
-      # @return [Date, nil]
-      def until_on(strict: false) = strict ? strict_until : usable_until
+        # @param strict [Boolean] as those see it who go by the date
+        # @return [Date, nil]
+        def until_on(strict: false) = strict ? strict_until : usable_until
 
-      # @param on [Date] day of use
-      # @param allow_look [Boolean] whether what must be looked at first may be planned
-      # @param strict [Boolean]
-      # @return [Boolean] usable that day and not set apart
-      def eligible?(on, allow_look: false, strict: false)
-        return false if set_apart || unfit?(on) || (ready_on && on < ready_on)
+        # @param on [Date] day of use
+        # @param allow_look [Boolean] whether what must be looked at first may be planned
+        # @param strict [Boolean]
+        # @return [Boolean] usable that day and not set apart
+        def eligible?(on, allow_look: false, strict: false)
+          return false if set_apart || unfit?(on) || (ready_on && on < ready_on)
 
-        last = strict ? strict_until : usable_until
-        last.nil? || last >= on || (allow_look && !strict && look?(on))
+          last = strict ? strict_until : usable_until
+          last.nil? || last >= on || (allow_look && !strict && look?(on))
+        end
+
+        # @return [Boolean] whether a careful person would not eat it that day, look or no look
+        def unfit?(on) = stopped || unknown? || past_safety?(on)
+
+        # @return [Boolean] whether its last safe day lies before that day
+        def past_safety?(on) = !safety_until.nil? && safety_until < on
+
+        # @return [Boolean] whether nobody knows how old it is, or how long it has been open: no plan uses it
+        def unknown? = age_unknown || look_first
+
+        # @return [Boolean] whether it may be used that day once somebody has looked at it
+        def look?(on) = !look_until.nil? && !usable_until.nil? && usable_until < on && on <= look_until
+
+        # @return [Boolean] whether taking a part means breaking a seal, or cutting into a piece
+        def sealed_packs? = !open && !pack.nil? && pack > 1
+
+        # @return [Integer] its turn among stacks of one food, see Order
+        def turn(strict: false) = Order.key(self, strict: strict)
+
+        # What remains of one pack that is opened on a day.
+        # @param rest [Rational] grams
+        # @param on [Date]
+        # @return [Stack]
+        def rest_of(rest, on)
+          units = rest / grams_per_unit
+          shared = { amount: rest, on_hand: units, pack_amount: nil, pack: nil, open: true }
+          opened ? with(**shared, **opened.dates(self, on)) : with(**shared)
+        end
       end
-
-      # @return [Boolean] whether a careful person would not eat it that day, look or no look
-      def unfit?(on) = stopped || unknown? || past_safety?(on)
-
-      # @return [Boolean] whether its last safe day lies before that day
-      def past_safety?(on) = !safety_until.nil? && safety_until < on
-
-      # @return [Boolean] whether nobody knows how old it is, or how long it has been open: no plan uses it
-      def unknown? = age_unknown || look_first
-
-      # @return [Boolean] whether it may be used that day once somebody has looked at it
-      def look?(on) = !look_until.nil? && !usable_until.nil? && usable_until < on && on <= look_until
-
-      # @return [Boolean] whether taking a part means breaking a seal, or cutting into a piece
-      def sealed_packs? = !open && !pack.nil? && pack > 1
-
-      # @return [Integer] its turn among stacks of one food, see Order
-      def turn(strict: false) = Order.key(self, strict: strict)
-
-      # What remains of one pack that is opened on a day.
-      # @param rest [Rational] grams
-      # @param on [Date]
-      # @return [Stack]
-      def rest_of(rest, on)
-        units = rest / grams_per_unit
-        shared = { amount: rest, on_hand: units, pack_amount: nil, pack: nil, open: true }
-        opened ? with(**shared, **opened.dates(self, on)) : with(**shared)
-      end
-    end
   end
 end

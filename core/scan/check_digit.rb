@@ -2,7 +2,8 @@
 
 module NutShelf
   module Core
-    # The check digit of trade item numbers (EAN-8, UPC-A, UPC-E, EAN-13, GTIN-14), and the one number an item has however
+    # The check digit of trade item numbers (EAN-8, UPC-A, UPC-E, EAN-13, GTIN-14), and the one number an item has
+    # however
     # it was printed. Source: GS1 General Specifications: modulo 10 with weights 3 and 1 from the right; zero-suppressed
     # UPC-E; restricted circulation numbers 02 and 20 to 29.
     module CheckDigit
@@ -51,12 +52,17 @@ module NutShelf
         system = code[0]
         digits = code[1, 6]
         check = code[7]
-        body = case digits[5]
-               when "0", "1", "2" then "#{digits[0, 2]}#{digits[5]}0000#{digits[2, 3]}"
-               when "3" then "#{digits[0, 3]}00000#{digits[3, 2]}"
-               when "4" then "#{digits[0, 4]}00000#{digits[4]}"
-               else "#{digits[0, 5]}0000#{digits[5]}"
-               end
+        body =
+          case digits[5]
+          when "0", "1", "2"
+            "#{digits[0, 2]}#{digits[5]}0000#{digits[2, 3]}"
+          when "3"
+            "#{digits[0, 3]}00000#{digits[3, 2]}"
+          when "4"
+            "#{digits[0, 4]}00000#{digits[4]}"
+          else
+            "#{digits[0, 5]}0000#{digits[5]}"
+          end
         "#{system}#{body}#{check}"
       end
     end

@@ -10,14 +10,20 @@ module NutShelf
     module ElementString
       SEPARATOR = "\u001D"
       PREFIX = /\A\](?:C1|e0|d2|Q3|J1)/
-      FIXED = { "00" => 18, "01" => 14, "02" => 14, "03" => 14, "04" => 16, "11" => 6, "12" => 6, "13" => 6, "14" => 6, "15" => 6, "16" => 6, "17" => 6, "18" => 6, "19" => 6,
-                "20" => 2, "41" => 13 }.freeze
+      FIXED = {
+        "00" => 18, "01" => 14, "02" => 14, "03" => 14, "04" => 16, "11" => 6, "12" => 6, "13" => 6, "14" => 6,
+        "15" => 6, "16" => 6, "17" => 6, "18" => 6, "19" => 6, "20" => 2, "41" => 13
+      }.freeze
       MEASURE = /\A3[1-6]\d\d/
-      OPEN = { "10" => 20, "21" => 20, "22" => 20, "30" => 8, "37" => 8, "235" => 28, "240" => 30, "241" => 30, "242" => 6, "243" => 20, "250" => 30, "251" => 30, "253" => 30,
-               "254" => 20, "390" => 15, "391" => 18, "392" => 15, "393" => 18, "400" => 30, "403" => 30, "420" => 20, "421" => 12, "422" => 3, "423" => 15, "424" => 3, "425" => 15,
-               "426" => 3, "427" => 3, "7003" => 10, "7004" => 4, "7005" => 12, "7006" => 6, "7007" => 12, "7008" => 3, "7009" => 10, "7010" => 2, "7030" => 30, "710" => 20,
-               "711" => 20, "712" => 20, "713" => 20, "714" => 20, "8005" => 6, "8008" => 12, "8020" => 25, "8110" => 70, "90" => 30, "91" => 90, "92" => 90, "93" => 90, "94" => 90,
-               "95" => 90, "96" => 90, "97" => 90, "98" => 90, "99" => 90 }.freeze
+      OPEN = {
+        "10" => 20, "21" => 20, "22" => 20, "30" => 8, "37" => 8, "235" => 28, "240" => 30, "241" => 30, "242" => 6,
+        "243" => 20, "250" => 30, "251" => 30, "253" => 30, "254" => 20, "390" => 15, "391" => 18, "392" => 15,
+        "393" => 18, "400" => 30, "403" => 30, "420" => 20, "421" => 12, "422" => 3, "423" => 15, "424" => 3,
+        "425" => 15, "426" => 3, "427" => 3, "7003" => 10, "7004" => 4, "7005" => 12, "7006" => 6, "7007" => 12,
+        "7008" => 3, "7009" => 10, "7010" => 2, "7030" => 30, "710" => 20, "711" => 20, "712" => 20, "713" => 20,
+        "714" => 20, "8005" => 6, "8008" => 12, "8020" => 25, "8110" => 70, "90" => 30, "91" => 90, "92" => 90,
+        "93" => 90, "94" => 90, "95" => 90, "96" => 90, "97" => 90, "98" => 90, "99" => 90
+      }.freeze
       # The fourth digit of these says where the point stands.
       POINTED = /\A39[0-3]\d/
       LINK = %r{\Ahttps?://[^/\s]+/(?:\S*/)?01/(?:\d{14}|\d{13}|\d{12}|\d{8})(?=[/?#]|\z)}i
@@ -30,7 +36,8 @@ module NutShelf
       # @param text [String]
       # @return [Boolean]
       def like?(text)
-        text.match?(PREFIX) || text.include?(SEPARATOR) || text.match?(/\A#{BRACKET}/o) || text.match?(LINK) || (text.match?(PLAIN) && CheckDigit.valid?(text[PLAIN, 1]))
+        text.match?(PREFIX) || text.include?(SEPARATOR) || text.match?(/\A#{BRACKET}/o) || text.match?(LINK) ||
+          (text.match?(PLAIN) && CheckDigit.valid?(text[PLAIN, 1]))
       end
 
       # @param text [String]
@@ -50,7 +57,7 @@ module NutShelf
         elements = []
         until (text = text.delete_prefix(SEPARATOR)).empty?
           id, value, text = element(text)
-          return [elements, value] if id.nil? && text.empty?
+          return elements, value if id.nil? && text.empty?
 
           elements << [id, value] if id
         end
@@ -59,7 +66,7 @@ module NutShelf
 
       # One identifier, its value, and what follows. What is not known reaches to the next separator.
       def element(text)
-        return [text[0, 4], text[4, 6].to_s, text[10..].to_s] if text.match?(MEASURE)
+        return text[0, 4], text[4, 6].to_s, text[10..].to_s if text.match?(MEASURE)
 
         id = FIXED.keys.find { |known| text.start_with?(known) }
         return fixed(text, id) if id

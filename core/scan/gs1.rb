@@ -8,26 +8,54 @@ require_relative "../value"
 
 module NutShelf
   module Core
-    # Reads a GS1 element string or Digital Link: what a box's bar code or data matrix says about trade item, dates, lot,
+    # Reads a GS1 element string or Digital Link: what a box's bar code or data matrix says about trade item, dates,
+    # lot,
     # weight. One element that is damaged or unknown is named and leaves the others as they are.
     # Source: GS1 General Specifications, application identifiers and the rule of the century (years within 50); GS1
     # Digital Link standard, URI syntax.
     class Gs1
-      # What was read: `gtin` (14 digits), `best_before`, `use_by`, `sell_by`, `packed_on`, `made_on` (Date), `lot` (text),
-      # `net_g` (Rational grams), `net_ml`, `count` (Integer); each nil when the string does not say. `notes`: what could
+      # What was read: `gtin` (14 digits), `best_before`, `use_by`, `sell_by`, `packed_on`, `made_on` (Date), `lot`
+      # (text),
+      # `net_g` (Rational grams), `net_ml`, `count` (Integer); each nil when the string does not say. `notes`: what
+      # could
       # not be read, in plain words. Frozen.
-      Reading = Value.of(:gtin, :best_before, :use_by, :sell_by, :packed_on, :made_on, :lot, :net_g, :net_ml, :count, notes: [].freeze)
+      Reading =
+        Value.of(
+          :gtin,
+          :best_before,
+          :use_by,
+          :sell_by,
+          :packed_on,
+          :made_on,
+          :lot,
+          :net_g,
+          :net_ml,
+          :count,
+          notes: [].freeze
+        )
 
       # The string breaks the rules altogether; says where and how.
-      class Unreadable < Error; end
+      class Unreadable < Error
+      end
 
       DATES = { "11" => :made_on, "13" => :packed_on, "15" => :best_before, "16" => :sell_by, "17" => :use_by }.freeze
-      NAMES = { "11" => "made on", "13" => "packed on", "15" => "best before", "16" => "sell by", "17" => "use by", "7003" => "use by" }.freeze
-      # Trade measures: the fact, and how much of its base unit one is. Pound and ounce avoirdupois, US quart and gallon.
-      MEASURES = { "310" => [:net_g, 1000r], "320" => [:net_g, Rational("453.59237")], "357" => [:net_g, Rational("28.349523125")],
-                   "315" => [:net_ml, 1000r], "360" => [:net_ml, Rational("946.352946")], "361" => [:net_ml, Rational("3785.411784")] }.freeze
+      NAMES = {
+        "11" => "made on", "13" => "packed on", "15" => "best before", "16" => "sell by", "17" => "use by",
+        "7003" => "use by"
+      }.freeze
+      # Trade measures: the fact, and how much of its base unit one is. Pound and ounce avoirdupois, US quart and
+      # gallon.
+      MEASURES = {
+        "310" => [:net_g, 1000r],
+        "320" => [:net_g, Rational("453.59237")],
+        "357" => [:net_g, Rational("28.349523125")],
+        "315" => [:net_ml, 1000r],
+        "360" => [:net_ml, Rational("946.352946")],
+        "361" => [:net_ml, Rational("3785.411784")]
+      }.freeze
 
-      # @param text [String] as a scanner sends it (with or without symbology prefix), as printed with brackets, or a link
+      # @param text [String] as a scanner sends it (with or without symbology prefix), as printed with brackets, or a
+      #   link
       # @param today [Date] settles the century
       # @return [Boolean] whether this looks like one of these at all
       def self.like?(text) = ElementString.like?(text)
@@ -48,20 +76,30 @@ module NutShelf
         @notes << "The rest, #{rest[0, 20].inspect}, is not known here." unless rest.empty?
         return Reading.new(**@facts, notes: @notes.uniq.freeze) if @facts.any?
 
-        raise Unreadable.new(@notes.first || "There is nothing in it about a food.", remedy: "Scan the other code on the pack, or type a line.")
+        raise Unreadable.new(
+          @notes.first || "There is nothing in it about a food.",
+          remedy: "Scan the other code on the pack, or type a line."
+        )
       end
 
       private
 
       def take(id, value)
         case id
-        when "00" then @notes << "That is the number of a parcel, not of a food."
-        when "01", "02" then item(value)
-        when *DATES.keys then date(id, value)
-        when "7003" then date(id, value[0, 6], DATES.fetch("17"))
-        when "10" then @facts[:lot] = value
-        when "30", "37" then count(id, value)
-        when /\A3\d{3}\z/ then measure(id, value)
+        when "00"
+          @notes << "That is the number of a parcel, not of a food."
+        when "01", "02"
+          item(value)
+        when *DATES.keys
+          date(id, value)
+        when "7003"
+          date(id, value[0, 6], DATES.fetch("17"))
+        when "10"
+          @facts[:lot] = value
+        when "30", "37"
+          count(id, value)
+        when /\A3\d{3}\z/
+          measure(id, value)
         end
       end
 
@@ -90,7 +128,11 @@ module NutShelf
       # Day 00 stands for the last day of the month.
       def date(id, value, fact = DATES.fetch(id))
         year, month, day = value.match(/\A(\d\d)(\d\d)(\d\d)\z/)&.captures&.map(&:to_i)
-        return @notes << "Its #{NAMES.fetch(id)} date, #{value.inspect}, is no day of six digits: type what is printed." unless year
+        unless year
+          return (
+            @notes << "Its #{NAMES.fetch(id)} date, #{value.inspect}, is no day of six digits: type what is printed."
+          )
+        end
 
         @facts[fact] = Date.new(full(year), month, day.zero? ? -1 : day)
       rescue Date::Error

@@ -54,12 +54,23 @@ module NutShelf
         @size = @size.zero? ? use : @size + (ALPHA * (use - @size))
       end
 
-      def size_words = "#{@size >= 10 ? @size.round : @size.to_f.round(1).to_s.delete_suffix('.0')} #{@unit}"
+      def size_words = "#{@size >= 10 ? @size.round : @size.to_f.round(1).to_s.delete_suffix(".0")} #{@unit}"
 
       def reasons
-        return [@said ? "The household says so; fewer than #{WEEKS} weeks are known." : "Fewer than #{WEEKS} weeks are known."] unless measured?
+        unless measured?
+          return [
+            if @said
+              "The household says so; fewer than #{WEEKS} weeks are known."
+            else
+              "Fewer than #{WEEKS} weeks are known."
+            end
+          ]
+        end
 
-        ["Of #{@weeks.size} weeks, the later ones weigh more: a week has some use with a chance of #{(@chance * 100).round} %, and then about #{size_words}."]
+        [
+          "Of #{@weeks.size} weeks, the later ones weigh more: a week has some use with a chance of " \
+          "#{(@chance * 100).round} %, and then about #{size_words}."
+        ]
       end
     end
   end

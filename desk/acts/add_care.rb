@@ -9,24 +9,38 @@ module NutShelf
     class AddCare < Act
       private
 
-      # @param input [Hash] :title, :lot_id or :place_id or neither, :first_on, :every_days, :every_months, :holds_days when care is part of the stack's time
+      # @param input [Hash] :title, :lot_id or :place_id or neither, :first_on, :every_days, :every_months, :holds_days
+      #   when care is part of the stack's time
       def perform(input)
         check(input)
         added = entry("add_care", "To do: #{input[:title].strip}")
         first = Date.iso8601(input[:first_on])
-        id = added.make("care", { **input.slice(:lot_id, :place_id, :every_days, :every_months, :holds_days), title: input[:title].strip, first_on: first, next_on: first })
-        After.new(room, added).care_changed([id]) if input[:holds_days]
+        id =
+          added.make(
+            "care",
+            {
+              **input.slice(:lot_id, :place_id, :every_days, :every_months, :holds_days),
+              title: input[:title].strip,
+              first_on: first,
+              next_on: first
+            }
+          )
+        After.new(room, added).follow if input[:holds_days]
         done(added, care_id: id)
       end
 
       def check(input)
         house.lots.lock_one(input[:lot_id]) if input[:lot_id]
         room.place_in_use(input[:place_id]) if input[:place_id]
-        refuse("/every_days", "Care comes round by days or by months, not both.") if input[:every_days] && input[:every_months]
+        if input[:every_days] && input[:every_months]
+          refuse("/every_days", "Care comes round by days or by months, not both.")
+        end
         refuse("/holds_days", "Only the care of a stack can hold its date.") if input[:holds_days] && !input[:lot_id]
       end
 
-      def refuse(pointer, message) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: "Leave one of them out."))
+      def refuse(pointer, message)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: "Leave one of them out."))
+      end
     end
   end
 end

@@ -12,7 +12,14 @@ module NutShelf
       def perform(input)
         room.place_in_use(input[:place_id]) if input[:place_id]
         added = entry("add_container", "New: #{input[:owned] || 1} x #{input[:name].strip}")
-        id = added.make("container", { **input.slice(:kind, :capacity_ml, :owned, :shape, :tare_g, :full_at, :place_id), name: input[:name].strip })
+        id =
+          added.make(
+            "container",
+            {
+              **input.slice(:kind, :capacity_ml, :owned, :shape, :tare_g, :full_at, :place_id),
+              name: input[:name].strip
+            }
+          )
         done(added, container_id: id)
       end
     end

@@ -11,16 +11,32 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :name, :like_food_id whose keeping rules it shares, :nicknames, :allergens (else those of the food it is like),
+      # @param input [Hash] :name, :like_food_id whose keeping rules it shares, :nicknames, :allergens (else those of
+      #   the food it is like),
       #   :g_per_ml, :g_per_piece, :packs, :home_place_id; see FoodFacts
       def perform(input)
         like = room.food_row(input[:like_food_id])
-        key = "own-#{input[:name].downcase.scan(/[\p{L}\d]+/).join('-')}"
-        raise Conflict.new("There is a food of that name already.", code: "taken", remedy: "Use it, or choose another name.") if house.foods.by_key([key]).any?
+        key = "own-#{input[:name].downcase.scan(/[\p{L}\d]+/).join("-")}"
+        if house.foods.by_key([key]).any?
+          raise Conflict.new(
+            "There is a food of that name already.",
+            code: "taken",
+            remedy: "Use it, or choose another name."
+          )
+        end
 
-        id = house.foods.add(key: key, name: input[:name].strip, class_key: like[:class_key] || like[:reference_key], reference_key: nil,
-                             **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece), **weights(input).compact, **home(input), nicknames: Sequel.pg_array(input[:nicknames] || [], :text),
-          allergens: Sequel.pg_array(input[:allergens] || room.food(like[:id]).allergens.to_a, :text))
+        id =
+          house.foods.add(
+            key: key,
+            name: input[:name].strip,
+            class_key: like[:class_key] || like[:reference_key],
+            reference_key: nil,
+            **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece),
+            **weights(input).compact,
+            **home(input),
+            nicknames: Sequel.pg_array(input[:nicknames] || [], :text),
+            allergens: Sequel.pg_array(input[:allergens] || room.food(like[:id]).allergens.to_a, :text)
+          )
         packs(input).each { |pack| house.packs.ensure(food_id: id, **pack) }
         added = entry("add_food", "New food: #{input[:name].strip}", subject: id)
         done(added, food_id: id)

@@ -18,7 +18,9 @@ module NutShelf
         done(added, person_id: id)
       end
 
-      def facts(input) = input.slice(*FIELDS).to_h { |name, value| [name, name == :portion_factor ? BigDecimal(value) : value] }
+      def facts(input)
+        input.slice(*FIELDS).to_h { |name, value| [name, name == :portion_factor ? BigDecimal(value) : value] }
+      end
     end
   end
 end

@@ -16,11 +16,25 @@ module NutShelf
         place = room.place_in_use(house.places.find(input[:place_id]).id)
         photo = photo(input[:content])
         most = Core::Limits::PHOTOS_OF_A_PLACE
-        raise Conflict.new("#{most} pictures of #{place.name} are kept.", code: "nothing_changed", remedy: "Undo an earlier one first.") if house.places.photo_count(place.id) >= most
+        if house.places.photo_count(place.id) >= most
+          raise Conflict.new(
+            "#{most} pictures of #{place.name} are kept.",
+            code: "nothing_changed",
+            remedy: "Undo an earlier one first."
+          )
+        end
 
         added = entry("add_photo", "New picture of #{place.name}")
         id = house.places.add_photo(place_id: place.id, media_type: photo.media_type, bytes: photo.bytes)
-        house.records.event(act_id: added.act_id, record: "photo", record_id: id, before: {}, after: { "place_id" => place.id })
+        house.records.event(
+          act_id: added.act_id,
+          record: "photo",
+          record_id: id,
+          before: {},
+          after: {
+            "place_id" => place.id
+          }
+        )
         done(added, place_id: place.id)
       end
 
@@ -32,7 +46,9 @@ module NutShelf
         refuse(e.message)
       end
 
-      def refuse(message) = raise(Invalid.new(message, code: "invalid", pointer: "/content", remedy: "Choose another picture."))
+      def refuse(message)
+        raise(Invalid.new(message, code: "invalid", pointer: "/content", remedy: "Choose another picture."))
+      end
     end
   end
 end

@@ -15,7 +15,12 @@ module NutShelf
       def perform(input)
         input = InCelsius.of(input)
         room.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
-        raise Invalid.new("The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c", remedy: "Swap the two temperatures.") if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
+        if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
+          raise Invalid.new(
+            "The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c",
+            remedy: "Swap the two temperatures."
+          )
+        end
 
         id = house.places.add(**input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact)
         added = entry("add_place", "New place: #{input[:name]}", subject: id)

@@ -12,21 +12,33 @@ module NutShelf
       KINDS = { "use_by" => "use by", "best_before" => "best before" }.freeze
       DAYS = %i[printed_on made_on acquired_on].freeze
       TEXTS = %i[label directions bought_for lot_text].freeze
-      WORDS = { printed_on: "printed date", printed_kind: "kind of date", made_on: "day it was made", acquired_on: "day it came", label: "name", directions: "directions", bought_for: "what it was bought for",
-                lot_text: "lot", wrapping: "wrapping" }.freeze
+      WORDS = {
+        printed_on: "printed date", printed_kind: "kind of date", made_on: "day it was made",
+        acquired_on: "day it came", label: "name", directions: "directions", bought_for: "what it was bought for",
+        lot_text: "lot", wrapping: "wrapping"
+      }.freeze
 
       private
 
-      # @param input [Hash] :lot_id, any of the fields of WORDS (nil takes a date away), :was with the values the person saw
+      # @param input [Hash] :lot_id, any of the fields of WORDS (nil takes a date away), :was with the values the person
+      #   saw
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         refuse_changed(lot, input.fetch(:was, {}))
         changes = wanted(lot, input)
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         check(lot.merge(changes))
         refuse_safety(lot, changes)
-        amended = entry("amend", "Changed #{changes.keys.map { |name| WORDS.fetch(name) }.uniq.join(', ')} of #{room.food(lot[:food_id]).name}#{trace(lot, changes)}")
+        amended =
+          entry(
+            "amend",
+            "Changed #{changes.keys.map do |name|
+              WORDS.fetch(name)
+            end.uniq.join(", ")} of #{room.food(lot[:food_id]).name}#{trace(lot, changes)}"
+          )
         amended.change(lot, "amended", changes)
         done(amended, lot_id: lot[:id])
       end
@@ -35,7 +47,11 @@ module NutShelf
       def refuse_safety(lot, changes)
         return if room.caller.keeper? || !changes.keys.intersect?(PRINTED) || !safety?(lot)
 
-        raise Forbidden.new("A safety date that stands on the pack is a keeper's to change.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+        raise Forbidden.new(
+          "A safety date that stands on the pack is a keeper's to change.",
+          code: "keeper_only",
+          remedy: "Ask a keeper of the household."
+        )
       end
 
       def safety?(lot) = !lot[:printed_on].nil? && (lot[:printed_kind] == "use_by" || room.food(lot[:food_id]).infant)
@@ -46,7 +62,9 @@ module NutShelf
         ": it said #{printed(lot)}, now #{printed(lot.merge(changes))}"
       end
 
-      def printed(lot) = lot[:printed_on] ? "#{KINDS.fetch(lot[:printed_kind])} #{Core::Words.day(lot[:printed_on])}" : "nothing"
+      def printed(lot)
+        lot[:printed_on] ? "#{KINDS.fetch(lot[:printed_kind])} #{Core::Words.day(lot[:printed_on])}" : "nothing"
+      end
 
       def wanted(lot, input)
         changes = input.slice(*WORDS.keys).to_h { |name, value| [name, typed(name, value)] }
@@ -63,19 +81,36 @@ module NutShelf
       # The two notes of one stack must not overwrite each other unseen.
       def refuse_changed(lot, was)
         stale = was.find { |name, value| WORDS.key?(name) && shown(lot[name]) != shown(value) } or return
-        raise Conflict.new("Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.", current: { stale.first => lot[stale.first].to_s })
+        raise Conflict.new(
+          "Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.",
+          code: "stale",
+          remedy: "Look at what it says now, and change it again.",
+          current: {
+            stale.first => lot[stale.first].to_s
+          }
+        )
       end
 
       # As a person saw it.
       def shown(value) = value.to_s.strip
 
       def check(lot)
-        refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.") if lot[:printed_kind] && lot[:printed_on].nil?
-        refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.") if lot[:printed_on] && lot[:printed_kind].nil?
-        (DAYS - [:printed_on]).each { |name| refuse("/#{name}", "#{lot[name]} has not come yet.", "Give a day up to today.") if lot[name] && lot[name] > room.today }
+        if lot[:printed_kind] && lot[:printed_on].nil?
+          refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
+        end
+        if lot[:printed_on] && lot[:printed_kind].nil?
+          refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.")
+        end
+        (DAYS - [:printed_on]).each do |name|
+          if lot[name] && lot[name] > room.today
+            refuse("/#{name}", "#{lot[name]} has not come yet.", "Give a day up to today.")
+          end
+        end
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
     end
   end
 end

@@ -15,8 +15,13 @@ module NutShelf
         jar = house.records.lock("container", input[:container_id])
         refuse_stale(jar, input[:version], jar.slice(*FIELDS).transform_values { |value| value&.to_s })
         room.place_in_use(input[:place_id]) if input[:place_id]
-        changes = input.slice(*FIELDS).reject { |name, value| jar[name] == (%i[tare_g full_at].include?(name) && value ? BigDecimal(value) : value) }
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        changes =
+          input.slice(*FIELDS).reject do |name, value|
+            jar[name] == (%i[tare_g full_at].include?(name) && value ? BigDecimal(value) : value)
+          end
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         refuse_fewer(jar, changes[:owned])
         changed = entry("change_container", "Changed #{jar[:name]}")

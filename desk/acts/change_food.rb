@@ -6,7 +6,8 @@ require_relative "../food_facts"
 
 module NutShelf
   module Desk
-    # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in, where it belongs. A
+    # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in,
+    # where it belongs. A
     # food the tables brought keeps its name, its kind and every allergen they give it; more may be added.
     class ChangeFood < Act
       include FoodFacts
@@ -16,22 +17,29 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :food_id, :version, any of :name, :nicknames, :like_food_id, :allergens, :g_per_ml, :g_per_piece (decimal text or nil),
+      # @param input [Hash] :food_id, :version, any of :name, :nicknames, :like_food_id, :allergens, :g_per_ml,
+      #   :g_per_piece (decimal text or nil),
       #   :packs as [{amount:, unit:}], :home_place_id
       def perform(input)
         food = house.records.lock("food", input[:food_id])
         refuse_stale(food, input[:version], shown(food))
-        changes = [names(food, input), kind(food, input), holds(food, input), weights(input), home(input)].reduce(:merge).reject { |name, value| same?(food[name], value) }
+        changes =
+          [names(food, input), kind(food, input), holds(food, input), weights(input), home(input)].reduce(:merge)
+            .reject { |name, value| same?(food[name], value) }
         packs = new_packs(food, input)
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty? && packs.empty?
+        if changes.empty? && packs.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         changed = entry("change_food", "Changed #{food[:name]}#{" to #{changes[:name]}" if changes.key?(:name)}")
         changed.alter("food", food, changes) if changes.any?
         packs.each { |pack| house.packs.ensure(food_id: food[:id], **pack) }
-        done(changed, food_id: food[:id], redated: After.new(room, changed).redate(house.lots.of_food(food[:id], [])))
+        done(changed, food_id: food[:id], redated: After.new(room, changed).follow)
       end
 
-      def shown(food) = food.slice(*SHOWN).transform_values { |value| value.respond_to?(:to_a) ? value.to_a.join(", ") : value.to_s }
+      def shown(food)
+        food.slice(*SHOWN).transform_values { |value| value.respond_to?(:to_a) ? value.to_a.join(", ") : value.to_s }
+      end
 
       def same?(before, after) = before.respond_to?(:to_a) && !before.nil? ? before.to_a == after.to_a : before == after
 
@@ -39,18 +47,39 @@ module NutShelf
 
       def names(food, input)
         name = input[:name]&.strip
-        refuse("/name", "#{food[:name]} came with the tables and keeps its name.", "Add your own name to what else you call it.") if name && name != food[:name].to_s && !own?(food)
+        if name && name != food[:name].to_s && !own?(food)
+          refuse(
+            "/name",
+            "#{food[:name]} came with the tables and keeps its name.",
+            "Add your own name to what else you call it."
+          )
+        end
         nicknames = input[:nicknames] && input[:nicknames].map(&:strip).reject(&:empty?).uniq
         found = { name: name, nicknames: nicknames && Sequel.pg_array(nicknames, :text) }.compact
         return found if found.empty?
 
-        { **found, search_text: [name || food[:name].to_s, room.office.search_words[food[:reference_key]], *(nicknames || food[:nicknames].to_a)].compact.join(" ").downcase }
+        {
+          **found,
+          search_text: [
+            name || food[:name].to_s,
+            room.office.search_words[food[:reference_key]],
+            *(nicknames || food[:nicknames].to_a)
+          ].compact.join(" ").downcase
+        }
       end
 
       # What it keeps like decides how long it keeps, so only a food of ours may be moved.
       def kind(food, input)
         return {} unless input[:like_food_id]
-        return refuse("/like_food_id", "#{food[:name]} came with the tables: how it keeps is theirs to say.", "Make a food of your own that keeps like another.") unless own?(food)
+        unless own?(food)
+          return (
+            refuse(
+              "/like_food_id",
+              "#{food[:name]} came with the tables: how it keeps is theirs to say.",
+              "Make a food of your own that keeps like another."
+            )
+          )
+        end
 
         like = room.food_row(input[:like_food_id])
         return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like[:id] == food[:id]
@@ -63,7 +92,13 @@ module NutShelf
         return {} unless input[:allergens]
 
         missing = own?(food) ? [] : room.office.catalog.foods[food[:reference_key]].allergens.to_a - input[:allergens]
-        refuse("/allergens", "#{food[:name]} holds #{missing.join(', ')}: that cannot be taken from it.", "Make a food of your own for a kind without it.") if missing.any?
+        if missing.any?
+          refuse(
+            "/allergens",
+            "#{food[:name]} holds #{missing.join(", ")}: that cannot be taken from it.",
+            "Make a food of your own for a kind without it."
+          )
+        end
         { allergens: Sequel.pg_array(input[:allergens].uniq.sort, :text) }
       end
 

@@ -16,9 +16,15 @@ module NutShelf
         refuse_stale(person, input[:version], person.slice(:name, :note).transform_values(&:to_s))
         changes = facts(input).reject { |name, value| (name == :excludes ? person[name].to_a : person[name]) == value }
         changes[:archived_at] = Time.now.utc.iso8601 if input[:gone]
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
-        changed = entry("change_person", input[:gone] ? "#{person[:name]} does not eat here any more" : "Changed what is known of #{person[:name]}")
+        changed =
+          entry(
+            "change_person",
+            input[:gone] ? "#{person[:name]} does not eat here any more" : "Changed what is known of #{person[:name]}"
+          )
         changed.alter("person", person, changes)
         done(changed, person_id: person[:id])
       end

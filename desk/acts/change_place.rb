@@ -11,7 +11,6 @@ module NutShelf
     class ChangePlace < Act
       keeper_only
       FIELDS = %i[name kind tier low_c high_c dark reach parent_id inner_mm fill_percent count_every_days note].freeze
-      DATING = %i[kind low_c high_c name].freeze
 
       private
 
@@ -19,16 +18,21 @@ module NutShelf
       def perform(input)
         input = InCelsius.of(input)
         place = house.records.lock("place", input[:place_id])
-        refuse_stale(place, input[:version], place.slice(*FIELDS).transform_values { |value| value.is_a?(Array) ? value : value&.to_s })
+        refuse_stale(
+          place,
+          input[:version],
+          place.slice(*FIELDS).transform_values { |value| value.is_a?(Array) ? value : value&.to_s }
+        )
         changes = input.slice(*FIELDS).reject { |name, value| place.public_send(name) == value }
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         check(place, changes)
         changes[:fill_said_on] = room.today if changes.key?(:fill_percent)
         changed = entry("change_place", "Changed #{place.name}#{" to #{changes[:name]}" if changes[:name]}")
         changed.alter("place", place, changes)
-        redated = changes.keys.intersect?(DATING) ? After.new(room, changed).redate(house.lots.all_with_food) : 0
-        done(changed, place_id: place.id, redated: redated)
+        done(changed, place_id: place.id, redated: After.new(room, changed).follow)
       end
 
       def check(place, changes)
@@ -37,10 +41,14 @@ module NutShelf
         return unless changes[:parent_id]
 
         room.place_in_use(changes[:parent_id], pointer: "/parent_id")
-        refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.") if house.places.within(place.id).include?(changes[:parent_id])
+        return unless house.places.within(place.id).include?(changes[:parent_id])
+
+        refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.")
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
     end
   end
 end

@@ -15,10 +15,17 @@ module NutShelf
     class Cook < Act
       private
 
-      # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers {portions:, place_id:} or nil
+      # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers {portions:,
+      #   place_id:} or nil
       def perform(input)
         @meal = house.meals.one(input[:meal_id])
-        raise Conflict.new("That meal is #{@meal[:status]} already.", code: "not_planned", remedy: "Look at the plan again.") unless @meal[:status] == "planned"
+        unless @meal[:status] == "planned"
+          raise Conflict.new(
+            "That meal is #{@meal[:status]} already.",
+            code: "not_planned",
+            remedy: "Look at the plan again."
+          )
+        end
 
         @recipe = house.recipes.find(@meal[:recipe_id])
         cooked = entry("cook", "Cooked #{@recipe.name}")
@@ -33,13 +40,19 @@ module NutShelf
       # What the plan has for this meal on its own day, so that no other meal loses what it was promised.
       def proposal
         plan = Plan.new(room)
-        plan.dish(@meal[:id]).lines.flat_map { |line| line.picks.map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } } }
+        plan.dish(@meal[:id]).lines.flat_map do |line|
+          line.picks.map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } }
+        end
       end
 
       # @return [Integer] minor units cooked
       def draw(cooked, used)
         # One stack on two lines is one hand that opens one pack.
-        wanted = used.group_by { |line| line[:lot_id] }.map { |id, lines| [id, lines.sum { |line| line[:amount].to_r }] }.reject { |_, amount| amount.zero? }
+        wanted =
+          used
+            .group_by { |line| line[:lot_id] }
+            .map { |id, lines| [id, lines.sum { |line| line[:amount].to_r }] }
+            .reject { |_, amount| amount.zero? }
         lots = house.lots.lock(wanted.map(&:first).sort)
         @parts = lots.values.map { |lot| fit(cooked, lot) }
         @estimated = lots.values.any? { |lot| lot[:value_estimated] }
@@ -55,8 +68,16 @@ module NutShelf
       end
 
       def draw_one(taking, lot, amount)
-        raise Invalid.new("A stack named there does not exist.", code: "invalid", pointer: "/used", remedy: "Take the list again.") unless lot
-        raise Invalid.new("An amount must not be below zero.", code: "invalid", pointer: "/used", remedy: "Say how much was used.") if amount.negative?
+        unless lot
+          raise Invalid.new(
+            "A stack named there does not exist.", code: "invalid", pointer: "/used", remedy: "Take the list again."
+          )
+        end
+        if amount.negative?
+          raise Invalid.new(
+            "An amount must not be below zero.", code: "invalid", pointer: "/used", remedy: "Say how much was used."
+          )
+        end
 
         taking.take(lot, amount, "cooked")
       end
@@ -66,8 +87,22 @@ module NutShelf
         whole = [@meal[:servings].to_r, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(room).ensure(@recipe, @foods)
-        NewStack.new(room, { food_id: food_id, place_id: leftovers[:place_id], count: leftovers[:portions], noun: "portion", state: "leftover", label: @recipe.name,
-                             made_on: room.on, price_minor: share, estimated: @estimated, leftover_days: @recipe.leftover_days, from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? } }).write(cooked)
+        NewStack.new(
+          room,
+          {
+            food_id: food_id,
+            place_id: leftovers[:place_id],
+            count: leftovers[:portions],
+            noun: "portion",
+            state: "leftover",
+            label: @recipe.name,
+            made_on: room.on,
+            price_minor: share,
+            estimated: @estimated,
+            leftover_days: @recipe.leftover_days,
+            from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? }
+          }
+        ).write(cooked)
       end
 
       # What was cooked before is only heated again: its date stays with the leftovers.
@@ -75,7 +110,16 @@ module NutShelf
 
       def close(cooked)
         house.meals.update(@meal[:id], status: "cooked")
-        house.ledger.meal_event(act_id: cooked.act_id, meal_id: @meal[:id], before: { "status" => "planned" }, after: { "status" => "cooked" })
+        house.ledger.meal_event(
+          act_id: cooked.act_id,
+          meal_id: @meal[:id],
+          before: {
+            "status" => "planned"
+          },
+          after: {
+            "status" => "cooked"
+          }
+        )
       end
     end
   end

@@ -14,12 +14,28 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount].to_r - lot[:on_hand].to_r
-        raise Invalid.new("An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") if input[:amount].to_r.negative?
-        raise Invalid.new("That is more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Check the number.") if input[:amount].to_r > NewStack::MAX
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if delta.zero?
+        if input[:amount].to_r.negative?
+          raise Invalid.new(
+            "An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there."
+          )
+        end
+        if input[:amount].to_r > NewStack::MAX
+          raise Invalid.new(
+            "That is more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Check the number."
+          )
+        end
+        if delta.zero?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
-        corrected = entry("correct", "Corrected #{room.food(lot[:food_id]).name}: #{room.wording(lot)} is really #{room.wording(lot, amount: input[:amount].to_r)}")
-        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor])
+        corrected =
+          entry(
+            "correct",
+            "Corrected #{room.food(lot[:food_id]).name}: #{room.wording(lot)} is really #{room.wording(lot,
+              amount: input[:amount].to_r)}"
+          )
+        difference =
+          Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor])
         value = difference.value_minor
         corrected.move(lot, delta, delta.negative? ? -value : value, "corrected", why: input[:why].to_s)
         done(corrected, lot_id: lot[:id], value_minor: value)

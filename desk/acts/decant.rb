@@ -15,7 +15,12 @@ module NutShelf
         jar = house.containers.find(input[:container_id])
         refuse_none_free(jar)
         amount = wanted(lot, input[:amount])
-        decanted = entry("decant", "Poured #{room.wording(lot.merge(pack_amount: nil), amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}")
+        decanted =
+          entry(
+            "decant",
+            "Poured #{room.wording(lot.merge(pack_amount: nil),
+              amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}"
+          )
         part = Parting.new(room, decanted).part(lot, amount)
         place_id = standing(jar) || part[:place_id]
         poured = { open: true, container_id: jar[:id], place_id: place_id, history: story(part, jar, place_id) }
@@ -26,13 +31,19 @@ module NutShelf
       def refuse_none_free(jar)
         return if house.containers.in_use(jar[:id]) < jar[:owned]
 
-        raise Conflict.new("Every #{jar[:name]} is in use.", code: "none_free", remedy: "Top up one that holds the same food, or empty one first.")
+        raise Conflict.new(
+          "Every #{jar[:name]} is in use.",
+          code: "none_free",
+          remedy: "Top up one that holds the same food, or empty one first."
+        )
       end
 
       # A jar whose place was taken away is filled where the food stands.
       def standing(jar) = room.places.key?(jar[:place_id]) ? jar[:place_id] : nil
 
-      def wanted(lot, text) = Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
+      def wanted(lot, text)
+        Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
+      end
 
       def story(lot, jar, place_id)
         moved = place_id == lot[:place_id] ? nil : room.happening("moved", place_id: place_id)

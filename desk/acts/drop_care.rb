@@ -12,7 +12,9 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:archived_at]
+        if rule[:archived_at]
+          raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         dropped = entry("drop_care", "No more: #{rule[:title]}")
         dropped.alter("care", rule, { archived_at: Time.now.utc.iso8601 })

@@ -16,9 +16,13 @@ module NutShelf
         rule = house.records.lock("keeping", input[:rule_id])
         raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:removed]
 
-        dropped = entry("drop_keeping", "No own keeping time any more for #{room.catalog.foods[rule[:scope]]&.name || rule[:scope]}")
+        dropped =
+          entry(
+            "drop_keeping",
+            "No own keeping time any more for #{room.catalog.foods[rule[:scope]]&.name || rule[:scope]}"
+          )
         dropped.alter("keeping", rule, { removed: true })
-        done(dropped, redated: After.new(room, dropped).redate(house.lots.all_with_food))
+        done(dropped, redated: After.new(room, dropped).follow)
       end
     end
   end

@@ -11,11 +11,26 @@ module NutShelf
       # @param input [Hash] :meal_id
       def perform(input)
         meal = house.meals.one(input[:meal_id])
-        raise Conflict.new("That meal is #{meal[:status]} already.", code: "not_planned", remedy: "Look at the plan again.") unless meal[:status] == "planned"
+        unless meal[:status] == "planned"
+          raise Conflict.new(
+            "That meal is #{meal[:status]} already.",
+            code: "not_planned",
+            remedy: "Look at the plan again."
+          )
+        end
 
         dropped = entry("drop_meal", "Dropped #{house.recipes.find(meal[:recipe_id]).name}")
         house.meals.update(meal[:id], status: "dropped")
-        house.ledger.meal_event(act_id: dropped.act_id, meal_id: meal[:id], before: { "status" => "planned" }, after: { "status" => "dropped" })
+        house.ledger.meal_event(
+          act_id: dropped.act_id,
+          meal_id: meal[:id],
+          before: {
+            "status" => "planned"
+          },
+          after: {
+            "status" => "dropped"
+          }
+        )
         done(dropped, meal_id: meal[:id])
       end
     end

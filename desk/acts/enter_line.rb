@@ -10,7 +10,8 @@ module NutShelf
     class EnterLine < Act
       private
 
-      # @param input [Hash] :count_id, then :lot_id with :found ("as_expected", "gone", "amount", "level") and :packs, :quarters, :amount or :level; or :draft as PutAway has it
+      # @param input [Hash] :count_id, then :lot_id with :found ("as_expected", "gone", "amount", "level") and :packs,
+      #   :quarters, :amount or :level; or :draft as PutAway has it
       def perform(input)
         count = open_count(input[:count_id])
         @counting = Counting.new(room, count)
@@ -22,27 +23,51 @@ module NutShelf
         count = house.counts.hold(id)
         return count if count[:status] == "open"
 
-        raise Conflict.new("That count is #{count[:status] == 'finished' ? 'finished' : 'thrown away'} already.", code: "count_closed", remedy: "Start another.")
+        raise Conflict.new(
+          "That count is #{count[:status] == "finished" ? "finished" : "thrown away"} already.",
+          code: "count_closed",
+          remedy: "Start another."
+        )
       end
 
       def unexpected(count, draft)
         stack = NewStack.new(room, draft, acquired: false)
-        refuse("/draft/place_id", "That place is not part of this count.", "Choose the place being counted, or one within it.") unless @counting.place_ids.include?(draft[:place_id])
-        house.counts.enter(count_id: count[:id], account_id: room.caller.account_id, draft: draft.transform_keys(&:to_s), found: "new", amount: BigDecimal(Core::Decimal.print(stack.quantity)))
+        unless @counting.place_ids.include?(draft[:place_id])
+          refuse(
+            "/draft/place_id",
+            "That place is not part of this count.",
+            "Choose the place being counted, or one within it."
+          )
+        end
+        house.counts.enter(
+          count_id: count[:id],
+          account_id: room.caller.account_id,
+          draft: draft.transform_keys(&:to_s),
+          found: "new",
+          amount: BigDecimal(Core::Decimal.print(stack.quantity))
+        )
       end
 
       def expected(count, input)
         lot = house.lots.one(input[:lot_id])
-        refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.") unless @counting.place_ids.include?(lot[:place_id])
+        unless @counting.place_ids.include?(lot[:place_id])
+          refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.")
+        end
         found = found(lot, input)
         house.counts.enter(count_id: count[:id], account_id: room.caller.account_id, lot_id: lot[:id], **found)
       end
 
       def found(lot, input)
         case input[:found]
-        when "as_expected" then { found: "as_expected", amount: on_hand(lot), delta: 0 }
-        when "gone" then { found: "gone", amount: 0, delta: -on_hand(lot) }
-        when "level" then { found: "level", level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.") }
+        when "as_expected"
+          { found: "as_expected", amount: on_hand(lot), delta: 0 }
+        when "gone"
+          { found: "gone", amount: 0, delta: -on_hand(lot) }
+        when "level"
+          {
+            found: "level",
+            level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.")
+          }
         else
           amount = BigDecimal(Core::Decimal.print(amount(lot, input)))
           { found: "amount", amount: amount, delta: amount - on_hand(lot) }
@@ -54,16 +79,26 @@ module NutShelf
       # Whole packs, quarters of an open one, or what a scale or a person says.
       def amount(lot, input)
         size = lot[:pack_amount]&.to_r || 1r
-        amount = if input[:packs] then input[:packs].to_r * size
-                 elsif input[:quarters] then Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || (lot[:noun] ? 1r : lot[:on_hand].to_r))
-                 else input[:amount]&.to_r
-                 end
-        refuse("/amount", "It does not say how much was found.", "Give a number of packs, quarters or an amount.") if amount.nil?
-        refuse("/amount", "An amount cannot be below zero, nor more than a house can hold.", "Say what is there.") unless amount.between?(0, NewStack::MAX)
+        amount =
+          if input[:packs]
+            input[:packs].to_r * size
+          elsif input[:quarters]
+            Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || (lot[:noun] ? 1r : lot[:on_hand].to_r))
+          else
+            input[:amount]&.to_r
+          end
+        if amount.nil?
+          refuse("/amount", "It does not say how much was found.", "Give a number of packs, quarters or an amount.")
+        end
+        unless amount.between?(0, NewStack::MAX)
+          refuse("/amount", "An amount cannot be below zero, nor more than a house can hold.", "Say what is there.")
+        end
         amount
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
     end
   end
 end

@@ -30,13 +30,20 @@ module NutShelf
       def refuse
         return if @count[:status] == "open"
 
-        raise Conflict.new("That count is #{@count[:status] == 'finished' ? 'finished' : 'thrown away'} already.", code: "count_closed", remedy: "Start another.")
+        raise Conflict.new(
+          "That count is #{@count[:status] == "finished" ? "finished" : "thrown away"} already.",
+          code: "count_closed",
+          remedy: "Start another."
+        )
       end
 
       # Stacks that change, whole; all of them are locked already.
       def in_hand
         levels = @counting.lines.select { |line| line[:found] == "level" }
-        house.lots.every([*[*@counting.changing, *levels].map { |line| line[:lot_id] }, *@moves.values].uniq).to_h { |lot| [lot[:id], lot] }
+        house
+          .lots
+          .every([*[*@counting.changing, *levels].map { |line| line[:lot_id] }, *@moves.values].uniq)
+          .to_h { |lot| [lot[:id], lot] }
       end
 
       # JSON has no numbers for keys.
@@ -44,20 +51,37 @@ module NutShelf
 
       def words(differing)
         counted = @counting.lines.size
-        "Counted #{room.place(@count[:place_id]).name}: #{counted} #{counted == 1 ? 'stack' : 'stacks'}, #{differing.empty? ? 'all as expected' : "#{differing.size} different"}"
+        "Counted #{room.place(@count[:place_id]).name}: #{counted} #{counted == 1 ? "stack" : "stacks"}, " \
+          "#{differing.empty? ? "all as expected" : "#{differing.size} different"}"
       end
 
       def write(finished, lots, differing)
         see(finished)
         carried = Carried.new(room, finished, lots)
         found, changed = differing.partition { |one| one.lot.nil? }
-        found.each { |one| @moves[one.line[:id]] ? carried.from(lots[@moves[one.line[:id]]] || gone_stack, one.stack) : one.stack.found(finished) }
+        found.each do |one|
+          if @moves[one.line[:id]]
+            carried.from(lots[@moves[one.line[:id]]] || gone_stack, one.stack)
+          else
+            one.stack.found(finished)
+          end
+        end
         post(finished, changed, carried.explained)
-        @counting.lines.select { |line| line[:found] == "level" }.each { |line| level(finished, lots.fetch(line[:lot_id]), line[:level]) }
+        @counting
+          .lines
+          .select { |line| line[:found] == "level" }
+          .each { |line| level(finished, lots.fetch(line[:lot_id]), line[:level]) }
         close(finished)
       end
 
-      def gone_stack = raise(Invalid.new("The stack it was carried from does not exist.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."))
+      def gone_stack
+        raise(
+          Invalid.new(
+            "The stack it was carried from does not exist.", code: "invalid", pointer: "/moves",
+            remedy: "Look at the differences again."
+          )
+        )
+      end
 
       def see(finished)
         ids = @counting.lines.filter_map { |line| line[:lot_id] }.to_set
@@ -78,7 +102,14 @@ module NutShelf
         return post_rest(finished, one, explained) if explained.positive?
 
         signed = one.difference.delta.negative? ? -one.difference.value_minor : one.difference.value_minor
-        { act_id: finished.act_id, lot_id: one.lot[:id], quantity: BigDecimal(Core::Decimal.print(one.difference.delta)), value_minor: signed, reason: reason(one), why: "counted" }
+        {
+          act_id: finished.act_id,
+          lot_id: one.lot[:id],
+          quantity: BigDecimal(Core::Decimal.print(one.difference.delta)),
+          value_minor: signed,
+          reason: reason(one),
+          why: "counted"
+        }
       end
 
       # Some of what was missing turned up in another place; only the rest is gone.
@@ -88,7 +119,14 @@ module NutShelf
         return unless left.negative?
 
         value = Core::Money.share(lot[:value_minor], [-left, lot[:on_hand].to_r].min, lot[:on_hand].to_r)
-        { act_id: finished.act_id, lot_id: lot[:id], quantity: BigDecimal(Core::Decimal.print([left, -lot[:on_hand].to_r].max)), value_minor: -value, reason: reason(one), why: "counted" }
+        {
+          act_id: finished.act_id,
+          lot_id: lot[:id],
+          quantity: BigDecimal(Core::Decimal.print([left, -lot[:on_hand].to_r].max)),
+          value_minor: -value,
+          reason: reason(one),
+          why: "counted"
+        }
       end
 
       def reason(one)
@@ -96,18 +134,27 @@ module NutShelf
         return one.difference.likely if said.nil?
         return said if one.difference.reasons.include?(said)
 
-        raise Invalid.new("#{said} is no reason for that difference.", code: "invalid", pointer: "/reasons/#{one.line[:id]}", remedy: "Choose one of #{one.difference.reasons.join(', ')}.")
+        raise Invalid.new(
+          "#{said} is no reason for that difference.",
+          code: "invalid",
+          pointer: "/reasons/#{one.line[:id]}",
+          remedy: "Choose one of #{one.difference.reasons.join(", ")}."
+        )
       end
 
       def level(finished, lot, level) = lot[:level] == level || finished.change(lot, "level", { level: level })
 
       # Where something stands that nobody said a word about, before anything new is put there.
-      def silent_places = house.lots.places_besides(@counting.place_ids, @counting.lines.filter_map { |line| line[:lot_id] })
+      def silent_places
+        house.lots.places_besides(@counting.place_ids, @counting.lines.filter_map { |line| line[:lot_id] })
+      end
 
       # A place is counted when a word was said about everything in it.
       def close(finished)
         finished.alter("count", @count, { status: "finished" })
-        (@counting.place_ids - @silent).each { |id| finished.alter("place", house.records.lock("place", id), { counted_on: room.today }) }
+        (@counting.place_ids - @silent).each do |id|
+          finished.alter("place", house.records.lock("place", id), { counted_on: room.today })
+        end
       end
     end
   end

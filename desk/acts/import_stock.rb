@@ -30,24 +30,45 @@ module NutShelf
       end
 
       def refuse(file)
-        errors = file.problems.first(100).map { |problem| { pointer: "/line/#{problem.line}/#{problem.column}", detail: problem.reason } }
-        raise Invalid.new("#{file.problems.size} things in the list cannot be read, so nothing was taken in.", code: "import_refused", errors: errors,
-          remedy: "Mend them in the list or choose what they mean.")
+        errors =
+          file
+            .problems
+            .first(100)
+            .map { |problem| { pointer: "/line/#{problem.line}/#{problem.column}", detail: problem.reason } }
+        raise Invalid.new(
+          "#{file.problems.size} things in the list cannot be read, so nothing was taken in.",
+          code: "import_refused",
+          errors: errors,
+          remedy: "Mend them in the list or choose what they mean."
+        )
       end
 
       def stack(row)
         NewStack.new(room, row.input, acquired: row.input.key?(:occurred_on))
       rescue Invalid => e
-        raise Invalid.new("Line #{row.line}: #{e.message}", code: "import_refused", remedy: e.remedy, errors: [{ pointer: "/line/#{row.line}", detail: e.message }])
+        raise Invalid.new(
+          "Line #{row.line}: #{e.message}",
+          code: "import_refused",
+          remedy: e.remedy,
+          errors: [{ pointer: "/line/#{row.line}", detail: e.message }]
+        )
       end
 
       def write(brought, stacks)
         facts = stacks.map { |stack| brought.dated(stack.facts) }
         ids = house.lots.add_many(facts)
         house.ledger.event_many(brought.act_id, ids.zip(facts))
-        house.ledger.move_many(ids.zip(stacks).map do |id, stack|
-          { act_id: brought.act_id, lot_id: id, quantity: BigDecimal(Core::Decimal.print(stack.quantity)), value_minor: stack.value, reason: "brought_in" }
-        end)
+        house.ledger.move_many(
+          ids.zip(stacks).map do |id, stack|
+            {
+              act_id: brought.act_id,
+              lot_id: id,
+              quantity: BigDecimal(Core::Decimal.print(stack.quantity)),
+              value_minor: stack.value,
+              reason: "brought_in"
+            }
+          end
+        )
       end
     end
   end

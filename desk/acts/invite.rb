@@ -15,7 +15,13 @@ module NutShelf
       # @param input [Hash] :name, :role
       def perform(input)
         token = SecureRandom.urlsafe_base64(24)
-        id = house.doors.invite(token: token, account_id: room.caller.account_id, name: input[:name].strip, role: input[:role])
+        id =
+          house.doors.invite(
+            token: token,
+            account_id: room.caller.account_id,
+            name: input[:name].strip,
+            role: input[:role]
+          )
         { invitation_id: id, path: "/join##{token}" }
       end
     end

@@ -11,17 +11,49 @@ module NutShelf
 
       # @param input [Hash] :code, :food_id, :amount and :unit of one pack
       def perform(input)
-        raise Invalid.new("#{input[:code]} does not add up: its check digit is wrong.", code: "invalid", pointer: "/code", remedy: "Scan it again.") unless Core::CheckDigit.valid?(input[:code])
+        unless Core::CheckDigit.valid?(input[:code])
+          raise Invalid.new(
+            "#{input[:code]} does not add up: its check digit is wrong.",
+            code: "invalid",
+            pointer: "/code",
+            remedy: "Scan it again."
+          )
+        end
 
         food = room.food_row(input[:food_id])
-        raise Invalid.new("A pack holds more than nothing.", code: "invalid", pointer: "/amount", remedy: "Say how much one pack holds.") unless input[:amount].to_r.positive?
+        unless input[:amount].to_r.positive?
+          raise Invalid.new(
+            "A pack holds more than nothing.", code: "invalid", pointer: "/amount",
+            remedy: "Say how much one pack holds."
+          )
+        end
 
-        pack = house.packs.ensure(food_id: food[:id], amount: BigDecimal(input[:amount]), dimension: Core::Unit.dimension(input[:unit]).to_s)
+        pack =
+          house.packs.ensure(
+            food_id: food[:id],
+            amount: BigDecimal(input[:amount]),
+            dimension: Core::Unit.dimension(input[:unit]).to_s
+          )
         code = Core::CheckDigit.gtin14(input[:code])
         before = house.packs.by_barcode(code)
         house.packs.learn_barcode(code: code, pack_id: pack)
-        learnt = entry("learn_barcode", "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}", subject: pack)
-        house.records.event(act_id: learnt.act_id, record: "barcode", record_id: code.to_i, before: { pack_id: before && before[:id] }, after: { pack_id: pack })
+        learnt =
+          entry(
+            "learn_barcode",
+            "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}",
+            subject: pack
+          )
+        house.records.event(
+          act_id: learnt.act_id,
+          record: "barcode",
+          record_id: code.to_i,
+          before: {
+            pack_id: before && before[:id]
+          },
+          after: {
+            pack_id: pack
+          }
+        )
         done(learnt, food_id: food[:id])
       end
     end

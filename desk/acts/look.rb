@@ -14,7 +14,11 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         signs = Array(input[:signs])
         refuse_kinder(lot, signs, input[:result])
-        looked = entry("look", "Looked at #{room.food(lot[:food_id]).name}: #{input[:result]}#{" (#{signs.join(', ')})" if signs.any?}")
+        looked =
+          entry(
+            "look",
+            "Looked at #{room.food(lot[:food_id]).name}: #{input[:result]}#{" (#{signs.join(", ")})" if signs.any?}"
+          )
         looked.happen(lot, room.happening("looked", result: input[:result], signs: signs))
         done(looked, lot_id: lot[:id])
       end
@@ -25,7 +29,12 @@ module NutShelf
         worst = Core::LookList.verdict(signs.filter_map { |sign| known[sign] })
         return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(worst)
 
-        raise Invalid.new("#{signs.find { |sign| known[sign] == worst }} means it is #{worst}, not #{result}.", code: "invalid", pointer: "/result", remedy: "Say #{worst}, or leave that sign out if it is not there.")
+        raise Invalid.new(
+          "#{signs.find { |sign| known[sign] == worst }} means it is #{worst}, not #{result}.",
+          code: "invalid",
+          pointer: "/result",
+          remedy: "Say #{worst}, or leave that sign out if it is not there."
+        )
       end
     end
   end

@@ -19,28 +19,71 @@ module NutShelf
         merged = entry("merge_food", "#{gone[:name]} is #{into[:name]}")
         lots = house.lots.of_food(gone[:id], []).map { |lot| house.lots.lock_one(lot[:id]) }
         held = [*room.food(into[:id]).allergens, *room.food(gone[:id]).allergens].uniq.sort
-        merged.alter("food", into, { nicknames: names(gone, into), allergens: Sequel.pg_array(held, :text), search_text: [into[:search_text], gone[:search_text]].join(" ") })
+        merged.alter(
+          "food",
+          into,
+          {
+            nicknames: names(gone, into),
+            allergens: Sequel.pg_array(held, :text),
+            search_text: [into[:search_text], gone[:search_text]].join(" ")
+          }
+        )
         @room = room.fresh
         lots.each { |lot| go_over(merged, lot, gone, into) }
-        merged.alter("food", gone, { merged_into_id: into[:id], archived_at: Time.now, key: "#{gone[:key]}-merged-#{gone[:id]}" })
+        merged.alter(
+          "food",
+          gone,
+          { merged_into_id: into[:id], archived_at: Time.now, key: "#{gone[:key]}-merged-#{gone[:id]}" }
+        )
         done(merged, food_id: into[:id], redated: lots.size)
       end
 
       def refuse_unlike(gone, into)
-        raise Invalid.new("A food cannot go into itself.", code: "invalid", pointer: "/into_food_id", remedy: "Choose another.") if gone[:id] == into[:id]
-        raise Conflict.new("#{gone[:name]} came with the tables and stays.", code: "not_same_food", remedy: "Let the food of your own go into it instead.") if gone[:reference_key]
-        raise Conflict.new("#{into[:name]} is not in use any more.", code: "not_same_food", remedy: "Choose another food.") if into[:archived_at] || gone[:archived_at]
+        if gone[:id] == into[:id]
+          raise Invalid.new(
+            "A food cannot go into itself.", code: "invalid", pointer: "/into_food_id", remedy: "Choose another."
+          )
+        end
+        if gone[:reference_key]
+          raise Conflict.new(
+            "#{gone[:name]} came with the tables and stays.",
+            code: "not_same_food",
+            remedy: "Let the food of your own go into it instead."
+          )
+        end
+        if into[:archived_at] || gone[:archived_at]
+          raise Conflict.new(
+            "#{into[:name]} is not in use any more.",
+            code: "not_same_food",
+            remedy: "Choose another food."
+          )
+        end
         return if gone[:dimension] == into[:dimension]
 
-        raise Conflict.new("#{gone[:name]} and #{into[:name]} are not counted alike.", code: "not_same_food", remedy: "Put the stacks right one by one.")
+        raise Conflict.new(
+          "#{gone[:name]} and #{into[:name]} are not counted alike.",
+          code: "not_same_food",
+          remedy: "Put the stacks right one by one."
+        )
       end
 
-      def names(gone, into) = Sequel.pg_array([*into[:nicknames].to_a, gone[:name].to_s, *gone[:nicknames].to_a].uniq - [into[:name].to_s], :text)
+      def names(gone, into)
+        Sequel.pg_array(
+          [*into[:nicknames].to_a, gone[:name].to_s, *gone[:nicknames].to_a].uniq - [into[:name].to_s],
+          :text
+        )
+      end
 
       # What it was called stays on it as its own name.
       def go_over(merged, lot, gone, into)
-        pack = lot[:pack_amount] && house.packs.ensure(food_id: into[:id], amount: lot[:pack_amount], dimension: lot[:dimension])
-        merged.change(lot, "merged", { food_id: into[:id], pack_id: pack, label: lot[:label].empty? ? gone[:name].to_s : lot[:label] })
+        pack =
+          lot[:pack_amount] &&
+          house.packs.ensure(food_id: into[:id], amount: lot[:pack_amount], dimension: lot[:dimension])
+        merged.change(
+          lot,
+          "merged",
+          { food_id: into[:id], pack_id: pack, label: lot[:label].empty? ? gone[:name].to_s : lot[:label] }
+        )
       end
     end
   end

@@ -21,7 +21,9 @@ module NutShelf
       end
 
       def checked(lot, place, text)
-        raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.") if lot[:place_id] == place.id
+        if lot[:place_id] == place.id
+          raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.")
+        end
 
         Parting.amount(room, lot, text)
       end

@@ -14,14 +14,23 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         refuse(lot)
         goes_to = Taking.new(room, nil).where_opened(lot)
-        opened = entry("open", "Opened #{room.food(lot[:food_id]).name}#{", now in #{room.place(goes_to).name}" unless goes_to == lot[:place_id]}")
+        opened =
+          entry(
+            "open",
+            "Opened #{room.food(lot[:food_id]).name}" \
+            "#{", now in #{room.place(goes_to).name}" unless goes_to == lot[:place_id]}"
+          )
         child = Taking.new(room, opened).open_one(lot)
         done(opened, lot_id: child[:id])
       end
 
       def refuse(lot)
-        raise Conflict.new("That one is open already.", code: "already_open", remedy: "Take from it instead.") if lot[:open]
-        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.") unless lot[:on_hand].positive?
+        if lot[:open]
+          raise Conflict.new("That one is open already.", code: "already_open", remedy: "Take from it instead.")
+        end
+        return if lot[:on_hand].positive?
+
+        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
       end
     end
   end

@@ -13,13 +13,26 @@ module NutShelf
       def perform(input)
         recipe = house.recipes.find(input[:recipe_id])
         on = Date.iso8601(input[:on])
-        raise Invalid.new("#{on} has passed.", code: "invalid", pointer: "/on", remedy: "Choose today or a later day.") if on < room.today
+        if on < room.today
+          raise Invalid.new(
+            "#{on} has passed.",
+            code: "invalid",
+            pointer: "/on",
+            remedy: "Choose today or a later day."
+          )
+        end
 
         check_servings(input[:servings])
         check_eaters(recipe, on)
         servings = BigDecimal(input[:servings] || Core::Decimal.print(house.household.portions))
-        id = house.meals.add(on_date: on, meal: input[:meal] || recipe.meal, recipe_id: input[:recipe_id], servings: servings)
-        planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime('%a %-d %b')}")
+        id =
+          house.meals.add(
+            on_date: on,
+            meal: input[:meal] || recipe.meal,
+            recipe_id: input[:recipe_id],
+            servings: servings
+          )
+        planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime("%a %-d %b")}")
         house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })
         done(planned, meal_id: id)
       end
@@ -27,15 +40,27 @@ module NutShelf
       # Nobody is served what they may not have.
       def check_eaters(recipe, on)
         plan = Plan.new(room)
-        clash = Core::Dish.plan(recipe, servings: plan.servings, cursor: plan.cursor, on: on, diet: plan.diet).clashes.first or return
+        clash =
+          Core::Dish
+            .plan(recipe, servings: plan.servings, cursor: plan.cursor, on: on, diet: plan.diet)
+            .clashes
+            .first or return
         why = clash.words(plan.shelf.foods.fetch(clash.food_key).name)
-        raise Conflict.new("#{recipe.name} is not for #{clash.person}: #{why}", code: "not_for", pointer: "/recipe_id", remedy: "Choose another dish, or say under People who eats along.")
+        raise Conflict.new(
+          "#{recipe.name} is not for #{clash.person}: #{why}",
+          code: "not_for",
+          pointer: "/recipe_id",
+          remedy: "Choose another dish, or say under People who eats along."
+        )
       end
 
       def check_servings(text)
         return if text.nil? || text.to_r.between?(Rational(1, 10), 500)
 
-        raise Invalid.new("So many portions cannot be cooked.", code: "invalid", pointer: "/servings", remedy: "Say a number from 0.1 to 500.")
+        raise Invalid.new(
+          "So many portions cannot be cooked.", code: "invalid", pointer: "/servings",
+          remedy: "Say a number from 0.1 to 500."
+        )
       end
     end
   end

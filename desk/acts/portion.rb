@@ -11,7 +11,8 @@ module NutShelf
     class Portion < Act
       private
 
-      # @param input [Hash] :lot_id, :count or :size (base units), :amount to portion or nil for all, :place_id or nil, :label, :directions
+      # @param input [Hash] :lot_id, :count or :size (base units), :amount to portion or nil for all, :place_id or nil,
+      #   :label, :directions
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         split = reckon(lot, input)
@@ -24,17 +25,45 @@ module NutShelf
 
       def reckon(lot, input)
         amount = Parting.amount(room, lot, input[:amount])
-        Core::Split.new(amount: amount, cost_minor: Core::Money.share(lot[:value_minor], amount, lot[:on_hand].to_r), count: input[:count], size: input[:size]&.to_r)
+        Core::Split.new(
+          amount: amount,
+          cost_minor: Core::Money.share(lot[:value_minor], amount, lot[:on_hand].to_r),
+          count: input[:count],
+          size: input[:size]&.to_r
+        )
       rescue ArgumentError => e
-        raise Invalid.new("#{e.message.capitalize}.", code: "invalid", pointer: "/size", remedy: "Say how many portions, or how large one is.")
+        raise Invalid.new(
+          "#{e.message.capitalize}.",
+          code: "invalid",
+          pointer: "/size",
+          remedy: "Say how many portions, or how large one is."
+        )
       end
 
       def portion(made, lot, portions, input)
         amount = portions.size * portions.count
-        moved = input[:place_id] && input[:place_id] != lot[:place_id] ? [room.happening("moved", place_id: room.place_in_use(input[:place_id]).id)] : []
+        moved =
+          if input[:place_id] && input[:place_id] != lot[:place_id]
+            [room.happening("moved", place_id: room.place_in_use(input[:place_id]).id)]
+          else
+            []
+          end
         history = [*lot[:history].to_a, *opening(lot), *moved]
-        child = made.new_lot({ **lot.slice(*Store::Lots::PAST), pack_amount: BigDecimal(Core::Decimal.print(portions.size)), pack_id: nil, noun: nil, open: false, history: history, parent_lot_id: lot[:id],
-                                                                place_id: input[:place_id] || lot[:place_id], label: input[:label] || lot[:label], directions: input[:directions] || lot[:directions] })
+        child =
+          made.new_lot(
+            {
+              **lot.slice(*Store::Lots::PAST),
+              pack_amount: BigDecimal(Core::Decimal.print(portions.size)),
+              pack_id: nil,
+              noun: nil,
+              open: false,
+              history: history,
+              parent_lot_id: lot[:id],
+              place_id: input[:place_id] || lot[:place_id],
+              label: input[:label] || lot[:label],
+              directions: input[:directions] || lot[:directions]
+            }
+          )
         value = portions.cost_minor * portions.count
         made.move(lot, -amount, -value, "split")
         made.move(child, amount, value, "split")
@@ -43,7 +72,9 @@ module NutShelf
 
       # A sealed pack is opened to be portioned; loose food and what is open already are not.
       def opening(lot)
-        sealed = !lot[:open] && lot[:pack_amount] && lot[:dimension] != "count" && %w[bought_sealed].include?(lot[:situation]) && lot[:history].none? { |event| event["kind"] == "opened" }
+        sealed =
+          !lot[:open] && lot[:pack_amount] && lot[:dimension] != "count" &&
+          %w[bought_sealed].include?(lot[:situation]) && lot[:history].none? { |event| event["kind"] == "opened" }
         sealed ? [room.happening("opened")] : []
       end
 
@@ -57,7 +88,13 @@ module NutShelf
         opened ? made.happen(lot, opened, open: true) : nil
       end
 
-      def size_words(lot, size) = lot[:noun] ? Core::Wording.counted(size, lot[:noun]) : room.size(Core::Quantity.new(size, lot[:dimension].to_sym))
+      def size_words(lot, size)
+        if lot[:noun]
+          Core::Wording.counted(size, lot[:noun])
+        else
+          room.size(Core::Quantity.new(size, lot[:dimension].to_sym))
+        end
+      end
     end
   end
 end

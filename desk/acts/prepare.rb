@@ -12,11 +12,16 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :lot_id, :how "ripened", "cut" or "cooked", :amount in base units or nil for all, :place_id or nil
+      # @param input [Hash] :lot_id, :how "ripened", "cut" or "cooked", :amount in base units or nil for all, :place_id
+      #   or nil
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = checked(lot, input)
-        prepared = entry("prepare", "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}")
+        prepared =
+          entry(
+            "prepare",
+            "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}"
+          )
         part = Parting.new(room, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
         opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }
@@ -31,7 +36,13 @@ module NutShelf
       end
 
       def checked(lot, input)
-        raise Conflict.new("It did not come in unripe.", code: "not_ripening", remedy: "Only what came in unripe can be found ripe.") if input[:how] == "ripened" && lot[:situation] != "ripening"
+        if input[:how] == "ripened" && lot[:situation] != "ripening"
+          raise Conflict.new(
+            "It did not come in unripe.",
+            code: "not_ripening",
+            remedy: "Only what came in unripe can be found ripe."
+          )
+        end
 
         Parting.amount(room, lot, input[:amount])
       end

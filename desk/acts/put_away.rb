@@ -9,7 +9,8 @@ module NutShelf
     class PutAway < Act
       private
 
-      # @param input [Hash] :food_id, :place_id, :count, :amount and :unit (or :noun), dates, :state, :price_minor, :label, :occurred_on
+      # @param input [Hash] :food_id, :place_id, :count, :amount and :unit (or :noun), dates, :state, :price_minor,
+      #   :label, :occurred_on
       def perform(input)
         stack = NewStack.new(room, input)
         made = entry("put_away", "Put away #{stack.words}", on: stack.occurred_on)

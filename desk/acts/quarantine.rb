@@ -17,7 +17,9 @@ module NutShelf
         raise Store::Missing, "There is no such stack here." if missing.any?
 
         fresh = lots.values.reject { |lot| lot[:quarantined] }
-        raise Conflict.new("It is set apart already.", code: "nothing_changed", remedy: "Nothing to do.") if fresh.empty?
+        if fresh.empty?
+          raise Conflict.new("It is set apart already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         apart = entry("quarantine", "Set apart as not to eat: #{named(fresh)}")
         fresh.each { |lot| apart.change(lot, "quarantined", { quarantined: true, quarantine_reason: words(input) }) }
@@ -27,10 +29,14 @@ module NutShelf
 
       def named(lots)
         names = lots.map { |lot| room.food(lot[:food_id]).name }.uniq
-        names.size > 3 ? "#{names.first(3).join('; ')} and #{names.size - 3} more" : names.join("; ")
+        names.size > 3 ? "#{names.first(3).join("; ")} and #{names.size - 3} more" : names.join("; ")
       end
 
-      def words(input) = [{ "pest" => "pests", "recall" => "recalled" }.fetch(input[:reason]), input[:note].to_s.strip].reject(&:empty?).join(", ")
+      def words(input)
+        [{ "pest" => "pests", "recall" => "recalled" }.fetch(input[:reason]), input[:note].to_s.strip].reject(
+          &:empty?
+        ).join(", ")
+      end
 
       # @return [Integer] packs that pests could reach
       def follow(apart, lots)
@@ -38,7 +44,13 @@ module NutShelf
           reach = AtRisk.new(room).in_place(place_id).size
           next 0 if reach.zero?
 
-          apart.make("care", title: "Inspect or freeze #{reach} packs in #{room.place(place_id).name} that pests could reach", place_id: place_id, first_on: room.today, next_on: room.today)
+          apart.make(
+            "care",
+            title: "Inspect or freeze #{reach} packs in #{room.place(place_id).name} that pests could reach",
+            place_id: place_id,
+            first_on: room.today,
+            next_on: room.today
+          )
           reach
         end
       end

@@ -15,7 +15,13 @@ module NutShelf
         place = house.records.lock("place", input[:place_id])
         inner = house.places.within(place.id)
         full = house.lots.count_by_place.slice(*inner).values.sum.positive? || inner.size > 1
-        raise Conflict.new("Something stands there still.", code: "depended_on", remedy: "Move or use up what there is first.") if full || place.archived_at
+        if full || place.archived_at
+          raise Conflict.new(
+            "Something stands there still.",
+            code: "depended_on",
+            remedy: "Move or use up what there is first."
+          )
+        end
 
         removed = entry("remove_place", "Took away the place #{place.name}")
         removed.alter("place", place, { archived_at: Time.now.utc.iso8601 })

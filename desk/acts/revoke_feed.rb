@@ -12,7 +12,13 @@ module NutShelf
       def perform(input)
         own = house.doors.feeds.find { |row| row[:id] == input[:feed_id] }
         raise Store::Missing, "There is no such feed here." unless own
-        raise Forbidden.new("That is somebody else's feed.", code: "keeper_only", remedy: "Ask a keeper of the household.") unless room.caller.keeper? || own[:account_id] == room.caller.account_id
+        unless room.caller.keeper? || own[:account_id] == room.caller.account_id
+          raise Forbidden.new(
+            "That is somebody else's feed.",
+            code: "keeper_only",
+            remedy: "Ask a keeper of the household."
+          )
+        end
 
         house.doors.revoke_feeds(input[:feed_id])
         { feed_id: input[:feed_id] }

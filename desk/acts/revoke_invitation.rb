@@ -12,7 +12,9 @@ module NutShelf
 
       # @param input [Hash] :invitation_id
       def perform(input)
-        raise Store::Missing, "There is no such invitation here; it may be used already." if house.doors.revoke_invitation(input[:invitation_id]).zero?
+        if house.doors.revoke_invitation(input[:invitation_id]).zero?
+          raise Store::Missing, "There is no such invitation here; it may be used already."
+        end
 
         { invitation_id: input[:invitation_id] }
       end

@@ -14,9 +14,19 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
-        raise Invalid.new("An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Say what is there.") unless input[:amount].to_r.between?(0, NewStack::MAX)
+        unless input[:amount].to_r.between?(0, NewStack::MAX)
+          raise Invalid.new(
+            "An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount",
+            remedy: "Say what is there."
+          )
+        end
 
-        seen = entry("seen", "#{delta.zero? ? 'Still there' : 'Looked again'}: #{room.named(lot, room.food(lot[:food_id]).name, amount: lot[:on_hand].to_r + delta)}")
+        seen =
+          entry(
+            "seen",
+            "#{delta.zero? ? "Still there" : "Looked again"}: #{room.named(lot, room.food(lot[:food_id]).name,
+              amount: lot[:on_hand].to_r + delta)}"
+          )
         house.ledger.seen_many(seen.act_id, [lot], room.on, house.usage.seen_on([lot[:id]]))
         house.lots.seen_many([lot[:id]], room.on)
         post(seen, lot, delta) unless delta.zero?
@@ -24,7 +34,13 @@ module NutShelf
       end
 
       def post(seen, lot, delta)
-        difference = Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor], stopped: lot[:stopped])
+        difference =
+          Core::Difference.new(
+            delta: delta,
+            on_hand: lot[:on_hand].to_r,
+            stack_value_minor: lot[:value_minor],
+            stopped: lot[:stopped]
+          )
         seen.move(lot, delta, delta.negative? ? -difference.value_minor : difference.value_minor, difference.likely)
       end
     end

@@ -15,10 +15,19 @@ module NutShelf
       # @param input [Hash] :food_id, any of FIELDS as decimal text or nil
       def perform(input)
         food = house.records.lock("food", input[:food_id])
-        changes = input.slice(*FIELDS).transform_values { |text| text && BigDecimal(text) }.reject { |name, value| food[name] == value }
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
-        raise Invalid.new("A weight must be above zero.", code: "invalid", pointer: "/g_per_ml", remedy: "Weigh it and say how many grams.") if changes.slice(:g_per_ml, :g_per_piece).values.compact.any? do |value|
-          !value.positive?
+        changes =
+          input
+            .slice(*FIELDS)
+            .transform_values { |text| text && BigDecimal(text) }
+            .reject { |name, value| food[name] == value }
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
+        if changes.slice(:g_per_ml, :g_per_piece).values.compact.any? { |value| !value.positive? }
+          raise Invalid.new(
+            "A weight must be above zero.", code: "invalid", pointer: "/g_per_ml",
+            remedy: "Weigh it and say how many grams."
+          )
         end
 
         set = entry("set_food", "Own figures for #{food[:name]}")

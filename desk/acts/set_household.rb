@@ -9,7 +9,9 @@ module NutShelf
     # changes, every stack is dated anew.
     class SetHousehold < Act
       keeper_only
-      SETTINGS = %w[front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages degrees].freeze
+      SETTINGS = %w[
+        front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages degrees
+      ].freeze
       COLUMNS = %i[name school day_order currency].freeze
 
       private
@@ -21,27 +23,45 @@ module NutShelf
         changes = input.slice(*COLUMNS).reject { |name, value| row[name] == value }
         settings = row[:settings].to_h.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
         changes[:settings] = settings unless settings == row[:settings].to_h
-        raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.") if changes.empty?
+        if changes.empty?
+          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
+        end
 
         keep_currency if changes.key?(:currency)
         windows(settings)
-        set = entry("set_household", changes[:school] ? "The school is now: #{Core::Policy.new(school: changes[:school].to_sym).school_words}" : "Changed the household's ways")
+        set =
+          entry(
+            "set_household",
+            if changes[:school]
+              "The school is now: #{Core::Policy.new(school: changes[:school].to_sym).school_words}"
+            else
+              "Changed the household's ways"
+            end
+          )
         set.alter("household", row, changes)
-        done(set, redated: changes[:school] ? After.new(room, set).redate(house.lots.all_with_food) : 0)
+        done(set, redated: After.new(room, set).follow)
       end
 
       # Prices that are stored are in the old money, and nobody here knows the rate.
       def keep_currency
         return if house.packs.no_price?
 
-        raise Conflict.new("Prices are stored in #{room.household[:currency]} already.", code: "priced", pointer: "/currency", remedy: "The currency stays; a new household can have another.")
+        raise Conflict.new(
+          "Prices are stored in #{room.household[:currency]} already.",
+          code: "priced",
+          pointer: "/currency",
+          remedy: "The currency stays; a new household can have another."
+        )
       end
 
       def windows(settings)
         front = settings.fetch("front_days", 7)
         return if front < settings.fetch("soon_days", 30)
 
-        raise Invalid.new("\"Eat this week\" must end before \"soon\" does.", code: "invalid", pointer: "/settings/front_days", remedy: "Make the first window the shorter one.")
+        raise Invalid.new(
+          "\"Eat this week\" must end before \"soon\" does.", code: "invalid", pointer: "/settings/front_days",
+          remedy: "Make the first window the shorter one."
+        )
       end
     end
   end

@@ -20,31 +20,51 @@ module NutShelf
         refuse_unsafe(food, row)
         set = entry("set_keeping", "Own keeping time for #{food.name}: #{input[:low]} to #{input[:high]} days")
         write(set, row)
-        done(set, food_id: input[:food_id], redated: After.new(room, set).redate(house.lots.all_with_food))
+        done(set, food_id: input[:food_id], redated: After.new(room, set).follow)
       end
 
       # Of the kind of the shipped row it stands beside; what no row speaks of is a matter of quality.
       def own_row(food, input)
         at = input.values_at(:place, :state, :storage)
         shipped = room.office.catalog.row(food.key, *at) || room.office.catalog.row(food.class_key, *at)
-        Core::KeepingRow.new(scope: food.key, **input.slice(:place, :state, :storage, :low, :high), kind: shipped&.kind || :quality, own_reason: input[:reason].strip)
+        Core::KeepingRow.new(
+          scope: food.key,
+          **input.slice(:place, :state, :storage, :low, :high),
+          kind: shipped&.kind || :quality,
+          own_reason: input[:reason].strip
+        )
       end
 
       def write(set, row)
-        facts = { **row.to_h.slice(:scope, :place, :state, :low, :high), storage: row.storage.to_s, kind: row.kind.to_s, reason: row.own_reason }
+        facts = {
+          **row.to_h.slice(:scope, :place, :state, :low, :high),
+          storage: row.storage.to_s,
+          kind: row.kind.to_s,
+          reason: row.own_reason
+        }
         there = house.rules.at(**facts.slice(:scope, :place, :state, :storage))
         return set.make("keeping", facts) unless there
 
-        set.alter("keeping", house.records.lock("keeping", there[:id]), { **facts.slice(:low, :high, :kind, :reason), removed: false })
+        set.alter(
+          "keeping",
+          house.records.lock("keeping", there[:id]),
+          { **facts.slice(:low, :high, :kind, :reason), removed: false }
+        )
       end
 
       def refuse_unsafe(food, row)
         refuse("/low", "The short time is longer than the long one.", "Swap them.") if row.low > row.high
         breach = Core::OwnTime.breach(room.office.catalog, food, row) or return
-        refuse(breach.limit ? "/high" : "/place", "#{food.name}: #{breach.words}", breach.limit ? "Say #{Core::Words.days(breach.limit)} at most." : "Keep it elsewhere.")
+        refuse(
+          breach.limit ? "/high" : "/place",
+          "#{food.name}: #{breach.words}",
+          breach.limit ? "Say #{Core::Words.days(breach.limit)} at most." : "Keep it elsewhere."
+        )
       end
 
-      def refuse(pointer, message, remedy) = raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      def refuse(pointer, message, remedy)
+        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+      end
     end
   end
 end

@@ -11,10 +11,20 @@ module NutShelf
       # @param input [Hash] :place_id
       def perform(input)
         place = room.places[input[:place_id]] || room.place(nil)
-        around = house.counts.open.find { |count| house.places.within(count[:place_id]).include?(place.id) || house.places.within(place.id).include?(count[:place_id]) }
+        around =
+          house.counts.open.find do |count|
+            house.places.within(count[:place_id]).include?(place.id) ||
+              house.places.within(place.id).include?(count[:place_id])
+          end
         if around
-          raise Conflict.new("#{around[:person]} is counting #{room.place(around[:place_id]).name} already.", code: "counting_already", remedy: "Go on with that count together, or finish it first.",
-            current: { count_id: around[:id].to_s })
+          raise Conflict.new(
+            "#{around[:person]} is counting #{room.place(around[:place_id]).name} already.",
+            code: "counting_already",
+            remedy: "Go on with that count together, or finish it first.",
+            current: {
+              count_id: around[:id].to_s
+            }
+          )
         end
         { count_id: house.counts.add(place_id: place.id, account_id: room.caller.account_id) }
       end

@@ -19,11 +19,16 @@ module NutShelf
       end
 
       def wanted(lot, text)
-        amount = text ? text.to_r : [lot[:open] ? lot[:on_hand].to_r : (lot[:pack_amount]&.to_r || 1r), lot[:on_hand].to_r].min
+        amount =
+          text ? text.to_r : [lot[:open] ? lot[:on_hand].to_r : (lot[:pack_amount]&.to_r || 1r), lot[:on_hand].to_r].min
         return amount if amount.positive?
-        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.") if text.nil?
+        if text.nil?
+          raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
+        end
 
-        raise Invalid.new("The amount must be above zero.", code: "invalid", pointer: "/amount", remedy: "Say how much was taken.")
+        raise Invalid.new(
+          "The amount must be above zero.", code: "invalid", pointer: "/amount", remedy: "Say how much was taken."
+        )
       end
 
       def name(lot) = lot[:label].empty? ? room.food(lot[:food_id]).name : lot[:label]

@@ -7,7 +7,10 @@ module NutShelf
   module Desk
     # Something leaves without being eaten: binned, composted, given away or fed to animals, and why.
     class Throw < Act
-      WORDS = { "binned" => "Threw away", "composted" => "Composted", "given_away" => "Gave away", "animals" => "Fed to animals" }.freeze
+      WORDS = {
+        "binned" => "Threw away", "composted" => "Composted", "given_away" => "Gave away",
+        "animals" => "Fed to animals"
+      }.freeze
 
       private
 
@@ -15,9 +18,15 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = input[:amount] ? room.still_there(lot, input[:amount].to_r) : lot[:on_hand].to_r
-        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.") unless amount.positive?
+        unless amount.positive?
+          raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.")
+        end
 
-        thrown = entry("throw", "#{WORDS.fetch(input[:outcome])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}")
+        thrown =
+          entry(
+            "throw",
+            "#{WORDS.fetch(input[:outcome])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}"
+          )
         value = Taking.new(room, thrown).take(lot, amount, input[:outcome], why: input[:why].to_s)
         done(thrown, lot_id: lot[:id], value_minor: value)
       end

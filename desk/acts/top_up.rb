@@ -14,14 +14,27 @@ module NutShelf
 
       # @param input [Hash] :lot_id the jar, :from_lot_id, :amount in base units or nil for one pack
       def perform(input)
-        raise Invalid.new("A jar cannot be topped up from itself.", code: "invalid", pointer: "/from_lot_id", remedy: "Choose another stack.") if input[:lot_id] == input[:from_lot_id]
+        if input[:lot_id] == input[:from_lot_id]
+          raise Invalid.new(
+            "A jar cannot be topped up from itself.", code: "invalid", pointer: "/from_lot_id",
+            remedy: "Choose another stack."
+          )
+        end
 
         lots = house.lots.lock([input[:lot_id], input[:from_lot_id]])
-        jar, source = input.values_at(:lot_id, :from_lot_id).map { |id| lots[id] || raise(Store::Missing, "There is no such stack here.") }
+        jar, source =
+          input
+            .values_at(:lot_id, :from_lot_id)
+            .map { |id| lots[id] || raise(Store::Missing, "There is no such stack here.") }
         refuse_other(jar, source)
         check_fit(jar, source)
         amount = wanted(source, input[:amount])
-        poured = entry("top_up", "Topped up #{room.food(jar[:food_id]).name} with #{room.wording(source.merge(pack_amount: nil), amount: amount)}")
+        poured =
+          entry(
+            "top_up",
+            "Topped up #{room.food(jar[:food_id]).name} with #{room.wording(source.merge(pack_amount: nil),
+              amount: amount)}"
+          )
         part = opened(poured, source)
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
         poured.happen(jar, event(poured, part))
@@ -29,39 +42,71 @@ module NutShelf
       end
 
       def refuse_other(jar, source)
-        return if jar[:food_id] == source[:food_id] && jar[:dimension] == source[:dimension] && (jar[:container_id] || jar[:open])
+        if jar[:food_id] == source[:food_id] && jar[:dimension] == source[:dimension] &&
+            (jar[:container_id] || jar[:open])
+          return
+        end
 
-        raise Conflict.new("Only the same food goes into an open jar or tub.", code: "not_same_food", remedy: "Decant it into a jar of its own.")
+        raise Conflict.new(
+          "Only the same food goes into an open jar or tub.",
+          code: "not_same_food",
+          remedy: "Decant it into a jar of its own."
+        )
       end
 
       def check_fit(jar, source)
         dating = Redate.new(room)
-        { "/lot_id" => jar, "/from_lot_id" => source }.each { |pointer, lot| Fit.check(room, lot, dating.part(lot), pointer: pointer) }
+        { "/lot_id" => jar, "/from_lot_id" => source }.each do |pointer, lot|
+          Fit.check(room, lot, dating.part(lot), pointer: pointer)
+        end
       end
 
       def wanted(source, text)
         amount = text ? text.to_r : [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
-        limit = source[:open] ? source[:on_hand].to_r : [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
+        limit =
+          if source[:open]
+            source[:on_hand].to_r
+          else
+            [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
+          end
         return amount if amount.positive? && amount <= limit
 
-        raise Conflict.new("That is more than one pack holds.", code: "not_enough", remedy: "Pour one pack after the other.")
+        raise Conflict.new(
+          "That is more than one pack holds.",
+          code: "not_enough",
+          remedy: "Pour one pack after the other."
+        )
       end
 
       # A sealed pack is opened first, so that its own opened date is what the jar takes over.
-      def opened(poured, source) = source[:open] || source[:situation] != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
+      def opened(poured, source)
+        source[:open] || source[:situation] != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
+      end
 
       # The jar remembers the part with its dates, and every lot text that went in, for a recall.
       def event(poured, lot)
         part = poured.redate.part(lot)
-        room.happening("topped_up", **part.to_h, quality_until: part.quality_until&.iso8601, safety_until: part.safety_until&.iso8601,
-          lot_id: lot[:id], **WentIn.of([lot]).transform_keys(&:to_sym))
+        room.happening(
+          "topped_up",
+          **part.to_h,
+          quality_until: part.quality_until&.iso8601,
+          safety_until: part.safety_until&.iso8601,
+          lot_id: lot[:id],
+          **WentIn.of([lot]).transform_keys(&:to_sym)
+        )
       end
 
       def full(poured, jar)
         tub = jar[:container_id] && house.containers.find(jar[:container_id])
         return false unless tub && tub[:full_at] && house.lots.one(jar[:id])[:on_hand] >= tub[:full_at]
 
-        poured.make("care", title: "#{tub[:name]} is full: use or empty it", lot_id: jar[:id], first_on: room.today, next_on: room.today)
+        poured.make(
+          "care",
+          title: "#{tub[:name]} is full: use or empty it",
+          lot_id: jar[:id],
+          first_on: room.today,
+          next_on: room.today
+        )
         true
       end
     end

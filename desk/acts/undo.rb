@@ -42,11 +42,23 @@ module NutShelf
       end
 
       def refuse(act)
-        raise Conflict.new("An undo is not undone; do the thing again instead.", code: "not_undoable", remedy: "Do it again.") if act[:undoes_act_id]
-        raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.") if house.ledger.undone?(act[:id])
+        if act[:undoes_act_id]
+          raise Conflict.new(
+            "An undo is not undone; do the thing again instead.",
+            code: "not_undoable",
+            remedy: "Do it again."
+          )
+        end
+        if house.ledger.undone?(act[:id])
+          raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.")
+        end
         return if room.caller.keeper? || act[:role] == "helper"
 
-        raise Forbidden.new("A keeper did that.", code: "keeper_only", remedy: "Ask a keeper of the household to take it back.")
+        raise Forbidden.new(
+          "A keeper did that.",
+          code: "keeper_only",
+          remedy: "Ask a keeper of the household to take it back."
+        )
       end
 
       # Later acts stand in the way when they build on a stack this act made or changed; a stack it only
@@ -58,8 +70,17 @@ module NutShelf
         return if later.empty?
 
         latest = later.max_by { |row| row[:id] }
-        raise Conflict.new("Later: #{latest[:summary]}. That has to be undone first.", code: "depended_on", act_id: latest[:id],
-          remedy: act[:kind] == "cook" ? "Undo that first, or correct the stacks by hand: take or throw what is left." : "Undo that first.")
+        raise Conflict.new(
+          "Later: #{latest[:summary]}. That has to be undone first.",
+          code: "depended_on",
+          act_id: latest[:id],
+          remedy:
+            if act[:kind] == "cook"
+              "Undo that first, or correct the stacks by hand: take or throw what is left."
+            else
+              "Undo that first."
+            end
+        )
       end
 
       def shaped
@@ -69,7 +90,13 @@ module NutShelf
 
       def reverse(undo, lots)
         @movements.reverse_each do |row|
-          house.ledger.move(act_id: undo.act_id, lot_id: row[:lot_id], quantity: -row[:quantity], value_minor: -row[:value_minor], reason: "undone")
+          house.ledger.move(
+            act_id: undo.act_id,
+            lot_id: row[:lot_id],
+            quantity: -row[:quantity],
+            value_minor: -row[:value_minor],
+            reason: "undone"
+          )
         end
         @events.reverse_each { |event| put_back(undo, lots.fetch(event[:lot_id]), event) }
       end
@@ -95,14 +122,24 @@ module NutShelf
 
           house.records.lock(event[:record], event[:record_id])
           before = symbols(event[:before])
-          before.empty? ? house.records.retire(event[:record], event[:record_id]) : house.records.update(event[:record], event[:record_id], house.records.typed(event[:record], before))
+          if before.empty?
+            house.records.retire(event[:record], event[:record_id])
+          else
+            house.records.update(event[:record], event[:record_id], house.records.typed(event[:record], before))
+          end
           noted(undo, event, before)
         end
-        After.new(room, undo).records_changed(@records)
+        After.new(room, undo).follow(@records)
       end
 
       def noted(undo, event, before)
-        house.records.event(act_id: undo.act_id, record: event[:record], record_id: event[:record_id], before: event[:after].to_h, after: before)
+        house.records.event(
+          act_id: undo.act_id,
+          record: event[:record],
+          record_id: event[:record_id],
+          before: event[:after].to_h,
+          after: before
+        )
       end
 
       # A code means again what it meant before.
@@ -117,14 +154,23 @@ module NutShelf
         made = MADE[act[:kind]] or return
         return if house.public_send(made).archive(act[:subject_id])
 
-        raise Conflict.new("Something stands there or is kept of it.", code: "depended_on", remedy: "Move or use up what there is first.")
+        raise Conflict.new(
+          "Something stands there or is kept of it.",
+          code: "depended_on",
+          remedy: "Move or use up what there is first."
+        )
       end
 
       def meals_back(undo)
         @meals.reverse_each do |event|
           before = event[:before].to_h
           back = before.empty? ? { "status" => "dropped" } : before
-          house.ledger.meal_event(act_id: undo.act_id, meal_id: event[:meal_id], before: event[:after].to_h, after: back)
+          house.ledger.meal_event(
+            act_id: undo.act_id,
+            meal_id: event[:meal_id],
+            before: event[:after].to_h,
+            after: back
+          )
           house.meals.update(event[:meal_id], back.transform_keys(&:to_sym))
         end
       end

@@ -6,20 +6,34 @@ require_relative "../support/api"
 module Bodies
   DOORS = %w[/api/login /api/logout /api/change-password /api/close-account].freeze
   BODIES = {
-    "nothing" => "", "a list" => "[]", "a number" => "5", "a word" => "\"words\"", "null" => "null", "half an object" => "{\"login\":",
-    "no text" => "{\"login\":\"\xFF\xFE\"}".b, "a null byte" => "{\"login\":\"a\\u0000b\",\"password\":\"x\"}",
+    "nothing" => "",
+    "a list" => "[]",
+    "a number" => "5",
+    "a word" => "\"words\"",
+    "null" => "null",
+    "half an object" => "{\"login\":",
+    "no text" => "{\"login\":\"\xFF\xFE\"}".b,
+    "a null byte" => "{\"login\":\"a\\u0000b\",\"password\":\"x\"}",
     "half a character" => "{\"login\":\"\\ud800\",\"password\":\"x\"}",
-    "numbers for words" => "{\"login\":5,\"password\":7}", "lists for words" => "{\"login\":[1],\"password\":[\"x\"]}",
+    "numbers for words" => "{\"login\":5,\"password\":7}",
+    "lists for words" => "{\"login\":[1],\"password\":[\"x\"]}",
     "objects for words" => "{\"login\":{\"a\":1},\"password\":{\"b\":{}}}",
-    "far too long words" => "{\"login\":\"#{'a' * 9_000}@example.test\",\"password\":\"#{'b' * 9_000}\"}",
-    "a deep nest" => "#{'[' * 500}#{']' * 500}", "twice the same" => "{\"login\":\"a@example.test\",\"login\":[],\"password\":\"x\"}"
+    "far too long words" => "{\"login\":\"#{"a" * 9_000}@example.test\",\"password\":\"#{"b" * 9_000}\"}",
+    "a deep nest" => "#{"[" * 500}#{"]" * 500}",
+    "twice the same" => "{\"login\":\"a@example.test\",\"login\":[],\"password\":\"x\"}"
   }.freeze
 end
 
 RSpec.describe "Bodies at the doors", :api do
   let(:ines) { household! }
 
-  def knock(path, body) = post(path, body, { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf, "HTTP_IDEMPOTENCY_KEY" => key! })
+  def knock(path, body)
+    post(
+      path,
+      body,
+      { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf, "HTTP_IDEMPOTENCY_KEY" => key! }
+    )
+  end
 
   Bodies::DOORS.each do |path|
     Bodies::BODIES.each do |name, body|

@@ -6,20 +6,39 @@ RSpec.describe "The contract", :api do
   document = ApiSupport::Contract::DOCUMENT
 
   it "knows every route, and every route of it exists" do
-    routed = NutShelf::Api::App::RESOURCES.flat_map do |mount, klass|
-      klass.routes.slice("GET", "POST").flat_map { |verb, routes| routes.map { |pattern, *| "#{verb.downcase} #{"#{mount}#{pattern}".sub(%r{/\z}, '').sub(/:(id|token)/, '{\\1}')}" } }
-    end
+    routed =
+      NutShelf::Api::App::RESOURCES.flat_map do |mount, klass|
+        klass.routes.slice("GET", "POST").flat_map do |verb, routes|
+          routes.map do |pattern, *|
+            "#{verb.downcase} #{"#{mount}#{pattern}".sub(%r{/\z}, "").sub(/:(id|token)/, '{\\1}')}"
+          end
+        end
+      end
     door = %w[/api/login /api/logout /api/change-password /api/close-account].map { |path| "post #{path}" }
     written = document["paths"].flat_map { |path, item| item.keys.map { |verb| "#{verb} #{path}" } }
     expect(routed + door).to match_array(written)
   end
 
   it "allows no field it does not name, and needs every field it answers with" do
-    loose = document["components"]["schemas"].select { |_, schema| schema["type"] == "object" && schema["properties"] && schema["additionalProperties"] != false }.keys
+    loose =
+      document["components"]["schemas"]
+        .select do |_, schema|
+          schema["type"] == "object" && schema["properties"] && schema["additionalProperties"] != false
+        end
+        .keys
     expect(loose).to be_empty
-    answers = %w[Stack Food Place Dish Meal MealDetail Pick PickLine Draft Today Missing MissingItem ActRow HistoryRow StackDetail Session ImportPreview StackFacts Count ExpectedStack UnexpectedLine Difference Counts PlaceDetail
-                 BringItem Container CareRow Scanned ScanDraft KeepingPage KeepingCell PeoplePage Person Foresight ForeseenStack Weight]
-    half = answers.select { |name| document["components"]["schemas"][name].then { |schema| schema["properties"].keys.sort != schema["required"].sort } }
+    answers = %w[
+      Stack Food Place Dish Meal MealDetail Pick PickLine Draft Today Missing MissingItem ActRow HistoryRow
+      StackDetail Session ImportPreview StackFacts Count ExpectedStack UnexpectedLine Difference Counts PlaceDetail
+      BringItem Container CareRow Scanned ScanDraft KeepingPage KeepingCell PeoplePage Person Foresight ForeseenStack
+      Weight
+    ]
+    half =
+      answers.select do |name|
+        document["components"]["schemas"][name].then do |schema|
+          schema["properties"].keys.sort != schema["required"].sort
+        end
+      end
     expect(half).to be_empty
   end
 
@@ -33,7 +52,11 @@ RSpec.describe "The contract", :api do
   end
 
   it "gives every code a status" do
-    codes = Dir[File.expand_path("../../{api,desk}/**/*.rb", __dir__)].flat_map { |path| File.read(path).scan(/(?:code: |refuse\(|document\()"([a-z_]+)"/) }.flatten.uniq
+    codes =
+      Dir[File.expand_path("../../{api,desk}/**/*.rb", __dir__)]
+        .flat_map { |path| File.read(path).scan(/(?:code: |refuse\(|document\()"([a-z_]+)"/) }
+        .flatten
+        .uniq
     expect(codes - ApiSupport::Contract::CODES.keys).to be_empty
   end
 end

@@ -5,8 +5,12 @@ require_relative "../support/api"
 # The door and everybody who should not get through it.
 RSpec.describe "The door", :api do
   paths = ApiSupport::Contract::DOCUMENT["paths"]
-  outside = %w[/api/session /api/login /api/first-start /api/demo-sign-in /api/logout /api/change-password /api/close-account /api/join /api/join/look /api/calendar/{token}.ics]
-  inside = paths.flat_map { |path, item| item.keys.map { |verb| [verb, path] } }.reject { |_, path| outside.include?(path) }
+  outside = %w[
+    /api/session /api/login /api/first-start /api/demo-sign-in /api/logout /api/change-password /api/close-account
+    /api/join /api/join/look /api/calendar/{token}.ics
+  ]
+  inside =
+    paths.flat_map { |path, item| item.keys.map { |verb| [verb, path] } }.reject { |_, path| outside.include?(path) }
 
   def call_route(verb, path, id: 1, body: {}, **more)
     path = path.sub("{id}", id.to_s)
@@ -31,27 +35,111 @@ RSpec.describe "The door", :api do
       cupboard = place_id(@theirs, "cupboard")
       @stack = put_away(@theirs, "canned-chickpeas", "cupboard")
       invitation = act(:Invite, @theirs, { name: "Guest", role: "helper" })["invitation_id"]
-      @ids = { "meals" => act(:PlanMeal, @theirs, { recipe_id: recipe, on: "2026-11-25" })["meal_id"], "acts" => @stack["act_id"], "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"], "places" => cupboard,
-               "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"], "care" => act(:AddCare, @theirs, { title: "Turn it", first_on: "2026-11-24" })["care_id"],
-               "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"], "keeping" => food_id(@theirs, "honey"), "feeds" => act(:OpenFeed, @theirs, {})["feed_id"],
-               "members" => invitation, "role" => @theirs.account_id }
+      @ids = {
+        "meals" => act(:PlanMeal, @theirs, { recipe_id: recipe, on: "2026-11-25" })["meal_id"],
+        "acts" => @stack["act_id"],
+        "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"],
+        "places" => cupboard,
+        "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],
+        "care" => act(:AddCare, @theirs, { title: "Turn it", first_on: "2026-11-24" })["care_id"],
+        "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"],
+        "keeping" => food_id(@theirs, "honey"),
+        "feeds" => act(:OpenFeed, @theirs, {})["feed_id"],
+        "members" => invitation,
+        "role" => @theirs.account_id
+      }
     end
 
     let(:theirs) { @theirs }
 
-    bodies = { "move" => { place_id: 1 }, "throw" => { outcome: "binned", why: "turned" }, "look" => { result: "good" }, "level" => { level: "low" }, "prepare" => { how: "cut" }, "store" => { method: "jar" },
-               "portion" => { count: 2 }, "decant" => { container_id: 1 }, "top-up" => { from_lot_id: 1 }, "correct" => { amount: "1" }, "quarantine" => { reason: "pest" }, "foresee" => { act: "open" },
-               "lines" => { lot_id: 1, found: "gone" },
-               "clear" => {}, "rest" => { found: "gone" }, "fit" => { box_mm: [10, 10, 10] }, "photo" => { content: "eA==" }, "role" => { role: "helper" },
-               "own" => { place: "fridge", state: "whole", low: 1, high: 2, reason: "why not" }, "change" => {},
-               "counts/clear" => { line_id: 1 }, "counts/throw" => {}, "keeping/drop" => { rule_id: 1 }, "containers/change" => { owned: 2 },
-               "keeping/food" => { nicknames: ["sweet"] }, "keeping/merge" => { into_food_id: 1 }, "keeping/archive" => {} }
+    bodies = {
+      "move" => {
+        place_id: 1
+      },
+      "throw" => {
+        outcome: "binned",
+        why: "turned"
+      },
+      "look" => {
+        result: "good"
+      },
+      "level" => {
+        level: "low"
+      },
+      "prepare" => {
+        how: "cut"
+      },
+      "store" => {
+        method: "jar"
+      },
+      "portion" => {
+        count: 2
+      },
+      "decant" => {
+        container_id: 1
+      },
+      "top-up" => {
+        from_lot_id: 1
+      },
+      "correct" => {
+        amount: "1"
+      },
+      "quarantine" => {
+        reason: "pest"
+      },
+      "foresee" => {
+        act: "open"
+      },
+      "lines" => {
+        lot_id: 1,
+        found: "gone"
+      },
+      "clear" => {},
+      "rest" => {
+        found: "gone"
+      },
+      "fit" => {
+        box_mm: [10, 10, 10]
+      },
+      "photo" => {
+        content: "eA=="
+      },
+      "role" => {
+        role: "helper"
+      },
+      "own" => {
+        place: "fridge", state: "whole", low: 1, high: 2, reason: "why not"
+      },
+      "change" => {},
+      "counts/clear" => {
+        line_id: 1
+      },
+      "counts/throw" => {},
+      "keeping/drop" => {
+        rule_id: 1
+      },
+      "containers/change" => {
+        owned: 2
+      },
+      "keeping/food" => {
+        nicknames: ["sweet"]
+      },
+      "keeping/merge" => {
+        into_food_id: 1
+      },
+      "keeping/archive" => {}
+    }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
         sign_in(@me)
         room, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
         id = @ids.fetch(word == "role" ? word : room, @stack["lot_id"])
-        call_route(verb, word == "fill" ? "#{path}?food_id=1" : path, id: id, body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) })
+        call_route(
+          verb,
+          word == "fill" ? "#{path}?food_id=1" : path,
+          id: id,
+          body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) }
+        )
         expect(status).to eq(404)
       end
     end
@@ -91,14 +179,14 @@ RSpec.describe "The door", :api do
     end
 
     it "names the field by a JSON pointer" do
-      problem = tell("/api/stacks/#{stack['lot_id']}/take", { amount: 3 })
+      problem = tell("/api/stacks/#{stack["lot_id"]}/take", { amount: 3 })
       expect(problem["errors"]).to eq([{ "pointer" => "/amount", "detail" => "It must be a string." }])
     end
 
     it "needs a key for every write and answers the same key with the same words" do
-      tell("/api/stacks/#{stack['lot_id']}/take", {}, key: nil)
+      tell("/api/stacks/#{stack["lot_id"]}/take", {}, key: nil)
       expect(JSON.parse(last_response.body)["code"]).to eq("key_missing")
-      twice = Array.new(2) { tell("/api/stacks/#{stack['lot_id']}/take", {}, key: "the-same-key") }
+      twice = Array.new(2) { tell("/api/stacks/#{stack["lot_id"]}/take", {}, key: "the-same-key") }
       expect(twice.uniq.size).to eq(1)
       expect(lot(who, stack["lot_id"])[:on_hand]).to eq(0)
     end
@@ -112,8 +200,15 @@ RSpec.describe "The door", :api do
 
     it "refuses odd queries in words" do
       sign_in(@refused)
-      [["/api/stacks", { limit: "0" }], ["/api/stacks", { limit: "x" }], ["/api/stacks", { cursor: "%%%" }], ["/api/stacks", { state: "green" }], ["/api/dishes", { on: "soon" }],
-       ["/api/missing", { days: "9999" }], ["/api/foods", { q: "x" * 500 }]].each do |path, params|
+      [
+        ["/api/stacks", { limit: "0" }],
+        ["/api/stacks", { limit: "x" }],
+        ["/api/stacks", { cursor: "%%%" }],
+        ["/api/stacks", { state: "green" }],
+        ["/api/dishes", { on: "soon" }],
+        ["/api/missing", { days: "9999" }],
+        ["/api/foods", { q: "x" * 500 }]
+      ].each do |path, params|
         ask(path, params)
         expect(status).to eq(422)
       end
@@ -126,16 +221,30 @@ RSpec.describe "The door", :api do
       fridge = place_id(who, "fridge")
       honey = food_id(who, "honey")
       odd = [
-        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "999999999999" }], ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "0" }],
-        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "-1" }], ["/api/meals", { recipe_id: 999_999_999, on: "2026-11-25" }],
-        ["/api/meals", { recipe_id: recipe, on: "1999-01-01" }], ["/api/meals", { recipe_id: recipe, on: "2026-02-31" }],
-        ["/api/stacks/#{id}/take", { amount: "999999999999.999999" }], ["/api/stacks/#{id}/take", { amount: "-5" }], ["/api/stacks/#{id}/take", { amount: "0" }],
-        ["/api/stacks/#{id}/throw", { amount: "-5", outcome: "binned", why: "other" }], ["/api/stacks/#{id}/move", { place_id: 999_999_999_999_999 }],
-        ["/api/stacks/#{id}/move", { place_id: 10**30 }], ["/api/meals/#{meal}/cook", { used: [{ lot_id: id, amount: "999999999" }] }],
-        ["/api/meals/#{meal}/cook", { used: [{ lot_id: 10**17, amount: "1" }] }], ["/api/meals/#{meal}/cook", { used: [], leftovers: { portions: "999999999999", place_id: fridge } }],
-        ["/api/stacks", { food_id: honey, place_id: fridge, count: "1", printed_on: "2026-02-31", printed_kind: "best_before" }],
-        ["/api/stacks", { food_id: honey, place_id: fridge, count: "1", amount: "5" }], ["/api/stacks", { food_id: 10**30, place_id: fridge, count: "1" }],
-        ["/api/places", { name: "Cupboard", kind: "cupboard" }], ["/api/places", { name: "Deep", kind: "cupboard", parent_id: 999_999_999 }], ["/api/acts/999999999/undo", {}]
+        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "999999999999" }],
+        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "0" }],
+        ["/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "-1" }],
+        ["/api/meals", { recipe_id: 999_999_999, on: "2026-11-25" }],
+        ["/api/meals", { recipe_id: recipe, on: "1999-01-01" }],
+        ["/api/meals", { recipe_id: recipe, on: "2026-02-31" }],
+        ["/api/stacks/#{id}/take", { amount: "999999999999.999999" }],
+        ["/api/stacks/#{id}/take", { amount: "-5" }],
+        ["/api/stacks/#{id}/take", { amount: "0" }],
+        ["/api/stacks/#{id}/throw", { amount: "-5", outcome: "binned", why: "other" }],
+        ["/api/stacks/#{id}/move", { place_id: 999_999_999_999_999 }],
+        ["/api/stacks/#{id}/move", { place_id: 10**30 }],
+        ["/api/meals/#{meal}/cook", { used: [{ lot_id: id, amount: "999999999" }] }],
+        ["/api/meals/#{meal}/cook", { used: [{ lot_id: 10**17, amount: "1" }] }],
+        ["/api/meals/#{meal}/cook", { used: [], leftovers: { portions: "999999999999", place_id: fridge } }],
+        [
+          "/api/stacks",
+          { food_id: honey, place_id: fridge, count: "1", printed_on: "2026-02-31", printed_kind: "best_before" }
+        ],
+        ["/api/stacks", { food_id: honey, place_id: fridge, count: "1", amount: "5" }],
+        ["/api/stacks", { food_id: 10**30, place_id: fridge, count: "1" }],
+        ["/api/places", { name: "Cupboard", kind: "cupboard" }],
+        ["/api/places", { name: "Deep", kind: "cupboard", parent_id: 999_999_999 }],
+        ["/api/acts/999999999/undo", {}]
       ]
       answers = odd.map { |path, body| tell(path, body).then { [path, body, status] } }
       expect(answers.reject { |_, _, code| code.between?(400, 422) }).to be_empty
@@ -147,46 +256,101 @@ RSpec.describe "The door", :api do
       count = act(:StartCount, who, { place_id: cupboard })["count_id"]
       jar = act(:AddContainer, who, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"]
       odd = [
-        ["/api/counts", { place_id: 10**30 }], ["/api/counts", { place_id: 999_999_999 }], ["/api/counts/999999999/finish", {}], ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", packs: "999999999999" }],
-        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", amount: "-1" }], ["/api/counts/#{count}/lines", { lot_id: id, found: "level" }], ["/api/counts/#{count}/lines", { lot_id: 10**17, found: "gone" }],
-        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", quarters: 9 }], ["/api/counts/#{count}/clear", { line_id: 999_999_999 }], ["/api/counts/#{count}/finish", { reasons: { "1" => "vanished" } }],
-        ["/api/stacks/#{id}/portion", { size: "0" }], ["/api/stacks/#{id}/portion", { size: "-3" }], ["/api/stacks/#{id}/portion", {}], ["/api/stacks/#{id}/portion", { count: 2, size: "3" }],
+        ["/api/counts", { place_id: 10**30 }],
+        ["/api/counts", { place_id: 999_999_999 }],
+        ["/api/counts/999999999/finish", {}],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", packs: "999999999999" }],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", amount: "-1" }],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "level" }],
+        ["/api/counts/#{count}/lines", { lot_id: 10**17, found: "gone" }],
+        ["/api/counts/#{count}/lines", { lot_id: id, found: "amount", quarters: 9 }],
+        ["/api/counts/#{count}/clear", { line_id: 999_999_999 }],
+        ["/api/counts/#{count}/finish", { reasons: { "1" => "vanished" } }],
+        ["/api/stacks/#{id}/portion", { size: "0" }],
+        ["/api/stacks/#{id}/portion", { size: "-3" }],
+        ["/api/stacks/#{id}/portion", {}],
+        ["/api/stacks/#{id}/portion", { count: 2, size: "3" }],
         ["/api/stacks/#{id}/portion", { count: 2, amount: "-1" }],
-        ["/api/stacks/#{id}/portion", { count: 2, place_id: 999_999_999 }], ["/api/stacks/#{id}/decant", { container_id: 10**17 }], ["/api/stacks/#{id}/decant", { container_id: jar, amount: "-1" }],
-        ["/api/stacks/#{id}/top-up", { from_lot_id: id }], ["/api/stacks/#{id}/top-up", { from_lot_id: 10**17 }], ["/api/stacks/#{id}/correct", { amount: "999999999999" }], ["/api/stacks/#{id}/correct", { amount: "-1" }],
-        ["/api/stacks/#{id}/seen", { amount: "999999999999" }], ["/api/stacks/#{id}/amend", { printed_on: "2026-02-31" }], ["/api/stacks/#{id}/amend", { made_on: "2027-01-01" }], ["/api/stacks/#{id}/amend", {}],
-        ["/api/stacks/#{id}/prepare", { how: "cut", amount: "0" }], ["/api/stacks/#{id}/prepare", { how: "cut", place_id: 999_999_999 }], ["/api/stacks/#{id}/foresee", { act: "cook" }],
+        ["/api/stacks/#{id}/portion", { count: 2, place_id: 999_999_999 }],
+        ["/api/stacks/#{id}/decant", { container_id: 10**17 }],
+        ["/api/stacks/#{id}/decant", { container_id: jar, amount: "-1" }],
+        ["/api/stacks/#{id}/top-up", { from_lot_id: id }],
+        ["/api/stacks/#{id}/top-up", { from_lot_id: 10**17 }],
+        ["/api/stacks/#{id}/correct", { amount: "999999999999" }],
+        ["/api/stacks/#{id}/correct", { amount: "-1" }],
+        ["/api/stacks/#{id}/seen", { amount: "999999999999" }],
+        ["/api/stacks/#{id}/amend", { printed_on: "2026-02-31" }],
+        ["/api/stacks/#{id}/amend", { made_on: "2027-01-01" }],
+        ["/api/stacks/#{id}/amend", {}],
+        ["/api/stacks/#{id}/prepare", { how: "cut", amount: "0" }],
+        ["/api/stacks/#{id}/prepare", { how: "cut", place_id: 999_999_999 }],
+        ["/api/stacks/#{id}/foresee", { act: "cook" }],
         ["/api/stacks/#{id}/foresee", { act: "portion", input: { size: "0" } }],
-        ["/api/places/#{cupboard}/fit", { box_mm: [1, 1, 1], shelf_mm: [20_000, 20_000, 20_000] }], ["/api/places/#{cupboard}/change", { parent_id: 999_999_999 }], ["/api/places/#{cupboard}/change", { low_c: 40, high_c: 2 }],
-        ["/api/containers", { name: "x", kind: "jar", capacity_ml: 5, tare_g: "-4" }], ["/api/containers/#{jar}/change", { owned: -1 }], ["/api/care", { title: "x", first_on: "2026-02-31" }],
+        ["/api/places/#{cupboard}/fit", { box_mm: [1, 1, 1], shelf_mm: [20_000, 20_000, 20_000] }],
+        ["/api/places/#{cupboard}/change", { parent_id: 999_999_999 }],
+        ["/api/places/#{cupboard}/change", { low_c: 40, high_c: 2 }],
+        ["/api/containers", { name: "x", kind: "jar", capacity_ml: 5, tare_g: "-4" }],
+        ["/api/containers/#{jar}/change", { owned: -1 }],
+        ["/api/care", { title: "x", first_on: "2026-02-31" }],
         ["/api/care", { title: "x", first_on: "2026-12-01", every_days: 2, every_months: 1 }],
-        ["/api/care", { title: "x", first_on: "2026-12-01", holds_days: 2 }], ["/api/care", { title: "x", first_on: "2026-12-01", lot_id: 10**17 }],
+        ["/api/care", { title: "x", first_on: "2026-12-01", holds_days: 2 }],
+        ["/api/care", { title: "x", first_on: "2026-12-01", lot_id: 10**17 }],
         ["/api/barcodes", { code: "4006381333932", food_id: 1, amount: "1", unit: "g" }],
-        ["/api/recall", { lot_ids: [10**17], reason: "recall" }], ["/api/recall", { lot_ids: [], reason: "recall" }], ["/api/scale", { grams: "-1", steady: true }], ["/api/people", { name: "x", portion_factor: "9" }],
-        ["/api/people", { name: "x", portion_factor: "1", excludes: ["gravel"] }], ["/api/ways", { settings: { front_days: 50, soon_days: 20 } }], ["/api/ways", {}],
-        ["/api/keeping/#{food_id(who, 'honey')}/own", { place: "fridge", state: "opened", low: 9, high: 2, reason: "why not" }]
+        ["/api/recall", { lot_ids: [10**17], reason: "recall" }],
+        ["/api/recall", { lot_ids: [], reason: "recall" }],
+        ["/api/scale", { grams: "-1", steady: true }],
+        ["/api/people", { name: "x", portion_factor: "9" }],
+        ["/api/people", { name: "x", portion_factor: "1", excludes: ["gravel"] }],
+        ["/api/ways", { settings: { front_days: 50, soon_days: 20 } }],
+        ["/api/ways", {}],
+        [
+          "/api/keeping/#{food_id(who, "honey")}/own",
+          { place: "fridge", state: "opened", low: 9, high: 2, reason: "why not" }
+        ]
       ]
       answers = odd.map { |path, body| tell(path, body).then { [path, body, status] } }
       expect(answers.reject { |_, _, code| code.between?(400, 422) }).to be_empty
-      ["(01)", "(15)", "]C1", "]C1#{'9' * 200}", "\u001D", "(3103)", "(37)x", "\u0001\u0002", "/s/", "\u{1F41F}"].each do |text|
-        expect(tell("/api/scan", { text: text })["kind"]).to be_answered
-      end
+      [
+        "(01)",
+        "(15)",
+        "]C1",
+        "]C1#{"9" * 200}",
+        "\u001D",
+        "(3103)",
+        "(37)x",
+        "\u0001\u0002",
+        "/s/",
+        "\u{1F41F}"
+      ].each { |text| expect(tell("/api/scan", { text: text })["kind"]).to be_answered }
     end
 
     # A scan is always answered, with a kind of its own for what cannot be read.
     def be_answered = satisfy { |kind| %w[text unreadable unknown_pack wrong_digit unknown_stack].include?(kind) }
 
     it "refuses amounts of sheer size" do
-      tell("/api/stacks", { food_id: food_id(who, "honey"), place_id: place_id(who, "cupboard"), count: "999999999999", amount: "999999999999", unit: "g" })
+      tell(
+        "/api/stacks",
+        {
+          food_id: food_id(who, "honey"),
+          place_id: place_id(who, "cupboard"),
+          count: "999999999999",
+          amount: "999999999999",
+          unit: "g"
+        }
+      )
       expect(status).to eq(422)
     end
   end
 
   it "lets a helper take but not bring in or make places" do
     who = sign_in(household!)
-    office.database.sequel.transaction { Sequel.connect(HouseSupport.owner_url) { |owner| owner[:memberships].where(account_id: who.account_id).update(role: "helper") } }
+    office.database.sequel.transaction do
+      Sequel.connect(HouseSupport.owner_url) do |owner|
+        owner[:memberships].where(account_id: who.account_id).update(role: "helper")
+      end
+    end
     stack = put_away(who, "honey", "cupboard")
-    tell("/api/stacks/#{stack['lot_id']}/take")
+    tell("/api/stacks/#{stack["lot_id"]}/take")
     expect(status).to eq(200)
     tell("/api/places", { name: "Attic", kind: "cupboard" })
     expect([status, JSON.parse(last_response.body)["code"]]).to eq([403, "keeper_only"])
@@ -197,7 +361,10 @@ RSpec.describe "The door", :api do
   it "signs in and out, changes a password, and locks after many wrong tries" do
     who = sign_in(household!)
     expect(ask("/api/session")).to include("signed_in" => true)
-    tell("/api/change-password", { password: "a long password", "new-password": "another long one", "password-confirm": "another long one" })
+    tell(
+      "/api/change-password",
+      { password: "a long password", "new-password": "another long one", "password-confirm": "another long one" }
+    )
     expect(status).to eq(200)
     @csrf = nil
     tell("/api/logout")
@@ -229,9 +396,14 @@ RSpec.describe "The door", :api do
 
   it "closes an account, but not that of the only keeper" do
     ines = sign_in(household!)
-    expect(tell("/api/close-account", { password: "a long password" })).to include("code" => "last_keeper", "title" => /only keeper of House/)
+    expect(tell("/api/close-account", { password: "a long password" })).to include(
+      "code" => "last_keeper",
+      "title" => /only keeper of House/
+    )
     other = office.database.outside { |db| db[:accounts].insert(email: "o#{rand(10**9)}@example.test", name: "Other") }
-    office.database.outside { |db| db[:memberships].insert(account_id: other, household_id: ines.household_id, role: "keeper") }
+    office.database.outside do |db|
+      db[:memberships].insert(account_id: other, household_id: ines.household_id, role: "keeper")
+    end
     feed = tell("/api/feeds")["path"]
     tell("/api/close-account", { password: "a long password" })
     expect(status).to eq(200)
@@ -246,14 +418,19 @@ RSpec.describe "The door", :api do
     slow = built(throttle: true)
     session = Rack::Test::Session.new(slow)
     token = JSON.parse(session.get("/api/session").body)["csrf"]
-    codes = Array.new(45) { session.post("/api/login", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token }).status }
+    codes =
+      Array.new(45) do
+        session.post("/api/login", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token }).status
+      end
     expect(codes).to include(429)
   end
 
   it "sends a strict policy and cookies no script can read" do
     ask("/api/session")
     policy = last_response.headers["content-security-policy"]
-    expect(policy).to include("default-src 'none'", "script-src 'self'").and(satisfy { |text| !text.include?("unsafe") })
+    expect(policy).to include("default-src 'none'", "script-src 'self'").and(
+      satisfy { |text| !text.include?("unsafe") }
+    )
     expect(last_response.headers["set-cookie"].to_s.downcase).to include("httponly", "samesite=lax")
   end
 
@@ -276,14 +453,24 @@ RSpec.describe "The door", :api do
       NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
     end
     let(:app) { built(office: fresh) }
-    let(:wanted) { { household: "Our house", name: "Ada", email: "ada@example.test", password: "long enough!", time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy", people: 3 } }
+    let(:wanted) do
+      {
+        household: "Our house", name: "Ada", email: "ada@example.test", password: "long enough!",
+        time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy", people: 3
+      }
+    end
 
     after { fresh.database.disconnect }
 
     it "makes the household and its keeper once, and never again" do
       expect(ask("/api/session")).to include("first_start" => true)
-      expect(tell("/api/first-start", { **wanted, time_zone: "Nowhere/Town" })["errors"].first["pointer"]).to eq("/time_zone")
-      expect(tell("/api/first-start", wanted)).to include("signed_in" => true, "household" => include("name" => "Our house"))
+      expect(tell("/api/first-start", { **wanted, time_zone: "Nowhere/Town" })["errors"].first["pointer"]).to eq(
+        "/time_zone"
+      )
+      expect(tell("/api/first-start", wanted)).to include(
+        "signed_in" => true,
+        "household" => include("name" => "Our house")
+      )
       @csrf = nil
       expect(tell("/api/first-start", { **wanted, email: "eve@example.test" })).to include("code" => "started")
       expect(ask("/api/dishes")).to include("servings" => "3")
@@ -296,14 +483,20 @@ RSpec.describe "The door", :api do
     email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     demo = Rack::Test::Session.new(built(demo_account: email))
     token = JSON.parse(demo.get("/api/session").body)["csrf"]
-    answer = demo.post("/api/demo-sign-in", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token })
+    answer =
+      demo.post("/api/demo-sign-in", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token })
     expect(JSON.parse(answer.body)).to include("signed_in" => true, "demo" => true)
     expect(ApiSupport::Checker.faults("post", "/api/demo-sign-in", answer)).to be_empty
   end
 
   it "agrees between two servers on one database" do
     who = sign_in(household!)
-    second = Rack::Test::Session.new(built(office: NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(HouseSupport.app_url).to_h, clock: clock)))
+    second =
+      Rack::Test::Session.new(
+        built(
+          office: NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(HouseSupport.app_url).to_h, clock: clock)
+        )
+      )
     stack = put_away(who, "honey", "cupboard")
     second.set_cookie(rack_mock_session.cookie_jar.for(URI("http://example.org/")))
     seen = JSON.parse(second.get("/api/stacks").body)

@@ -8,7 +8,9 @@ RSpec.describe "Letters", :api do
   let(:tins) { put_away(who, "canned-chickpeas", "cupboard", count: "3", occurred_on: "2026-11-10")["lot_id"] }
 
   def enveloped(on:, sequence: "1764000000000", held: "yes")
-    { "Act-Device" => "phoneofjuna", "Act-Sequence" => sequence, "Act-On" => on, "Act-Held" => held }.each { |name, value| header name, value }
+    {
+      "Act-Device" => "phoneofjuna", "Act-Sequence" => sequence, "Act-On" => on, "Act-Held" => held
+    }.each { |name, value| header name, value }
   end
 
   it "notes an act on the day its envelope says" do
@@ -25,10 +27,16 @@ RSpec.describe "Letters", :api do
   it "refuses an envelope it cannot read, and one too old, in words" do
     enveloped(on: "soon")
     send_json("/api/stacks/#{tins}/take", {})
-    expect([last_response.status, JSON.parse(last_response.body)["title"]]).to eq([422, "The letter's envelope cannot be read."])
+    expect([last_response.status, JSON.parse(last_response.body)["title"]]).to eq(
+      [422, "The letter's envelope cannot be read."]
+    )
     enveloped(on: "2026-09-01")
     send_json("/api/stacks/#{tins}/take", {})
-    expect(JSON.parse(last_response.body)).to include("status" => 409, "code" => "too_late", "title" => match(/too long ago/))
+    expect(JSON.parse(last_response.body)).to include(
+      "status" => 409,
+      "code" => "too_late",
+      "title" => match(/too long ago/)
+    )
   end
 
   it "answers an act with the stacks it touched as they are now, and those that are gone" do
@@ -37,6 +45,6 @@ RSpec.describe "Letters", :api do
     expect(taken["stacks"].first["amount"]).to eq("2 x 400 g")
     rest = tell("/api/stacks/#{tins}/throw", { outcome: "binned", why: "turned" })
     expect(rest["touched"]).to eq("stacks" => [], "gone" => [tins])
-    expect(tell("/api/acts/#{rest['act_id']}/undo")["touched"]["stacks"].map { |stack| stack["id"] }).to eq([tins])
+    expect(tell("/api/acts/#{rest["act_id"]}/undo")["touched"]["stacks"].map { |stack| stack["id"] }).to eq([tins])
   end
 end

@@ -8,24 +8,45 @@ RSpec.describe "Work at the shelf", :api do
   let!(:ines) { sign_in(household!) }
   let(:cupboard) { place_id(ines, "cupboard") }
 
-  def stack(key = "canned-chickpeas", kind = "cupboard", **more) = put_away(ines, key, kind, count: "5", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 1000, **more)["lot_id"]
+  def stack(key = "canned-chickpeas", kind = "cupboard", **more)
+    put_away(
+      ines,
+      key,
+      kind,
+      count: "5",
+      printed_on: "2028-05-31",
+      printed_kind: "best_before",
+      price_minor: 1000,
+      **more
+    )[
+      "lot_id"
+    ]
+  end
 
   it "counts a place from start to finish and explains each difference in the history" do
     id = stack
     overview = ask("/api/counts")
-    expect(overview["places"].find { |row| row["id"] == cupboard }).to include("due" => true, "reason" => "never counted")
+    expect(overview["places"].find { |row| row["id"] == cupboard }).to include(
+      "due" => true,
+      "reason" => "never counted"
+    )
     count = tell("/api/counts", { place_id: cupboard })["count_id"]
     expect(ask("/api/counts/#{count}")["expected"].first).to include("packs" => 5, "line" => nil, "quarters" => false)
     line = tell("/api/counts/#{count}/lines", { lot_id: id, found: "amount", packs: "3" })["line_id"]
-    tell("/api/counts/#{count}/lines", { draft: { food_id: food_id(ines, "honey"), place_id: cupboard, count: "1", amount: "450", unit: "g" } })
+    tell(
+      "/api/counts/#{count}/lines",
+      { draft: { food_id: food_id(ines, "honey"), place_id: cupboard, count: "1", amount: "450", unit: "g" } }
+    )
     differences = ask("/api/counts/#{count}/differences")["differences"]
-    expect(differences.map { |row| row.values_at("name", "delta", "ask", "likely", "value_minor") }.first).to eq(["Chickpeas, canned", "−2 x 400 g", true, "eaten", 400])
+    expect(differences.map { |row| row.values_at("name", "delta", "ask", "likely", "value_minor") }.first).to eq(
+      ["Chickpeas, canned", "−2 x 400 g", true, "eaten", 400]
+    )
     done = tell("/api/counts/#{count}/finish", { reasons: { line.to_s => "given_away" } })
     expect(done).to include("differences" => 2, "summary" => "Counted Cupboard: 2 stacks, 2 different")
     history = ask("/api/stacks/#{id}")["history"]
     expect(history.last).to include("amount" => "−2 x 400 g", "value_minor" => -400, "kind" => "count")
     expect(ask("/api/counts")["open"]).to be_empty
-    tell("/api/acts/#{done['act_id']}/undo")
+    tell("/api/acts/#{done["act_id"]}/undo")
     expect(ask("/api/counts")["open"].map { |row| row["id"] }).to eq([count])
     tell("/api/counts", { place_id: cupboard })
     expect([status, JSON.parse(last_response.body)["current"]]).to eq([409, { "count_id" => count.to_s }])
@@ -35,22 +56,56 @@ RSpec.describe "Work at the shelf", :api do
 
   it "refuses half a line" do
     count = tell("/api/counts", { place_id: cupboard })["count_id"]
-    [{}, { found: "gone" }, { lot_id: stack }, { lot_id: 1, found: "gone", draft: { food_id: 1, place_id: 1, count: "1" } }].each do |body|
+    [
+      {},
+      { found: "gone" },
+      { lot_id: stack },
+      { lot_id: 1, found: "gone", draft: { food_id: 1, place_id: 1, count: "1" } }
+    ].each do |body|
       tell("/api/counts/#{count}/lines", body)
       expect(status).to eq(422)
     end
   end
 
   it "foresees every act's effect on dates as the act then makes it" do
-    acts = { "open" => {}, "move" => { place_id: place_id(ines, "fridge") }, "look" => { result: "turning" }, "prepare" => { how: "cooked", place_id: place_id(ines, "fridge") }, "store" => { method: "jar" },
-             "portion" => { size: "100", amount: "400" }, "amend" => { printed_on: "2027-01-31" }, "correct" => { amount: "800" }, "take" => { amount: "100" } }
+    acts = {
+      "open" => {},
+      "move" => {
+        place_id: place_id(ines, "fridge")
+      },
+      "look" => {
+        result: "turning"
+      },
+      "prepare" => {
+        how: "cooked",
+        place_id: place_id(ines, "fridge")
+      },
+      "store" => {
+        method: "jar"
+      },
+      "portion" => {
+        size: "100",
+        amount: "400"
+      },
+      "amend" => {
+        printed_on: "2027-01-31"
+      },
+      "correct" => {
+        amount: "800"
+      },
+      "take" => {
+        amount: "100"
+      }
+    }
     acts.each do |name, input|
       id = stack
       seen = tell("/api/stacks/#{id}/foresee", { act: name, input: input })
       done = tell("/api/stacks/#{id}/#{name}", input)
       real = lot(ines, done["lot_id"])
       expect(seen["summary"]).to eq(done["summary"])
-      expect(seen["stacks"].map { |one| [one["usable_until"], one["steps"]] }).to include([real[:usable_until]&.iso8601, real[:steps].to_a])
+      expect(seen["stacks"].map { |one| [one["usable_until"], one["steps"]] }).to include(
+        [real[:usable_until]&.iso8601, real[:steps].to_a]
+      )
     end
     tell("/api/stacks/#{stack}/foresee", { act: "move", input: { place: 1 } })
     expect(status).to eq(422)
@@ -58,12 +113,28 @@ RSpec.describe "Work at the shelf", :api do
 
   it "knows a stack by its square code, a pack by its barcode, and learns an unknown one once" do
     id = stack
-    expect(tell("/api/scan", { text: "http://127.0.0.1:9380/s/#{id}" })).to include("kind" => "stack", "stack" => include("id" => id))
-    expect(tell("/api/scan", { text: "4006381333931" })).to include("kind" => "unknown_pack", "code" => "04006381333931")
-    tell("/api/barcodes", { code: "4006381333931", food_id: food_id(ines, "canned-chickpeas"), amount: "400", unit: "g" })
-    expect(tell("/api/scan", { text: "4006381333931" })).to include("kind" => "pack", "food" => include("name" => "Chickpeas, canned"), "pack" => "400 g", "stacks" => [include("id" => id)])
+    expect(tell("/api/scan", { text: "http://127.0.0.1:9380/s/#{id}" })).to include(
+      "kind" => "stack",
+      "stack" => include("id" => id)
+    )
+    expect(tell("/api/scan", { text: "4006381333931" })).to include(
+      "kind" => "unknown_pack",
+      "code" => "04006381333931"
+    )
+    tell(
+      "/api/barcodes",
+      { code: "4006381333931", food_id: food_id(ines, "canned-chickpeas"), amount: "400", unit: "g" }
+    )
+    expect(tell("/api/scan", { text: "4006381333931" })).to include(
+      "kind" => "pack",
+      "food" => include("name" => "Chickpeas, canned"),
+      "pack" => "400 g",
+      "stacks" => [include("id" => id)]
+    )
     gs1 = tell("/api/scan", { text: "(01)04006381333931(15)280500(10)L7" })
-    expect(gs1["draft"]).to include("printed_on" => "2028-05-31", "printed_kind" => "best_before", "lot_text" => "L7", "amount" => "400")
+    expect(gs1["draft"]).to include(
+      "printed_on" => "2028-05-31", "printed_kind" => "best_before", "lot_text" => "L7", "amount" => "400"
+    )
     expect(tell("/api/scan", { text: "(01)04006381333932" })["kind"]).to eq("unreadable")
     expect(tell("/api/scan", { text: "4006381333932" })["kind"]).to eq("wrong_digit")
     expect(tell("/api/scan", { text: "/s/999999999" })["kind"]).to eq("unknown_stack")
@@ -75,7 +146,7 @@ RSpec.describe "Work at the shelf", :api do
     other = stack(lot_text: "M1")
     found = ask("/api/recall?lot=L7")["stacks"].map { |row| row["stack"]["id"] }
     expect(found).to match_array(ids)
-    expect(ask("/api/recall?food_id=#{food_id(ines, 'honey')}")["stacks"].size).to eq(1)
+    expect(ask("/api/recall?food_id=#{food_id(ines, "honey")}")["stacks"].size).to eq(1)
     expect(ask("/api/recall")["stacks"]).to be_empty
     tell("/api/recall", { lot_ids: found, reason: "recall", note: "lot L7" })
     expect(ask("/api/stacks?state=stop")["stacks"].map { |row| row["id"] }).to match_array(ids)
@@ -86,18 +157,33 @@ RSpec.describe "Work at the shelf", :api do
     act(:ChangePlace, ines, { place_id: cupboard, tier: "backstock", reach: "away" })
     shelf = act(:AddPlace, ines, { name: "By the cooker", kind: "cupboard", tier: "working" })["place_id"]
     rice = stack("white-rice", amount: "1000")
-    tell("/api/keeping/#{food_id(ines, 'white-rice')}/figures", { working_amount: "1500" })
+    tell("/api/keeping/#{food_id(ines, "white-rice")}/figures", { working_amount: "1500" })
     item = ask("/api/bring-forward")["items"].first
-    expect(item).to include("food" => "White rice, long grain", "working_amount" => "1.5 kg", "own" => true, "to_place_id" => shelf)
-    expect(item["picks"]).to eq([{ "lot_id" => rice, "amount" => "2000", "words" => "2 bags of 1 kg", "place" => "Cupboard", "usable_until" => "2028-05-31", "then_until" => "2028-05-31" }])
+    expect(item).to include(
+      "food" => "White rice, long grain", "working_amount" => "1.5 kg", "own" => true, "to_place_id" => shelf
+    )
+    expect(item["picks"]).to eq(
+      [
+        {
+          "lot_id" => rice, "amount" => "2000", "words" => "2 bags of 1 kg", "place" => "Cupboard",
+          "usable_until" => "2028-05-31", "then_until" => "2028-05-31"
+        }
+      ]
+    )
     tell("/api/stacks/#{rice}/move", { place_id: shelf, amount: "2000" })
     expect(ask("/api/bring-forward")["items"]).to be_empty
-    jar = tell("/api/containers", { name: "Tall jar", kind: "jar", capacity_ml: 1000, owned: 3, tare_g: "420" })["container_id"]
+    jar =
+      tell("/api/containers", { name: "Tall jar", kind: "jar", capacity_ml: 1000, owned: 3, tare_g: "420" })[
+        "container_id"
+      ]
     expect(ask("/api/containers")["containers"].first).to include("empty" => 3, "in_use" => 0)
-    expect(ask("/api/containers/#{jar}/fill?food_id=#{food_id(ines, 'white-rice')}")).to include("amount" => "780 g", "short" => nil)
+    expect(ask("/api/containers/#{jar}/fill?food_id=#{food_id(ines, "white-rice")}")).to include(
+      "amount" => "780 g",
+      "short" => nil
+    )
     ask("/api/containers/#{jar}/fill")
     expect(status).to eq(422)
-    ask("/api/containers/#{jar}/fill?food_id=#{food_id(ines, 'canned-chickpeas')}")
+    ask("/api/containers/#{jar}/fill?food_id=#{food_id(ines, "canned-chickpeas")}")
     expect(status).to eq(office.catalog.food("canned-chickpeas").g_per_ml ? 200 : 422)
   end
 
@@ -105,7 +191,9 @@ RSpec.describe "Work at the shelf", :api do
     expect(ask("/api/scale")).to include("gross_g" => nil, "steady" => false)
     jar = tell("/api/containers", { name: "Tall jar", kind: "jar", capacity_ml: 1000, tare_g: "420" })["container_id"]
     tell("/api/scale", { grams: "765.5", steady: true })
-    expect(ask("/api/scale?container_id=#{jar}")).to eq("gross_g" => "765.5", "net_g" => "345.5", "tare_g" => "420", "steady" => true)
+    expect(ask("/api/scale?container_id=#{jar}")).to eq(
+      "gross_g" => "765.5", "net_g" => "345.5", "tare_g" => "420", "steady" => true
+    )
   end
 
   it "says what a place is like, what fits, and what stands wrong in it" do
@@ -119,7 +207,9 @@ RSpec.describe "Work at the shelf", :api do
     detail = ask("/api/places/#{cupboard}")
     expect(detail["room_left"]).to include("litres" => 84, "of" => 112)
     expect(detail["warnings"].map { |row| row["kind"] }).to eq(["will_freeze"])
-    expect(detail["at_risk"].map { |row| row["food"] }).to eq([inside(ines) { |house| house.foods.by_key(["flour-white"]).values.first[:name].to_s }])
+    expect(detail["at_risk"].map { |row| row["food"] }).to eq(
+      [inside(ines) { |house| house.foods.by_key(["flour-white"]).values.first[:name].to_s }]
+    )
     tell("/api/places/#{cupboard}/change", { version: version, reach: "away" })
     expect([status, JSON.parse(last_response.body)["current"]["fill_percent"]]).to eq([409, "25"])
   end
@@ -128,28 +218,38 @@ RSpec.describe "Work at the shelf", :api do
     back = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
     stack
     old = stack(place_id: back, printed_on: "2027-01-31")
-    expect(ask("/api/places/#{cupboard}")["warnings"]).to match([include("kind" => "crossed", "stack" => include("id" => old), "text" => include("the older in Loft"))])
+    expect(ask("/api/places/#{cupboard}")["warnings"]).to match(
+      [include("kind" => "crossed", "stack" => include("id" => old), "text" => include("the older in Loft"))]
+    )
   end
 
   it "keeps a picture of a place and gives it back, without what the camera wrote into it" do
     bytes = Pictures.jpeg
     tell("/api/places/#{cupboard}/photo", { content: Base64.strict_encode64(bytes) })
     get("/api/places/#{cupboard}/photo")
-    expect([status, last_response.headers["content-type"], last_response.body.b]).to eq([200, "image/jpeg", NutShelf::Exchange::Photo.new(bytes).bytes])
+    expect([status, last_response.headers["content-type"], last_response.body.b]).to eq(
+      [200, "image/jpeg", NutShelf::Exchange::Photo.new(bytes).bytes]
+    )
     expect(last_response.body.b).not_to include("GPS")
     expect(ask("/api/places")["places"].find { |row| row["id"] == cupboard }["photo"]).to be(true)
   end
 
   it "asks at most three times a day whether something is still there, and only where a meal counts on it" do
-    recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.lines.any? { |line| line.food_key == "canned-chickpeas" } }.first }
+    recipe =
+      inside(ines) do |house|
+        house.recipes.values.find { |_, one| one.lines.any? { |line| line.food_key == "canned-chickpeas" } }.first
+      end
     clock.day = Date.new(2026, 8, 1)
     id = stack
     clock.day = Date.new(2026, 11, 24)
-    tell("/api/keeping/#{food_id(ines, 'canned-chickpeas')}/figures", { weekly_said: "400" })
+    tell("/api/keeping/#{food_id(ines, "canned-chickpeas")}/figures", { weekly_said: "400" })
     expect(ask("/api/today")["questions"]).to be_empty
     tell("/api/meals", { recipe_id: recipe, on: "2026-11-25", servings: "2" })
     question = ask("/api/today")["questions"].first
-    expect(question).to include("stack" => include("id" => id), "meals" => [inside(ines) { |house| house.recipes.values.fetch(recipe).name }])
+    expect(question).to include(
+      "stack" => include("id" => id),
+      "meals" => [inside(ines) { |house| house.recipes.values.fetch(recipe).name }]
+    )
     expect(question["steps"].join).to include("115 days ago")
     tell("/api/stacks/#{id}/seen", { amount: "1200" })
     expect(ask("/api/today")["questions"]).to be_empty
@@ -166,7 +266,7 @@ RSpec.describe "Work at the shelf", :api do
     tell("/api/care", { title: "Turn the tins", lot_id: id, first_on: "2026-11-20", every_days: 90 })
     today = ask("/api/today")
     expect(today["care"].map { |row| [row["title"], row["late_days"]] }).to eq([["Turn the tins", 4]])
-    tell("/api/care/#{today['care'].first['id']}/done")
+    tell("/api/care/#{today["care"].first["id"]}/done")
     expect(ask("/api/today")["care"]).to be_empty
     expect(ask("/api/stacks/#{id}")["care"].first).to include("next_on" => "2027-02-22")
   end
@@ -175,12 +275,14 @@ RSpec.describe "Work at the shelf", :api do
     ids = [stack(directions: "Rinse under cold water"), stack("honey", bought_for: "the fair")]
     grids = ask("/api/labels/grids")["grids"].map { |grid| grid["key"] }
     expect(grids).to include("3x8", "roll")
-    get("/api/labels/sheet.pdf?stacks=#{ids.join(',')}&grid=3x8&copies=240")
+    get("/api/labels/sheet.pdf?stacks=#{ids.join(",")}&grid=3x8&copies=240")
     pages = last_response.body.b.scan(%r{/Type /Page\b}).size
     expect([status, last_response.headers["content-type"], pages]).to eq([422, "application/problem+json", 0])
-    get("/api/labels/sheet.pdf?stacks=#{ids.join(',')}&grid=3x8&copies=199&skip=82")
+    get("/api/labels/sheet.pdf?stacks=#{ids.join(",")}&grid=3x8&copies=199&skip=82")
     expect([status, last_response.body.b[0, 5]]).to eq([200, "%PDF-"])
-    expect(last_response.headers["content-security-policy"]).to include("object-src 'self'").and include("default-src 'none'")
+    expect(last_response.headers["content-security-policy"]).to include("object-src 'self'").and include(
+            "default-src 'none'"
+          )
     get("/api/labels/label.png?stacks=#{ids.first}")
     expect(last_response.body.b[0, 8]).to eq("\x89PNG\r\n\x1A\n".b)
     ["stacks=", "stacks=1;2", "stacks=#{ids.first}&grid=9x9", "stacks=#{ids.first}&copies=0"].each do |query|
@@ -196,13 +298,21 @@ RSpec.describe "Work at the shelf", :api do
     detail = ask("/api/stacks/#{parsley}")
     expect(detail["storage"]).to eq("now" => "water", "ways" => %w[water paper bag])
     expect(detail["care_advised"]).to eq([{ "every_days" => 2, "text" => "Change the water and trim stems" }])
-    tell("/api/care", { title: "Change the water and trim stems", lot_id: parsley, first_on: "2026-11-26", every_days: 2 })
+    tell(
+      "/api/care",
+      { title: "Change the water and trim stems", lot_id: parsley, first_on: "2026-11-26", every_days: 2 }
+    )
     expect(ask("/api/stacks/#{parsley}")).to include("care_advised" => [], "care" => [include("every_days" => 2)])
-    expect(detail["look"]).to include("kind" => "fresh", "signs" => include({ "sign" => "Slime, or a bad smell", "means" => "bad" }))
+    expect(detail["look"]).to include(
+      "kind" => "fresh",
+      "signs" => include({ "sign" => "Slime, or a bad smell", "means" => "bad" })
+    )
     tin = ask("/api/stacks/#{stack}")
-    expect([tin["look"]["kind"], tin["facts"]["wrapping"], tin["care_advised"].map { |row| row["every_days"] }]).to eq(["tin", "tin", [180]])
-    tell("/api/stacks/#{tin['stack']['id']}/amend", { wrapping: "glass" })
-    expect(ask("/api/stacks/#{tin['stack']['id']}")["look"]["kind"]).to eq("jar")
+    expect([tin["look"]["kind"], tin["facts"]["wrapping"], tin["care_advised"].map { |row| row["every_days"] }]).to eq(
+      ["tin", "tin", [180]]
+    )
+    tell("/api/stacks/#{tin["stack"]["id"]}/amend", { wrapping: "glass" })
+    expect(ask("/api/stacks/#{tin["stack"]["id"]}")["look"]["kind"]).to eq("jar")
   end
 
   it "advises for a batch of unripe fruit how many go to the cold, and when" do
@@ -218,16 +328,31 @@ RSpec.describe "Work at the shelf", :api do
   it "remembers what a jar was topped up with" do
     act(:AddContainer, ines, { name: "Oat jar", kind: "jar", capacity_ml: 2000 })
     jar = inside(ines) { |house| house.containers.all.first[:id] }
-    oats = put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]
-    more = put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-01-31", printed_kind: "best_before", label: "Older oats")["lot_id"]
+    oats =
+      put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before")[
+        "lot_id"
+      ]
+    more =
+      put_away(
+        ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-01-31", printed_kind: "best_before",
+        label: "Older oats"
+      )[
+        "lot_id"
+      ]
     tell("/api/stacks/#{oats}/decant", { container_id: jar })
     tell("/api/stacks/#{oats}/top-up", { from_lot_id: more })
-    expect(ask("/api/stacks/#{oats}")).to include("parts" => [{ "name" => "Older oats", "on" => "2026-11-24", "good_until" => "2027-01-31" }], "facts" => include("container" => "Oat jar"))
+    expect(ask("/api/stacks/#{oats}")).to include(
+      "parts" => [{ "name" => "Older oats", "on" => "2026-11-24", "good_until" => "2027-01-31" }],
+      "facts" => include("container" => "Oat jar")
+    )
   end
 
   it "finds a recalled pack by its bar code" do
     id = stack
-    tell("/api/barcodes", { code: "4006381333931", food_id: food_id(ines, "canned-chickpeas"), amount: "400", unit: "g" })
+    tell(
+      "/api/barcodes",
+      { code: "4006381333931", food_id: food_id(ines, "canned-chickpeas"), amount: "400", unit: "g" }
+    )
     put_away(ines, "canned-chickpeas", "cupboard", amount: "800")
     expect(ask("/api/recall?code=4006381333931")["stacks"].map { |row| row["stack"]["id"] }).to eq([id])
     expect(ask("/api/recall?code=96385074")["stacks"]).to be_empty
@@ -237,7 +362,10 @@ RSpec.describe "Work at the shelf", :api do
     id = food_id(ines, "fresh-parsley")
     page = ask("/api/keeping/#{id}")
     expect(page["methods"].map { |row| row["storage"] }).to eq(%w[water paper bag])
-    tell("/api/keeping/#{id}/own", { place: "fridge", state: "whole", storage: "bag", low: 8, high: 11, reason: "In the drawer it lasts" })
+    tell(
+      "/api/keeping/#{id}/own",
+      { place: "fridge", state: "whole", storage: "bag", low: 8, high: 11, reason: "In the drawer it lasts" }
+    )
     page = ask("/api/keeping/#{id}")
     expect(page["own"].first).to include("high" => 11, "storage" => "bag", "reason" => "In the drawer it lasts")
     expect(page["methods"].find { |row| row["storage"] == "bag" }).to include("high" => 11, "own" => true)
@@ -249,13 +377,19 @@ RSpec.describe "Work at the shelf", :api do
     relish = tell("/api/foods", { name: "Aunt's relish", like_food_id: food_id(ines, "chutney") })["food_id"]
     known = ask("/api/keeping/#{relish}")["known"]
     expect(known).to include("own" => true, "name" => "Aunt's relish", "nicknames" => [])
-    tell("/api/keeping/#{relish}/food", { version: known["version"], name: "Tomato relish", packs: [{ amount: "280", unit: "g" }] })
-    expect(ask("/api/keeping/#{relish}")["known"]).to include("name" => "Tomato relish", "packs" => include(include("words" => "280 g")))
+    tell(
+      "/api/keeping/#{relish}/food",
+      { version: known["version"], name: "Tomato relish", packs: [{ amount: "280", unit: "g" }] }
+    )
+    expect(ask("/api/keeping/#{relish}")["known"]).to include(
+      "name" => "Tomato relish",
+      "packs" => include(include("words" => "280 g"))
+    )
     other = tell("/api/foods", { name: "Old relish", like_food_id: relish })["food_id"]
     tell("/api/keeping/#{other}/merge", { into_food_id: relish })
     expect(ask("/api/keeping/#{relish}")["known"]["nicknames"]).to eq(["Old relish"])
     tell("/api/keeping/#{relish}/archive")
     expect(ask("/api/foods?q=relish")["foods"].map { |food| food["name"] }).not_to include("Tomato relish")
-    expect(ask("/api/keeping/#{food_id(ines, 'celery')}")["revival"]).to include("cold water")
+    expect(ask("/api/keeping/#{food_id(ines, "celery")}")["revival"]).to include("cold water")
   end
 end

@@ -50,7 +50,11 @@ RSpec.describe "Signing in", :api do
 
   it "weighs a name that nobody has as long as one that somebody has, and lets neither in by that" do
     weighed = []
-    allow(NutShelf::Api::Passwords).to(receive(:match?).and_wrap_original { |original, hash, password| original.call(hash, password).tap { weighed << hash } })
+    allow(NutShelf::Api::Passwords).to(
+      receive(:match?).and_wrap_original do |original, hash, password|
+        original.call(hash, password).tap { weighed << hash }
+      end
+    )
     expect(log_in("nobody has this password", name: "nobody@example.test")).to eq(401)
     expect(weighed).to eq([NutShelf::Api::Passwords::NOBODY])
     expect(log_in("a long password")).to eq(200)
@@ -60,7 +64,11 @@ RSpec.describe "Signing in", :api do
   it "lasts sixty days and not an hour more" do
     log_in("a long password")
     [[1439, true], [1441, false]].each do |hours, signed_in|
-      outside { |db| db[:account_active_session_keys].where(account_id: ines.account_id).update(created_at: Time.now - (hours * 3600)) }
+      outside do |db|
+        db[:account_active_session_keys].where(account_id: ines.account_id).update(
+          created_at: Time.now - (hours * 3600)
+        )
+      end
       expect([hours, ask("/api/session")["signed_in"]]).to eq([hours, signed_in])
     end
   end
@@ -87,7 +95,7 @@ RSpec.describe "Signing in", :api do
     change = ->(old, fresh) { tell("/api/change-password", { password: old, "new-password": fresh }) && status }
     expect(change.call("not the old one", "another long one")).to eq(401)
     expect(change.call("a long password", "nine sign")).to eq(422)
-    expect(change.call("a long password", "#{'äöüßé' * 50}a")).to eq(422)
+    expect(change.call("a long password", "#{"äöüßé" * 50}a")).to eq(422)
     expect(change.call("a long password", "äöüßé" * 50)).to eq(200)
     expect(change.call("äöüßé" * 50, "aaaaaaaaaaaa")).to eq(422)
     expect(JSON.parse(last_response.body)).to eq("error" => "That password will not do. It repeats too few letters.")
@@ -101,7 +109,9 @@ RSpec.describe "Signing in", :api do
       log_in("a long password", remember: remember)
       next expect(status).to be >= 400 unless status == 200
 
-      expect([remember, sent_cookies.any? { |cookie| cookie.start_with?("_remember=") && !cookie.include?("max-age=0") }]).to eq([remember, remembered])
+      expect(
+        [remember, sent_cookies.any? { |cookie| cookie.start_with?("_remember=") && !cookie.include?("max-age=0") }]
+      ).to eq([remember, remembered])
     end
     anew
     log_in("a long password", remember: true)
@@ -115,11 +125,12 @@ RSpec.describe "Signing in", :api do
   it "takes a remembered device's cookie once the session is gone, and no other text for it" do
     log_in("a long password", remember: true)
     kept = rack_mock_session.cookie_jar["_remember"]
-    signed_in = [kept, "#{kept}x", "x#{kept}", kept.tr("0-9", "9"), ""].map do |text|
-      anew
-      get("/api/session", {}, { "HTTP_COOKIE" => "_remember=#{text}" })
-      [status, JSON.parse(last_response.body)["signed_in"]]
-    end
+    signed_in =
+      [kept, "#{kept}x", "x#{kept}", kept.tr("0-9", "9"), ""].map do |text|
+        anew
+        get("/api/session", {}, { "HTTP_COOKIE" => "_remember=#{text}" })
+        [status, JSON.parse(last_response.body)["signed_in"]]
+      end
     expect(signed_in).to eq([[200, true], *[[200, false]] * 4])
   end
 

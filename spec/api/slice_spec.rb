@@ -9,9 +9,23 @@ RSpec.describe "The slice", :api do
   def put(line, **corrections)
     draft = tell("/api/label-line", { text: line })
     printed = %w[best_before use_by].include?(draft["date_kind"])
-    tell("/api/stacks", { food_id: draft.dig("food", "id"), place_id: draft.dig("place", "id"), count: draft["count"], amount: draft["amount"], unit: draft["amount"] && draft["unit"], noun: draft["amount"] ? nil : draft["unit"],
-                          printed_on: printed ? draft["date"] : nil, printed_kind: printed ? draft["date_kind"] : nil, price_minor: draft["price_minor"],
-                          state: draft["state"], opened_on: draft["opened_on"], **corrections }.compact)
+    tell(
+      "/api/stacks",
+      {
+        food_id: draft.dig("food", "id"),
+        place_id: draft.dig("place", "id"),
+        count: draft["count"],
+        amount: draft["amount"],
+        unit: draft["amount"] && draft["unit"],
+        noun: draft["amount"] ? nil : draft["unit"],
+        printed_on: printed ? draft["date"] : nil,
+        printed_kind: printed ? draft["date_kind"] : nil,
+        price_minor: draft["price_minor"],
+        state: draft["state"],
+        opened_on: draft["opened_on"],
+        **corrections
+      }.compact
+    )
   end
 
   it "goes from a line of words to a stack, a meal, a missing list and a cooked dish, and back" do
@@ -36,11 +50,15 @@ RSpec.describe "The slice", :api do
     page = ask("/api/meals/#{meal}")
     picked = page["lines"].flat_map { |line| line["picks"] }
     expect(picked).not_to be_empty
-    cooked = tell("/api/meals/#{meal}/cook", { used: picked.map { |pick| { lot_id: pick["lot_id"], amount: pick["amount"] } } })
+    cooked =
+      tell(
+        "/api/meals/#{meal}/cook",
+        { used: picked.map { |pick| { lot_id: pick["lot_id"], amount: pick["amount"] } } }
+      )
     after = ask("/api/stacks")["totals"]["value_minor"]
     expect(after).to be < shelf["totals"]["value_minor"]
 
-    tell("/api/acts/#{cooked['act_id']}/undo")
+    tell("/api/acts/#{cooked["act_id"]}/undo")
     expect(ask("/api/stacks")["totals"]["value_minor"]).to eq(shelf["totals"]["value_minor"])
   end
 
@@ -88,10 +106,18 @@ RSpec.describe "The slice", :api do
     expect(ask("/api/foods", { q: "chikpeas" })["foods"].map { |food| food["key"] }).to include("canned-chickpeas")
     jam = ask("/api/foods", { q: "jam" })["foods"].first
     tell("/api/foods", { name: "Sea buckthorn jelly", like_food_id: jam["id"], nicknames: ["orange stuff"] })
-    expect(tell("/api/label-line", { text: "2 jars orange stuff cupboard" })["food"]["name"]).to eq("Sea buckthorn jelly")
+    expect(tell("/api/label-line", { text: "2 jars orange stuff cupboard" })["food"]["name"]).to eq(
+      "Sea buckthorn jelly"
+    )
     tell("/api/places", { name: "Attic", kind: "cupboard", tier: "backstock" })
     expect(ask("/api/places")["places"].map { |place| place["name"] }).to include("Attic")
-    meal = tell("/api/meals", { recipe_id: ask("/api/dishes")["dishes"].first["recipe_id"], on: "2026-11-26", meal: "lunch", servings: "4" })["meal_id"]
+    meal =
+      tell(
+        "/api/meals",
+        { recipe_id: ask("/api/dishes")["dishes"].first["recipe_id"], on: "2026-11-26", meal: "lunch", servings: "4" }
+      )[
+        "meal_id"
+      ]
     tell("/api/meals/#{meal}/drop")
     expect(ask("/api/meals")["meals"]).to be_empty
   end
@@ -107,8 +133,8 @@ RSpec.describe "The slice", :api do
 
   it "undoes with words when something stands in the way" do
     put_done = put("3 tins chickpeas 400 g cupboard")
-    take = tell("/api/stacks/#{put_done['lot_id']}/take")
-    problem = tell("/api/acts/#{put_done['act_id']}/undo")
+    take = tell("/api/stacks/#{put_done["lot_id"]}/take")
+    problem = tell("/api/acts/#{put_done["act_id"]}/undo")
     expect(problem).to include("status" => 409, "code" => "depended_on", "act_id" => take["act_id"])
   end
 end

@@ -13,12 +13,18 @@ RSpec.describe "What views read of", :api do
     act(:PlanMeal, ines, { recipe_id: recipe, on: HouseSupport::TODAY.iso8601 })["meal_id"]
   end
 
-  paths = %w[today stacks stacks/STACK foods foods?usual=yes places places/PLACE meals meals/MEAL dishes missing bring-forward containers care counts
-             people keeping/FOOD barcodes recall?food_id=FOOD acts]
+  paths = %w[
+    today stacks stacks/STACK foods foods?usual=yes places places/PLACE meals meals/MEAL dishes missing bring-forward
+    containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
+  ]
 
   def filled(path)
-    { "STACK" => stack, "PLACE" => place_id(ines, "cupboard"), "MEAL" => meal, "FOOD" => food_id(ines, "honey") }
-      .reduce("/api/#{path}") { |text, (word, id)| text.sub(word, id.to_s) }
+    {
+      "STACK" => stack,
+      "PLACE" => place_id(ines, "cupboard"),
+      "MEAL" => meal,
+      "FOOD" => food_id(ines, "honey")
+    }.reduce("/api/#{path}") { |text, (word, id)| text.sub(word, id.to_s) }
   end
 
   def tables_of(path)
@@ -29,7 +35,12 @@ RSpec.describe "What views read of", :api do
   end
 
   def raise_topic(topic)
-    inside(ines) { |house| house.db[:households].where(id: ines.household_id).update(NutShelf::Store::Topics.column(topic) => Sequel.lit("revision + 1"), revision: Sequel[:revision] + 1) }
+    inside(ines) do |house|
+      house.db[:households].where(id: ines.household_id).update(
+        NutShelf::Store::Topics.column(topic) => Sequel.lit("revision + 1"),
+        :revision => Sequel[:revision] + 1
+      )
+    end
   end
 
   paths.each do |path|
@@ -66,7 +77,11 @@ RSpec.describe "What views read of", :api do
 
     it "says where to start, and nothing while nothing happens" do
       start = changes
-      expect(start).to include("topics" => %w[stock plan people counts rules], "stacks" => nil, "today" => HouseSupport::TODAY.iso8601)
+      expect(start).to include(
+        "topics" => %w[stock plan people counts rules],
+        "stacks" => nil,
+        "today" => HouseSupport::TODAY.iso8601
+      )
       expect(changes(start["revision"])).to include("revision" => start["revision"], "topics" => [], "stacks" => [])
     end
 

@@ -8,7 +8,11 @@ RSpec.describe NutShelf::Boot::Restore do
   stays_empty = "nut_shelf_restore_empty"
   let(:ines) { household! }
   let(:unfit) { NutShelf::Store::Backup::Unfit }
-  let(:tin) { put_away(ines, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"] }
+  let(:tin) do
+    put_away(ines, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before")[
+      "lot_id"
+    ]
+  end
   let(:mince) { put_away(ines, "beef-mince", "fridge", printed_on: "2026-11-20", printed_kind: "use_by")["lot_id"] }
 
   before do
@@ -34,7 +38,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   it "brings the household back, dated by the rules in force" do
     forged = document
-    forged["tables"]["lots"].find { |row| row["id"] == mince }.merge!("safety_until" => "2099-01-01", "usable_until" => "2099-01-01", "strict_until" => "2099-01-01")
+    forged["tables"]["lots"]
+      .find { |row| row["id"] == mince }
+      .merge!("safety_until" => "2099-01-01", "usable_until" => "2099-01-01", "strict_until" => "2099-01-01")
     empty do |db|
       id = described_class.call(db, signed(forged))
       expect(db[:lots].where(id: mince).get(:usable_until)).to eq(Date.new(2026, 11, 20))
@@ -43,13 +49,27 @@ RSpec.describe NutShelf::Boot::Restore do
   end
 
   # What each version added, so that a file of an older one can be made.
-  added = { 4 => { "foods" => %w[home_place_id] }, 3 => { "acts" => %w[device sequence], household: "uid" },
-            2 => { "acts" => %w[role], "foods" => %w[allergens], "lots" => %w[age_unknown known_on look_first strict_until] } }
+  added = {
+    4 => {
+      "foods" => %w[home_place_id]
+    },
+    3 => {
+      "acts" => %w[device sequence],
+      :household => "uid"
+    },
+    2 => {
+      "acts" => %w[role],
+      "foods" => %w[allergens],
+      "lots" => %w[age_unknown known_on look_first strict_until]
+    }
+  }
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
     added.select { |number, _| number > version }.each_value do |what|
       old["household"].delete(what[:household])
-      what.except(:household).each { |table, names| old["tables"][table].each { |row| names.each { |name| row.delete(name) } } }
+      what
+        .except(:household)
+        .each { |table, names| old["tables"][table].each { |row| names.each { |name| row.delete(name) } } }
     end
     old
   end
@@ -58,7 +78,11 @@ RSpec.describe NutShelf::Boot::Restore do
     it "brings back what version #{version} wrote, and checks its digest" do
       old = as_of(version)
       empty { |db| expect(described_class.call(db, signed(old))).to eq(ines.household_id) }
-      empty(keep: true) { |db| expect { described_class.call(db, JSON.generate(old.merge("digest" => "0" * 64))) }.to raise_error(/digest does not fit/) }
+      empty(keep: true) do |db|
+        expect { described_class.call(db, JSON.generate(old.merge("digest" => "0" * 64))) }.to raise_error(
+          /digest does not fit/
+        )
+      end
     end
   end
 
@@ -68,30 +92,59 @@ RSpec.describe NutShelf::Boot::Restore do
 
   {
     "one changed letter" => [->(file) { file["household"]["name"] = "Other" }, /digest does not fit/, false],
-    "a password of its own" => [->(file) { file["accounts"].first["password_hash"] = "$argon2id$v=19$x" }, %r{/accounts/0}],
+    "a password of its own" => [
+      ->(file) { file["accounts"].first["password_hash"] = "$argon2id$v=19$x" },
+      %r{/accounts/0}
+    ],
     "no members" => [->(file) { file["memberships"] = [] }, %r{/memberships}],
     "no keeper" => [->(file) { file["memberships"].each { |row| row["role"] = "helper" } }, %r{/memberships}],
     "a table left out" => [->(file) { file["tables"].delete("lots") }, %r{/tables}],
-    "numbers at the edge" => [->(file) { file["household"]["revision"] = 9_223_372_036_854_775_807 }, %r{/household/revision}],
+    "numbers at the edge" => [
+      ->(file) { file["household"]["revision"] = 9_223_372_036_854_775_807 },
+      %r{/household/revision}
+    ],
     "a time zone that is a path" => [->(file) { file["household"]["time_zone"] = "../../etc/passwd" }, /no time zone/],
-    "a reference to nothing" => [->(file) { file["tables"]["movements"].first["lot_id"] = 999_999 }, /refers to a row that is not there/],
+    "a reference to nothing" => [
+      ->(file) { file["tables"]["movements"].first["lot_id"] = 999_999 },
+      /refers to a row that is not there/
+    ],
     "a row twice" => [->(file) { file["tables"]["lots"] << file["tables"]["lots"].first }, /stands in it twice/],
-    "stock below zero" => [->(file) { file["tables"]["movements"].first["quantity"] = "-5" }, /cannot be: lots_never_below_zero/],
-    "stock with a value but no amount behind it" => [->(file) { file["tables"]["lots"].first["on_hand"] = "99" }, %r{/tables/lots/0}],
-    "places inside themselves" => [lambda { |file|
-      file["tables"]["places"].first(2).each_cons(2) do |a, b|
-        a["parent_id"] = b["id"]
-        b["parent_id"] = a["id"]
-      end
-    }, /stands inside itself/],
-    "stacks in a place that was taken away" => [->(file) { file["tables"]["places"].each { |row| row["archived_at"] = "2026-11-01T00:00:00.000000Z" } }, /was taken away/],
-    "a story nobody can read" => [->(file) { file["tables"]["lots"].first["history"] = [{ "kind" => "moved", "on" => "not a day", "place_id" => 1 }] }, /cannot be read/]
+    "stock below zero" => [
+      ->(file) { file["tables"]["movements"].first["quantity"] = "-5" },
+      /cannot be: lots_never_below_zero/
+    ],
+    "stock with a value but no amount behind it" => [
+      ->(file) { file["tables"]["lots"].first["on_hand"] = "99" },
+      %r{/tables/lots/0}
+    ],
+    "places inside themselves" => [
+      lambda do |file|
+        file["tables"]["places"].first(2).each_cons(2) do |a, b|
+          a["parent_id"] = b["id"]
+          b["parent_id"] = a["id"]
+        end
+      end,
+      /stands inside itself/
+    ],
+    "stacks in a place that was taken away" => [
+      ->(file) { file["tables"]["places"].each { |row| row["archived_at"] = "2026-11-01T00:00:00.000000Z" } },
+      /was taken away/
+    ],
+    "a story nobody can read" => [
+      lambda do |file|
+        file["tables"]["lots"].first["history"] = [{ "kind" => "moved", "on" => "not a day", "place_id" => 1 }]
+      end,
+      /cannot be read/
+    ]
   }.each do |what, (change, words, again)|
     it "refuses #{what}, and leaves nothing behind" do
       file = document
       change.call(file)
       empty(stays_empty, keep: true) do |db|
-        expect { described_class.call(db, again == false ? JSON.generate(file) : signed(file)) }.to raise_error(unfit, words)
+        expect { described_class.call(db, again == false ? JSON.generate(file) : signed(file)) }.to raise_error(
+          unfit,
+          words
+        )
         expect([db[:households].count, db[:accounts].count, db[:lots].count]).to eq([0, 0, 0])
       end
     end

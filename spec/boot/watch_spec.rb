@@ -6,15 +6,19 @@ require_relative "../../boot/watch"
 RSpec.describe NutShelf::Boot::Watch do
   # A server that is up or down, and may refuse to start.
   def cluster(running:, fails: false)
-    Class.new do
-      define_method(:running?) { @up.nil? ? running : @up }
-      define_method(:start) { fails ? raise(NutShelf::Boot::Cluster::Failed, "no space left on device") : @up = true }
-    end.new
+    Class
+      .new do
+        define_method(:running?) { @up.nil? ? running : @up }
+        define_method(:start) { fails ? raise(NutShelf::Boot::Cluster::Failed, "no space left on device") : @up = true }
+      end
+      .new
   end
 
   let(:said) { [] }
 
-  def watch(cluster) = described_class.new(cluster, pause: ->(_) { raise StopIteration if said.size > 1 }, say: ->(text) { said << text })
+  def watch(cluster)
+    described_class.new(cluster, pause: ->(_) { raise StopIteration if said.size > 1 }, say: ->(text) { said << text })
+  end
 
   it "starts a server that died, once" do
     one = watch(cluster(running: false))

@@ -15,23 +15,55 @@ RSpec.describe "Every view", :browser do
     put_away(who, "avocado", "cupboard", count: "2", amount: "1", unit: "piece", state: "unripe")
     salt = put_away(who, "salt", "cupboard", amount: "500", printed_on: "2028-01-31", printed_kind: "best_before")
     act(:SetLevel, who, { lot_id: salt["lot_id"], level: "half" })
-    open = put_away(who, "uht-milk", "cupboard", amount: "1000", unit: "ml", printed_on: "2027-03-31", printed_kind: "best_before")
+    open =
+      put_away(
+        who, "uht-milk", "cupboard", amount: "1000", unit: "ml", printed_on: "2027-03-31", printed_kind: "best_before"
+      )
     act(:Open, who, { lot_id: open["lot_id"] })
-    recipe = inside(who) { |house| house.recipes.values.find { |_, value| value.lines.any? { |entry| entry.food_key == "canned-chickpeas" } }.first }
+    recipe =
+      inside(who) do |house|
+        house.recipes.values.find { |_, value| value.lines.any? { |entry| entry.food_key == "canned-chickpeas" } }.first
+      end
     act(:ChangePlace, who, { place_id: place_id(who, "cupboard"), inner_mm: [800, 350, 400], fill_percent: 50 })
     act(:AddContainer, who, { name: "Jar", kind: "jar", capacity_ml: 500 })
     act(:AddCare, who, { title: "Turn the tins", first_on: "2026-11-20", every_days: 30 })
     @count = act(:StartCount, who, { place_id: place_id(who, "cupboard") })["count_id"]
-    act(:EnterLine, who, { count_id: @count, lot_id: inside(who) { |house| house.lots.shelf.all.find { |row| row[:food_key] == "honey" }[:id] }, found: "gone" })
+    act(
+      :EnterLine,
+      who,
+      {
+        count_id: @count,
+        lot_id: inside(who) { |house| house.lots.shelf.all.find { |row| row[:food_key] == "honey" }[:id] },
+        found: "gone"
+      }
+    )
     @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
   end
 
   def views
     stack = inside(who) { |house| house.lots.shelf.all.first[:id] }
-    { "/" => "h1", "/shelf" => ".chip", "/shelf?as=table" => "[role=table]", "/shelf?stack=#{stack}" => "[role=dialog] li", "/meals" => "article", "/meals/#{@meal}" => "ol", "/shop" => "h1", "/bring-in" => "input[type=file]",
-      "/count" => "h1", "/count/#{@count}" => "[aria-label='The stack in hand']", "/keeping?food=#{food_id(who, 'lettuce')}" => "table", "/places?place=#{place_id(who, 'cupboard')}" => "[role=dialog] h3", "/bring-forward" => "h1",
+    {
+      "/" => "h1",
+      "/shelf" => ".chip",
+      "/shelf?as=table" => "[role=table]",
+      "/shelf?stack=#{stack}" => "[role=dialog] li",
+      "/meals" => "article",
+      "/meals/#{@meal}" => "ol",
+      "/shop" => "h1",
+      "/bring-in" => "input[type=file]",
+      "/count" => "h1",
+      "/count/#{@count}" => "[aria-label='The stack in hand']",
+      "/keeping?food=#{food_id(who, "lettuce")}" => "table",
+      "/places?place=#{place_id(who, "cupboard")}" => "[role=dialog] h3",
+      "/bring-forward" => "h1",
       "/jars" => "h1",
-      "/labels?stacks=#{stack}" => "[type=checkbox]", "/recall" => "form", "/people" => "form", "/scanner" => "h2", "/scale" => "output", "/shelf?stack=#{stack}&do=portion" => "[aria-label='What it does to the date'] li" }
+      "/labels?stacks=#{stack}" => "[type=checkbox]",
+      "/recall" => "form",
+      "/people" => "form",
+      "/scanner" => "h2",
+      "/scale" => "output",
+      "/shelf?stack=#{stack}&do=portion" => "[aria-label='What it does to the date'] li"
+    }
   end
 
   { "wide" => BrowserSupport::WIDE, "phone" => BrowserSupport::PHONE }.each do |name, pair|

@@ -5,9 +5,27 @@ require_relative "../support/browser"
 # Counting as it is done: by keyboard at the table, with a thumb at the shelf, by two people at once.
 RSpec.describe "Counting a house", :browser do
   let(:who) { household! }
-  let(:foods) { inside(who) { |house| house.foods.all.select { |row| row[:dimension] == "mass" && row[:aisle] == "Tins and cans" }.first(20).map { |row| row[:key] } } }
+  let(:foods) do
+    inside(who) do |house|
+      house
+        .foods
+        .all
+        .select { |row| row[:dimension] == "mass" && row[:aisle] == "Tins and cans" }
+        .first(20)
+        .map { |row| row[:key] }
+    end
+  end
 
-  def fill(kind) = foods.map { |key| put_away(who, key, kind, count: "3", amount: "400", unit: "g", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 600)["lot_id"] }
+  def fill(kind)
+    foods.map do |key|
+      put_away(
+        who, key, kind, count: "3", amount: "400", unit: "g", printed_on: "2028-05-31", printed_kind: "best_before",
+        price_minor: 600
+      )[
+        "lot_id"
+      ]
+    end
+  end
 
   # On a wide window the box has the focus; nothing is typed before it does.
   def open_count(place, box: "[data-count-box]:focus")
@@ -30,9 +48,13 @@ RSpec.describe "Counting a house", :browser do
     answers = { "Cupboard" => { 2 => "2", 9 => "0" }, "Fridge" => { 4 => "5", 19 => "1" }, "Freezer" => { 0 => "2" } }
     changed = answers.flat_map { |place, differ| count_by_keys(place, differ) }
     expect(changed.map { |id| on_hand(id) }).to eq([800, 0, 2000, 400, 800])
-    expect(inside(who) { |house| house.lots.shelf.all.sum { |row| row[:on_hand] } }).to eq((60 * 1200) - 400 - 1200 + 800 - 800 - 400)
+    expect(inside(who) { |house| house.lots.shelf.all.sum { |row| row[:on_hand] } }).to eq(
+      (60 * 1200) - 400 - 1200 + 800 - 800 - 400
+    )
     visit "/shelf?stack=#{changed.first}"
-    within("[aria-label=History]") { expect(page).to have_content("Counted Cupboard: 20 stacks, 2 different").and have_content("−400 g") }
+    within("[aria-label=History]") do
+      expect(page).to have_content("Counted Cupboard: 20 stacks, 2 different").and have_content("−400 g")
+    end
     visit "/count"
     expect(page).to have_content("No place is due.")
   end
@@ -40,7 +62,10 @@ RSpec.describe "Counting a house", :browser do
   # Types a number and Enter, or Enter alone; one Enter too many finishes nothing, the differences are looked at first.
   def count_by_keys(place, differ)
     open_count(place)
-    rows = inside(who) { |house| house.lots.standing_in([house.places.all.find { |row| row.name == place }.id]).all.map { |row| row[:id] } }
+    rows =
+      inside(who) do |house|
+        house.lots.standing_in([house.places.all.find { |row| row.name == place }.id]).all.map { |row| row[:id] }
+      end
     rows.each_index { |index| keys(*differ.fetch(index, "").chars, :enter) }
     expect(page).to have_content("20 of 20 said").and have_content("A word was said about everything")
     keys(:enter)
@@ -58,7 +83,19 @@ RSpec.describe "Counting a house", :browser do
     %w[cupboard fridge freezer].each { |kind| fill(kind) }
     enter(who)
     size(BrowserSupport::PHONE)
-    { "Cupboard" => { 3 => "gone", 7 => "2" }, "Fridge" => { 12 => "4" }, "Freezer" => { 0 => "1", 19 => "2" } }.each { |place, differ| count_by_thumb(place, differ) }
+    {
+      "Cupboard" => {
+        3 => "gone",
+        7 => "2"
+      },
+      "Fridge" => {
+        12 => "4"
+      },
+      "Freezer" => {
+        0 => "1",
+        19 => "2"
+      }
+    }.each { |place, differ| count_by_thumb(place, differ) }
     left = -> { inside(who) { |house| house.lots.shelf.all.map { |row| row[:on_hand].to_i }.tally } }
     expect(left.call).to eq(1200 => 55, 800 => 2, 1600 => 1, 400 => 1)
     click_button "Undo"
@@ -105,7 +142,13 @@ RSpec.describe "Counting a house", :browser do
   end
 
   it "goes on where another device stopped, and takes what was missing there as carried here" do
-    tins = put_away(who, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 445)["lot_id"]
+    tins =
+      put_away(
+        who, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before",
+        price_minor: 445
+      )[
+        "lot_id"
+      ]
     enter(who)
     open_count("Cupboard")
     keys("3", :enter)

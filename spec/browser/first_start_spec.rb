@@ -11,7 +11,16 @@ RSpec.describe "A new user", :browser do
     NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
   end
 
-  before { Capybara.app = NutShelf::Api::App.build(office: empty, secret: "s" * 96, build: "new", interface: NutShelf::Boot::Web::INTERFACE, throttle: false) }
+  before do
+    Capybara.app =
+      NutShelf::Api::App.build(
+        office: empty,
+        secret: "s" * 96,
+        build: "new",
+        interface: NutShelf::Boot::Web::INTERFACE,
+        throttle: false
+      )
+  end
 
   after do
     Capybara.reset_sessions!
@@ -20,10 +29,25 @@ RSpec.describe "A new user", :browser do
 
   # Sixty lines as another program would write them: German, semicolons, decimal commas, Windows-1252.
   def german_list
-    words = CSV.read(NutShelf::Boot::LabelLine::WORDS, headers: true).map { |row| row["de"].split(";").first }.select { |word| NutShelf::Boot::LabelLine.foreign_words[word].size == 1 }.first(60)
+    words =
+      CSV
+        .read(NutShelf::Boot::LabelLine::WORDS, headers: true)
+        .map { |row| row["de"].split(";").first }
+        .select { |word| NutShelf::Boot::LabelLine.foreign_words[word].size == 1 }
+        .first(60)
     path = File.join(Dir.tmpdir, "nut-shelf-german.csv")
-    rows = words.each_with_index.map { |word, index| "#{word};#{(index % 4) + 1};400 g;#{%w[Vorrat Kühlschrank][index % 2]};#{format('%02d', (index % 28) + 1)}.12.2026;#{(index % 9) + 1},#{10 + (index % 80)}" }
-    File.write(path, "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\r\n#{rows.join("\r\n")}\r\n".encode("Windows-1252"))
+    rows =
+      words.each_with_index.map do |word, index|
+        "#{word};#{(index % 4) + 1};400 g;#{%w[Vorrat
+                                               Kühlschrank][index % 2]};#{format("%02d",
+                                                 (index % 28) + 1)}.12.2026;#{(index % 9) + 1},#{10 + (index % 80)}"
+      end
+    File.write(
+      path,
+      "Lebensmittel;Anzahl;Inhalt;Lagerort;Mindestens haltbar bis;Preis\r\n#{rows.join("\r\n")}\r\n".encode(
+        "Windows-1252"
+      )
+    )
     path
   end
 
@@ -51,7 +75,11 @@ RSpec.describe "A new user", :browser do
     expect(page).to have_content("Brought in 60 stacks")
 
     visit "/"
-    ["1 kg rolled oats bb 5/2028 cupboard 1.90", "6 eggs bb 12 dec fridge", "half jar plum jam opened yesterday fridge"].each do |text|
+    [
+      "1 kg rolled oats bb 5/2028 cupboard 1.90",
+      "6 eggs bb 12 dec fridge",
+      "half jar plum jam opened yesterday fridge"
+    ].each do |text|
       line(text)
       expect(page).to have_field("Label line: what do you put away?", with: "")
       expect(page).to have_content("Put away")

@@ -9,10 +9,11 @@ RSpec.describe "By keyboard alone", :browser do
   # The door too: tab into the form, type, Enter.
   def enter_by_keys
     hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(BrowserSupport::PASSWORD)
-    email = office.database.outside do |db|
-      db[:accounts].where(id: who.account_id).update(password_hash: hash)
-      db[:accounts].where(id: who.account_id).get(:email)
-    end
+    email =
+      office.database.outside do |db|
+        db[:accounts].where(id: who.account_id).update(password_hash: hash)
+        db[:accounts].where(id: who.account_id).get(:email)
+      end
     visit "/"
     expect(page).to have_field("E-mail address")
     tab_to("document.activeElement.name === 'login'")
@@ -50,7 +51,10 @@ RSpec.describe "By keyboard alone", :browser do
     expect(page).to have_content("Took 400 g")
     expect(page).to have_css("[role=dialog]", text: "2 x 400 g")
     keys("o")
-    expect(page).to have_css("[aria-label='What it does to the date']", text: "400 g, open as a stack of its own in Fridge: good until")
+    expect(page).to have_css(
+      "[aria-label='What it does to the date']",
+      text: "400 g, open as a stack of its own in Fridge: good until"
+    )
     keys(:enter)
     expect(page).to have_content("Opened Chickpeas, canned")
     expect(page).to have_css("[role=dialog]", text: "400 g, open")
@@ -83,7 +87,9 @@ RSpec.describe "By keyboard alone", :browser do
     expect(page).to have_field("Label line: what do you put away?", with: "")
     keys("2 jars honey bb 5/2028 cupboard")
     expect(page).to have_css(".pill", text: "Honey")
-    page.driver.browser.page.command("Network.emulateNetworkConditions", offline: false, latency: 400, downloadThroughput: -1, uploadThroughput: -1)
+    page.driver.browser.page.command(
+      "Network.emulateNetworkConditions", offline: false, latency: 400, downloadThroughput: -1, uploadThroughput: -1
+    )
     keys(:enter)
     page.execute_script("document.activeElement.blur()")
     keys("z")
@@ -92,7 +98,11 @@ RSpec.describe "By keyboard alone", :browser do
   end
 
   it "passes each board of the shelf with one press of Tab" do
-    %w[white-rice dry-pasta rolled-oats].each { |food| 2.times { |year| put_away(who, food, "cupboard", count: "1", printed_on: "202#{7 + year}-05-31", printed_kind: "best_before") } }
+    %w[white-rice dry-pasta rolled-oats].each do |food|
+      2.times do |year|
+        put_away(who, food, "cupboard", count: "1", printed_on: "202#{7 + year}-05-31", printed_kind: "best_before")
+      end
+    end
     put_away(who, "butter", "fridge", count: "1", printed_on: "2026-12-20", printed_kind: "best_before")
     enter_by_keys
     visit "/shelf"
@@ -102,7 +112,9 @@ RSpec.describe "By keyboard alone", :browser do
     first_board = page.evaluate_script("document.activeElement.closest('section').getAttribute('aria-label')")
     keys(:tab)
     expect(page.evaluate_script(on_chip)).to be(true)
-    expect(page.evaluate_script("document.activeElement.closest('section').getAttribute('aria-label')")).not_to eq(first_board)
+    expect(page.evaluate_script("document.activeElement.closest('section').getAttribute('aria-label')")).not_to eq(
+      first_board
+    )
     keys(:tab)
     expect(page.evaluate_script(on_chip)).to be(false)
   end

@@ -4,13 +4,21 @@ require_relative "../support/browser"
 
 # Every view on the smallest phone and on a usual one, with names of sixty letters.
 RSpec.describe "On a phone", :browser do
-  views = %w[/ /shelf /count /meals /shop /keeping /people /labels /places /jars /recall /bring-in /bring-forward /scanner /scale].freeze
+  views = %w[
+    / /shelf /count /meals /shop /keeping /people /labels /places /jars /recall /bring-in /bring-forward /scanner
+    /scale
+  ].freeze
   let(:who) { household! }
   let(:long_place) { "The narrow shelf behind the second door of the old sheds end" }
   let(:long_name) { "Grandmother's best rhubarb and ginger marmalade of the summer" }
   let(:tin) do
     place = act(:AddPlace, who, { name: long_place, kind: "cupboard" })["place_id"]
-    put_away(who, "marmalade", "cupboard", label: long_name, count: "3", printed_on: "2026-11-27", printed_kind: "best_before", place_id: place)["lot_id"]
+    put_away(
+      who, "marmalade", "cupboard", label: long_name, count: "3", printed_on: "2026-11-27",
+      printed_kind: "best_before", place_id: place
+    )[
+      "lot_id"
+    ]
   end
 
   before do

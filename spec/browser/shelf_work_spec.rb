@@ -9,11 +9,19 @@ RSpec.describe "Work at the shelf", :browser do
 
   def scan(code)
     expect(page).to have_css("[data-scanner]", visible: :all)
-    page.execute_script("const c = new BroadcastChannel('nut-shelf.scanner'); c.postMessage(#{code.to_json}); c.close()")
+    page.execute_script(
+      "const c = new BroadcastChannel('nut-shelf.scanner'); c.postMessage(#{code.to_json}); c.close()"
+    )
   end
 
   it "shows what each act does to the date before it is done" do
-    mince = put_away(who, "beef-mince", "fridge", amount: "1000", printed_on: "2026-11-26", printed_kind: "use_by", price_minor: 1000)["lot_id"]
+    mince =
+      put_away(
+        who, "beef-mince", "fridge", amount: "1000", printed_on: "2026-11-26", printed_kind: "use_by",
+        price_minor: 1000
+      )[
+        "lot_id"
+      ]
     enter(who)
     visit "/shelf?stack=#{mince}"
     click_button "Freeze"
@@ -22,7 +30,10 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Portions"
     fill_in "How many portions", with: "3"
     select "Freezer", from: "Where it goes then"
-    expect(page).to have_css("[aria-label='What it does to the date'] li", text: "2 x 333 g as a stack of its own in Freezer: good until 24 Mar 2027")
+    expect(page).to have_css(
+      "[aria-label='What it does to the date'] li",
+      text: "2 x 333 g as a stack of its own in Freezer: good until 24 Mar 2027"
+    )
     click_button "Make the portions"
     expect(page).to have_content("Made 3 portions")
     values = inside(who) { |house| house.lots.all_with_food.map { |row| row[:value_minor] } }
@@ -45,7 +56,10 @@ RSpec.describe "Work at the shelf", :browser do
   end
 
   it "goes through the short list for the pack, and takes the worst sign" do
-    tin = put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2026-10-31", printed_kind: "best_before")["lot_id"]
+    tin =
+      put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2026-10-31", printed_kind: "best_before")[
+        "lot_id"
+      ]
     enter(who)
     visit "/shelf?stack=#{tin}&do=look"
     expect(page).to have_css("[aria-label='What it does to the date']", text: "good until 23 May 2027")
@@ -60,7 +74,13 @@ RSpec.describe "Work at the shelf", :browser do
 
   it "pours into a jar, tops it up, and keeps care" do
     act(:AddContainer, who, { name: "Oat jar", kind: "jar", capacity_ml: 2000, owned: 1 })
-    oats = put_away(who, "rolled-oats", "cupboard", count: "2", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]
+    oats =
+      put_away(
+        who, "rolled-oats", "cupboard", count: "2", amount: "500", printed_on: "2027-05-30",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
     enter(who)
     visit "/shelf?stack=#{oats}"
     within("[role=dialog]") { click_button "More" }
@@ -107,13 +127,19 @@ RSpec.describe "Work at the shelf", :browser do
 
   it "puts a scanned pack away with the date its code tells" do
     put_away(who, "canned-chickpeas", "cupboard", count: "2")
-    act(:LearnBarcode, who, { code: "4006381333931", food_id: food_id(who, "canned-chickpeas"), amount: "400", unit: "g" })
+    act(
+      :LearnBarcode,
+      who,
+      { code: "4006381333931", food_id: food_id(who, "canned-chickpeas"), amount: "400", unit: "g" }
+    )
     enter(who)
     line("honey 450 g bb 5/2028 cupboard")
     expect(page).to have_content("Put away")
     line("(01)04006381333931(15)290131(10)L7")
     expect(page).to have_content("Put away 400 g Chickpeas, canned")
-    expect(inside(who) { |house| house.lots.shelf.all.map { |row| row[:usable_until] } }).to include(Date.new(2029, 1, 31))
+    expect(inside(who) { |house| house.lots.shelf.all.map { |row| row[:usable_until] } }).to include(
+      Date.new(2029, 1, 31)
+    )
   end
 
   it "weighs an open jar while counting" do
@@ -138,7 +164,13 @@ RSpec.describe "Work at the shelf", :browser do
     act(:SetLevel, who, { lot_id: salt, level: "plenty" })
     back = act(:AddPlace, who, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
     act(:SetFood, who, { food_id: food_id(who, "canned-chickpeas"), working_amount: "800" })
-    tins = put_away(who, "canned-chickpeas", "cupboard", place_id: back, count: "6", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
+    tins =
+      put_away(
+        who, "canned-chickpeas", "cupboard", place_id: back, count: "6", printed_on: "2028-05-31",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
     enter(who)
     visit "/bring-forward"
     click_button "Brought: 2 tins of 400 g Chickpeas, canned"
@@ -151,7 +183,9 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Keep it so"
     expect(page).to have_content("Changed Cupboard")
     click_button "Will a box fit?"
-    within("form", text: "The box") { { "wide" => "200", "deep" => "150", "high" => "180" }.each { |name, size| fill_in name, with: size } }
+    within("form", text: "The box") do
+      { "wide" => "200", "deep" => "150", "high" => "180" }.each { |name, size| fill_in name, with: size }
+    end
     click_button "How many fit?"
     expect(page).to have_content("18 fit.")
     visit "/shelf"

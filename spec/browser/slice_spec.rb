@@ -152,7 +152,10 @@ RSpec.describe "The interface", :browser do
     enter(who)
     visit "/shelf?stack=#{stacks.first[:id]}"
     expect(page).to have_button("Take one")
-    page.execute_script("const b = [...document.querySelectorAll('button')].find((x) => x.textContent === 'Take one'); b.click(); b.click(); b.click();")
+    page.execute_script(
+      "const b = [...document.querySelectorAll('button')].find((x) => x.textContent === 'Take one'); b.click(); " \
+      "b.click(); b.click();"
+    )
     expect(page).to have_content("Took 400 g Chickpeas, canned (3 times)")
     expect(page).to have_css("[role=dialog]", text: "2 x 400 g")
     expect(stacks.first[:on_hand].to_i).to eq(800)
@@ -161,13 +164,14 @@ RSpec.describe "The interface", :browser do
   end
 
   it "agrees between two browsers" do
-    stack = put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")
+    stack =
+      put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")
     enter(who)
     visit "/shelf"
     expect(page).to have_css(".chip", text: "3 x 400 g")
     using_session("second") do
       enter(who)
-      visit "/shelf?stack=#{stack['lot_id']}"
+      visit "/shelf?stack=#{stack["lot_id"]}"
       click_button "Take one"
       expect(page).to have_content("2 x 400 g")
     end
@@ -188,7 +192,12 @@ RSpec.describe "The interface", :browser do
     enter(who)
     visit "/bring-in"
     path = File.join(Dir.tmpdir, "nut-shelf-list.csv")
-    File.write(path, "Artikel;Menge;Inhalt;Lagerort;MHD\nHoney;2;450 g;Vorrat;31.05.2028\nGrog;1;500 g;Speicher;\n".encode("Windows-1252"))
+    File.write(
+      path,
+      "Artikel;Menge;Inhalt;Lagerort;MHD\nHoney;2;450 g;Vorrat;31.05.2028\nGrog;1;500 g;Speicher;\n".encode(
+        "Windows-1252"
+      )
+    )
     attach_file("CSV file", path)
     expect(page).to have_content("Which foods are these?")
     expect_accessible("a list with questions")
@@ -225,7 +234,9 @@ RSpec.describe "The interface", :browser do
     visit "/"
     click_button "With one hand"
     click_button "Chickpeas, canned"
-    expect(page).to have_select("Place, where it went last", selected: "Cupboard").and have_button("Put away 3 x 400 g Chickpeas, canned")
+    expect(page).to have_select("Place, where it went last", selected: "Cupboard").and have_button(
+            "Put away 3 x 400 g Chickpeas, canned"
+          )
     click_button "One less"
     find("[role=radio]", text: "May").click
     click_button "Put away 2 x 400 g Chickpeas, canned"

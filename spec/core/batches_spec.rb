@@ -6,7 +6,9 @@ require_relative "../../core/dating/ripening"
 RSpec.describe NutShelf::Core::Ripening do
   include CoreSupport
 
-  def advice(**more) = described_class.new(count: 6, ready_on: day("2026-11-28"), ripe_days: 1, cold_days: 4, per_day: 1, **more)
+  def advice(**more)
+    described_class.new(count: 6, ready_on: day("2026-11-28"), ripe_days: 1, cold_days: 4, per_day: 1, **more)
+  end
 
   it "leaves out what is eaten while it keeps on the counter and moves the rest when it is ripe" do
     expect(advice).to have_attributes(leave_out: 2, move: 3, move_on: day("2026-11-28"), too_many: 1)
@@ -30,9 +32,19 @@ RSpec.describe NutShelf::Core::Policy do
   include CoreSupport
 
   it "gives strict eaters a second answer, by the date, whatever the household's school" do
-    tin = story("canned-chickpeas", "cupboard", printed_on: "2026-10-31", printed_kind: :best_before, events: [event(:looked, "2026-11-20", result: :good)])
+    tin =
+      story(
+        "canned-chickpeas",
+        "cupboard",
+        printed_on: "2026-10-31",
+        printed_kind: :best_before,
+        events: [event(:looked, "2026-11-20", result: :good)]
+      )
     household = described_class.new
-    answers = [household, household.strict].map { |policy| NutShelf::Core::Judge.date(tin, catalog: catalog, policy: policy, today: day("2026-11-24")) }
+    answers =
+      [household, household.strict].map do |policy|
+        NutShelf::Core::Judge.date(tin, catalog: catalog, policy: policy, today: day("2026-11-24"))
+      end
     expect(answers.map(&:usable_until)).to eq([day("2027-05-19"), day("2026-10-31")])
     expect(answers.map(&:state)).to eq(%i[resting look])
   end

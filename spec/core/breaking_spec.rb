@@ -27,7 +27,10 @@ RSpec.describe NutShelf::Core::Breaking do
     whole = food("onions").with(edible_yield: nil, g_per_piece: 100r)
     expect([150r, 151r].map { |pack| described_class.kind(whole, dimension: :mass, pack: pack) }).to eq(%i[cut opened])
     expect(kind("onions", :volume, one)).to eq(:opened)
-    unweighed = NutShelf::Core::Food.new(key: "x", name: "X", aisle: "Fresh vegetables", food_group: "vegetables", dimension: :mass)
+    unweighed =
+      NutShelf::Core::Food.new(
+        key: "x", name: "X", aisle: "Fresh vegetables", food_group: "vegetables", dimension: :mass
+      )
     expect(described_class.kind(unweighed, dimension: :mass, pack: 100r)).to eq(:opened)
   end
 end
@@ -41,15 +44,28 @@ RSpec.describe NutShelf::Core::LookList do
 
   it "knows dry grain by its pests, fresh food by its aisle, and opened packs by neither" do
     expect([kind("rolled-oats"), kind("dried-chickpeas"), kind("rolled-oats", open: true)]).to eq(%w[flour_grain] * 3)
-    expect([kind("white-bread"), kind("beef-mince"), kind("plain-yoghurt"), kind("lettuce"), kind("white-bread", open: true)]).to eq(%w[fresh fresh fresh fresh fresh])
+    expect(
+      [kind("white-bread"), kind("beef-mince"), kind("plain-yoghurt"), kind("lettuce"), kind("white-bread", open: true)]
+    ).to eq(%w[fresh fresh fresh fresh fresh])
     expect([kind("passata", situation: "cooked"), kind("passata", situation: "left_over")]).to eq(%w[fresh fresh])
-    expect([kind("passata", wrapping: "glass"), kind("passata", wrapping: "glass", open: true), kind("passata"), kind("paprika")]).to eq(%w[jar open other other])
-    expect([kind("honey", wrapping: "glass", open: true), kind("torch", frozen: true), kind("beef-mince", frozen: true)]).to eq(%w[honey supply frozen])
+    expect(
+      [
+        kind("passata", wrapping: "glass"),
+        kind("passata", wrapping: "glass", open: true),
+        kind("passata"),
+        kind("paprika")
+      ]
+    ).to eq(%w[jar open other other])
+    expect(
+      [kind("honey", wrapping: "glass", open: true), kind("torch", frozen: true), kind("beef-mince", frozen: true)]
+    ).to eq(%w[honey supply frozen])
     expect(kind("canned-chickpeas", wrapping: "tin")).to eq("tin")
     expect(kind("black-pepper-ground", wrapping: "glass")).to eq("jar")
   end
 
   it "takes the worst of the signs" do
-    expect([%i[good turning], %i[bad turning], %i[good], []].map { |means| described_class.verdict(means) }).to eq(%i[turning bad good good])
+    expect([%i[good turning], %i[bad turning], %i[good], []].map { |means| described_class.verdict(means) }).to eq(
+      %i[turning bad good good]
+    )
   end
 end

@@ -2,14 +2,23 @@
 
 require_relative "support"
 
-# Worked examples of the table in docs/dating.md: five stacks whose cap is the 26th of November (the loaf's is the 1st of
+# Worked examples of the table in docs/dating.md: five stacks whose cap is the 26th of November (the loaf's is the 1st
+# of
 # December), and what one event on the 25th, in time, or on the 27th, too late, makes of each.
 module CapTable
   STACKS = {
     "mince" => ["beef-mince", "fridge", { printed_on: "2026-11-26", printed_kind: :use_by, acquired_on: "2026-11-24" }],
-    "yoghurt" => ["plain-yoghurt", "fridge", { printed_on: "2026-11-26", printed_kind: :best_before, acquired_on: "2026-11-20" }],
+    "yoghurt" => [
+      "plain-yoghurt",
+      "fridge",
+      { printed_on: "2026-11-26", printed_kind: :best_before, acquired_on: "2026-11-20" }
+    ],
     "stew" => ["class-cooked-soup-stew", "fridge", { situation: "left_over", made_on: "2026-11-24", leftover_days: 2 }],
-    "tin" => ["canned-chickpeas", "cupboard", { printed_on: "2026-11-26", printed_kind: :best_before, acquired_on: "2026-01-24" }],
+    "tin" => [
+      "canned-chickpeas",
+      "cupboard",
+      { printed_on: "2026-11-26", printed_kind: :best_before, acquired_on: "2026-01-24" }
+    ],
     "loaf" => ["white-bread", "cupboard", { acquired_on: "2026-11-24" }]
   }.freeze
 
@@ -58,22 +67,35 @@ RSpec.describe NutShelf::Core::Judge, "events by caps" do
 
   def move(on, kind) = event(:moved, on, place: standing(kind))
 
-  def poured(on, **facts) = event(:topped_up, on, parts: [NutShelf::Core::Part.new(name: "What went in", **facts)].freeze)
+  def poured(on, **facts)
+    event(:topped_up, on, parts: [NutShelf::Core::Part.new(name: "What went in", **facts)].freeze)
+  end
 
   # @return [Array<Event>] what the row of that name means on that day
   def happenings(name, on)
     case name
-    when "nothing" then []
-    when "good", "turning", "bad" then [event(:looked, on, result: name.to_sym)]
-    when "carried" then [move(on, "cool_dark")]
-    when "frozen" then [move(on, "freezer")]
-    when "thawed" then [move(on, "freezer"), move((day(on) + 6).iso8601, "fridge")]
-    when "stored" then [event(:stored, on, method: "bag")]
-    when "younger" then [poured(on, safety_until: day("2026-12-20"), quality_until: day("2026-12-20"))]
-    when "older" then [poured(on, safety_until: day("2026-11-25"))]
-    when "stopped" then [poured(on, stopped: true, reason: "It was found bad.")]
-    when "no age" then [poured(on, unknown: true)]
-    else [event(name.to_sym, on)]
+    when "nothing"
+      []
+    when "good", "turning", "bad"
+      [event(:looked, on, result: name.to_sym)]
+    when "carried"
+      [move(on, "cool_dark")]
+    when "frozen"
+      [move(on, "freezer")]
+    when "thawed"
+      [move(on, "freezer"), move((day(on) + 6).iso8601, "fridge")]
+    when "stored"
+      [event(:stored, on, method: "bag")]
+    when "younger"
+      [poured(on, safety_until: day("2026-12-20"), quality_until: day("2026-12-20"))]
+    when "older"
+      [poured(on, safety_until: day("2026-11-25"))]
+    when "stopped"
+      [poured(on, stopped: true, reason: "It was found bad.")]
+    when "no age"
+      [poured(on, unknown: true)]
+    else
+      [event(name.to_sym, on)]
     end
   end
 
@@ -88,7 +110,9 @@ RSpec.describe NutShelf::Core::Judge, "events by caps" do
     head, *rows = table.lines.map { |line| line.split("|").map(&:strip) }
     rows.each do |name, *wanted|
       it "have #{name} on #{on} leave what the table says" do
-        expect(head.drop(1).to_h { |stack| [stack, verdict(made(stack, happenings(name, on), today: on))] }).to eq(head.drop(1).zip(wanted).to_h)
+        expect(head.drop(1).to_h { |stack| [stack, verdict(made(stack, happenings(name, on), today: on))] }).to eq(
+          head.drop(1).zip(wanted).to_h
+        )
       end
     end
   end

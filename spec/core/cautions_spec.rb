@@ -10,7 +10,9 @@ RSpec.describe NutShelf::Core::Cautions do
 
   it "speak of a tin while it is sealed, and of two hours once germs can grow" do
     expect(of("canned-chickpeas")).to eq([described_class::TINS, described_class::DOUBT])
-    expect(of("canned-chickpeas", sealed: false, perishable: true)).to eq([described_class::TWO_HOURS, described_class::DOUBT])
+    expect(of("canned-chickpeas", sealed: false, perishable: true)).to eq(
+      [described_class::TWO_HOURS, described_class::DOUBT]
+    )
     expect(of("uht-milk")).not_to include(described_class::TWO_HOURS)
   end
 

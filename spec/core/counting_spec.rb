@@ -3,8 +3,10 @@
 require_relative "support"
 require_relative "../../core/quantity/hand_words"
 require "prop_check"
-%w[usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes care/schedule
-   rotation/bring_forward rotation/crossed portioning/fill].each { |file| require_relative "../../core/#{file}" }
+%w[
+  usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes
+  care/schedule rotation/bring_forward rotation/crossed portioning/fill
+].each { |file| require_relative "../../core/#{file}" }
 
 RSpec.describe NutShelf::Core::Rate do
   it "follows intermittent use" do
@@ -31,7 +33,9 @@ end
 RSpec.describe NutShelf::Core::Doubt do
   include CoreSupport
 
-  def doubt(**more) = described_class.new(on_hand: 1000r, seen_on: day("2026-11-14"), today: day("2026-11-24"), daily: 50r, **more)
+  def doubt(**more)
+    described_class.new(on_hand: 1000r, seen_on: day("2026-11-14"), today: day("2026-11-24"), daily: 50r, **more)
+  end
 
   it "expects what is left at the usual rate, and doubts it more with time" do
     expect(doubt.expected).to eq(500)
@@ -51,7 +55,9 @@ end
 RSpec.describe NutShelf::Core::Difference do
   it "says what is missing in quantity and money, and asks only where it matters" do
     dear = described_class.new(delta: -400r, on_hand: 1200r, stack_value_minor: 900, daily: 10r, unseen_days: 20)
-    expect(dear).to have_attributes(value_minor: 300, likely: "eaten", ask: true, reasons: %w[eaten binned given_away lost])
+    expect(dear).to have_attributes(
+      value_minor: 300, likely: "eaten", ask: true, reasons: %w[eaten binned given_away lost]
+    )
     cheap = described_class.new(delta: -400r, on_hand: 1200r, stack_value_minor: 267)
     expect(cheap).to have_attributes(value_minor: 89, ask: false)
   end
@@ -62,32 +68,59 @@ RSpec.describe NutShelf::Core::Difference do
   end
 
   it "values what was found too many by what the rest cost" do
-    expect(described_class.new(delta: 400r, on_hand: 800r, stack_value_minor: 178)).to have_attributes(value_minor: 89, likely: "found", ask: false)
+    expect(described_class.new(delta: 400r, on_hand: 800r, stack_value_minor: 178)).to have_attributes(
+      value_minor: 89,
+      likely: "found",
+      ask: false
+    )
   end
 end
 
 RSpec.describe NutShelf::Core::Match do
   include CoreSupport
 
-  def candidate(id, **more) = described_class::Candidate.new(id: id, food_id: 1, dimension: "mass", pack_amount: 400r, noun: nil, printed_on: day("2028-05-31"), missing: 0r, on_hand: 1200r, **more)
+  def candidate(id, **more)
+    described_class::Candidate.new(
+      id: id,
+      food_id: 1,
+      dimension: "mass",
+      pack_amount: 400r,
+      noun: nil,
+      printed_on: day("2028-05-31"),
+      missing: 0r,
+      on_hand: 1200r,
+      **more
+    )
+  end
 
-  let(:found) { { food_id: 1, dimension: "mass", pack_amount: 400r, noun: nil, printed_on: day("2028-05-31"), amount: 800r } }
+  let(:found) do
+    { food_id: 1, dimension: "mass", pack_amount: 400r, noun: nil, printed_on: day("2028-05-31"), amount: 800r }
+  end
 
   it "prefers what is missing elsewhere to what merely stands elsewhere" do
     expect(described_class.for(found, [candidate(1), candidate(2, missing: 800r, on_hand: 0r)]).map(&:id)).to eq([2, 1])
   end
 
   it "leaves alone other packs, other dates and stacks that are too small" do
-    others = [candidate(1, pack_amount: 800r), candidate(2, printed_on: day("2027-01-31")), candidate(3, on_hand: 400r), candidate(4, food_id: 2)]
+    others = [
+      candidate(1, pack_amount: 800r),
+      candidate(2, printed_on: day("2027-01-31")),
+      candidate(3, on_hand: 400r),
+      candidate(4, food_id: 2)
+    ]
     expect(described_class.for(found, others)).to be_empty
-    expect(described_class.for({ **found, printed_on: nil }, [candidate(2, printed_on: day("2027-01-31"))]).size).to eq(1)
+    expect(described_class.for({ **found, printed_on: nil }, [candidate(2, printed_on: day("2027-01-31"))]).size).to eq(
+      1
+    )
   end
 end
 
 RSpec.describe NutShelf::Core::Due do
   include CoreSupport
 
-  def due(**more) = described_class.new(stacks: 10, doubtful: 0, counted_on: day("2026-10-01"), today: day("2026-11-24"), **more)
+  def due(**more)
+    described_class.new(stacks: 10, doubtful: 0, counted_on: day("2026-10-01"), today: day("2026-11-24"), **more)
+  end
 
   it "comes round by rhythm or by doubt" do
     expect(due).to have_attributes(due: false, reason: nil)
@@ -109,16 +142,24 @@ RSpec.describe NutShelf::Core::Split do
     split = described_class.new(amount: 1000r, cost_minor: 900, size: 300r)
     expect(split).to have_attributes(count: 3, rest: 100, rest_minor: 90)
     expect { described_class.new(amount: 100r, cost_minor: 1, size: 300r) }.to raise_error(ArgumentError)
-    [0r, -5r].each { |size| expect { described_class.new(amount: 100r, cost_minor: 1, size: size) }.to raise_error(ArgumentError) }
+    [0r, -5r].each do |size|
+      expect { described_class.new(amount: 100r, cost_minor: 1, size: size) }.to raise_error(ArgumentError)
+    end
     expect { described_class.new(amount: 100r, cost_minor: 1) }.to raise_error(ArgumentError)
   end
 
   it "reconciles with the input whatever is asked" do
     numbers = PropCheck::Generators
-    PropCheck.forall(numbers.choose(1..2_000_000), numbers.choose(0..50_000), numbers.choose(1..60)) do |milli, cost, count|
+    PropCheck.forall(
+      numbers.choose(1..2_000_000),
+      numbers.choose(0..50_000),
+      numbers.choose(1..60)
+    ) do |milli, cost, count|
       amount = Rational(milli, 1000)
       split = NutShelf::Core::Split.new(amount: amount, cost_minor: cost, count: count)
-      unless (split.size * split.count) + split.rest == amount && split.rest_minor + split.portions.sum { |part| part.count * part.cost_minor } == cost && split.portions.sum(&:count) == count
+      unless (split.size * split.count) + split.rest == amount &&
+          split.rest_minor + split.portions.sum { |part| part.count * part.cost_minor } == cost &&
+          split.portions.sum(&:count) == count
         raise "#{amount} at #{cost} into #{count}"
       end
     end
@@ -182,15 +223,34 @@ RSpec.describe "Between the shelves" do
   it "proposes what is eaten between two walks, and takes off what is there before it counts packs" do
     propose = ->(reach) { NutShelf::Core::BringForward.working_amount(daily: 60r, reach: reach) }
     expect([propose.("hand"), propose.("away")]).to eq([420, 1260])
-    enough = NutShelf::Core::BringForward.new(working: [held(1, 905, "2027-01-01", open: true)], backstock: [], amount: 900r, on: day("2026-11-24"))
+    enough =
+      NutShelf::Core::BringForward.new(
+        working: [held(1, 905, "2027-01-01", open: true)],
+        backstock: [],
+        amount: 900r,
+        on: day("2026-11-24")
+      )
     expect(enough).to have_attributes(there: 905r, need: 0r, short: 0r)
-    words = NutShelf::Core::BringForward.reasons(daily: 60r, reach: "hand", words: ->(grams) { NutShelf::Core::HandWords.of(grams, food("uht-milk")) })
+    words =
+      NutShelf::Core::BringForward.reasons(
+        daily: 60r,
+        reach: "hand",
+        words: ->(grams) { NutShelf::Core::HandWords.of(grams, food("uht-milk")) }
+      )
     expect(words.first).to include("About 408 ml a week", "408 ml. What is carried comes in whole packs")
   end
 
   it "says amounts as hands carry them: packs where they are whole, else as the food is counted" do
     say = ->(grams, key, **more) { NutShelf::Core::HandWords.of(grams, food(key), **more) }
-    expect([say.(1200r, "canned-chickpeas", pack: 400r), say.(905r, "canned-chickpeas", pack: 400r), say.(1030r, "uht-milk"), say.(300r, "eggs"), say.(500r, "passata")]).to eq(["3 x 400 g", "905 g", "1 l", "6", "500 g"])
+    expect(
+      [
+        say.(1200r, "canned-chickpeas", pack: 400r),
+        say.(905r, "canned-chickpeas", pack: 400r),
+        say.(1030r, "uht-milk"),
+        say.(300r, "eggs"),
+        say.(500r, "passata")
+      ]
+    ).to eq(["3 x 400 g", "905 g", "1 l", "6", "500 g"])
   end
 
   it "tells how fast it goes with its unit" do
@@ -198,17 +258,38 @@ RSpec.describe "Between the shelves" do
   end
 
   it "brings the oldest first, in whole packs, and says what is short" do
-    list = NutShelf::Core::BringForward.new(working: [held(1, 200, "2027-01-01", open: true)], backstock: [held(2, 800, "2028-01-01"), held(3, 400, "2027-06-01"), held(4, 400, "2026-01-01")],
-      amount: 1000r, on: day("2026-11-24"))
+    list =
+      NutShelf::Core::BringForward.new(
+        working: [held(1, 200, "2027-01-01", open: true)],
+        backstock: [held(2, 800, "2028-01-01"), held(3, 400, "2027-06-01"), held(4, 400, "2026-01-01")],
+        amount: 1000r,
+        on: day("2026-11-24")
+      )
     expect(list.picks.map { |pick| [pick.stack.id, pick.amount] }).to eq([[3, 400], [2, 400]])
     expect(list).to have_attributes(need: 800, short: 0)
-    expect(NutShelf::Core::BringForward.new(working: [], backstock: [held(3, 400, "2027-06-01")], amount: 1000r, on: day("2026-11-24")).short).to eq(600)
+    expect(
+      NutShelf::Core::BringForward.new(
+        working: [],
+        backstock: [held(3, 400, "2027-06-01")],
+        amount: 1000r,
+        on: day("2026-11-24")
+      ).short
+    ).to eq(600)
   end
 
   it "sees the newer standing where it would be eaten first" do
-    crossed = NutShelf::Core::Crossed.pair([held(1, 400, "2028-01-01"), held(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))
+    crossed =
+      NutShelf::Core::Crossed.pair(
+        [held(1, 400, "2028-01-01"), held(2, 400, "2027-02-01", working: false)],
+        on: day("2026-11-24")
+      )
     expect([crossed.near.id, crossed.far.id]).to eq([1, 2])
-    expect(NutShelf::Core::Crossed.pair([held(1, 400, "2027-02-10"), held(2, 400, "2027-02-01", working: false)], on: day("2026-11-24"))).to be_nil
+    expect(
+      NutShelf::Core::Crossed.pair(
+        [held(1, 400, "2027-02-10"), held(2, 400, "2027-02-01", working: false)],
+        on: day("2026-11-24")
+      )
+    ).to be_nil
     expect(NutShelf::Core::Crossed.pair([held(1, 400, "2027-02-10")], on: day("2026-11-24"))).to be_nil
   end
 
@@ -219,10 +300,24 @@ RSpec.describe "Between the shelves" do
 
   it "fills a jar from the front of the shelf, with headspace for the freezer" do
     rice = food("white-rice")
-    fill = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, cursor: cursor(rice, held(2, 5000, "2028-10-31"), held(1, 500, "2027-03-01", open: true)), on: day("2026-11-24"))
+    fill =
+      NutShelf::Core::Fill.new(
+        capacity_ml: 1000r,
+        food: rice,
+        cursor: cursor(rice, held(2, 5000, "2028-10-31"), held(1, 500, "2027-03-01", open: true)),
+        on: day("2026-11-24")
+      )
     expect(fill.grams).to eq(780)
     expect(fill.picks.map { |pick| [pick.stack.id, pick.amount] }).to eq([[1, 500], [2, 280]])
-    frozen = NutShelf::Core::Fill.new(capacity_ml: 1000r, food: rice, cursor: cursor(rice), on: day("2026-11-24"), freezing: "shouldered", filled_g: 24r)
+    frozen =
+      NutShelf::Core::Fill.new(
+        capacity_ml: 1000r,
+        food: rice,
+        cursor: cursor(rice),
+        on: day("2026-11-24"),
+        freezing: "shouldered",
+        filled_g: 24r
+      )
     expect([frozen.grams, frozen.short_g]).to eq([600, 600])
     expect(frozen.steps.join(" ")).to include("200 ml are left free")
   end

@@ -4,7 +4,9 @@ require_relative "support"
 
 # Sentences that come up more than once.
 module Explained
-  FROZEN = "Frozen on 20 Nov 2026, in time, in the freezer: 3 to 4 months (quality); by \"look, then decide\" the longer counts, until 20 Mar 2027."
+  FROZEN =
+    "Frozen on 20 Nov 2026, in time, in the freezer: 3 to 4 months (quality); by \"look, then decide\" the longer " \
+    "counts, until 20 Mar 2027."
 end
 
 # A date explains itself in full: every sentence of these stories, as somebody reads them, with the figures in them.
@@ -19,16 +21,30 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
 
   def told(key, place, *events, **facts) = date(story(key, place, events: events.freeze, **facts)).steps
 
-  def warned(key, place, *events, **facts) = date(story(key, place, events: events.freeze, **facts)).flags.map { |flag| flag[:text] }
+  def warned(key, place, *events, **facts)
+    date(story(key, place, events: events.freeze, **facts)).flags.map { |flag| flag[:text] }
+  end
 
-  Explained::MINCE = "As bought since 20 Nov 2026, in the fridge: 1 to 2 days (safety); the shorter counts, for safety, until 21 Nov 2026."
-  Explained::BREAD = "As bought since 20 Nov 2026, in a cupboard: 5 to 7 days (quality); by \"look, then decide\" the longer counts, until 27 Nov 2026."
-  Explained::TWO_HOURS = "Sold chilled or frozen, or bruises and spoils warm: keep where it was sold. Out of the cold it is safe for two hours, one above 32 C."
+  Explained::MINCE =
+    "As bought since 20 Nov 2026, in the fridge: 1 to 2 days (safety); the shorter counts, for safety, until 21 Nov " \
+    "2026."
+  Explained::BREAD =
+    "As bought since 20 Nov 2026, in a cupboard: 5 to 7 days (quality); by \"look, then decide\" the longer counts, " \
+    "until 27 Nov 2026."
+  Explained::TWO_HOURS =
+    "Sold chilled or frozen, or bruises and spoils warm: keep where it was sold. Out of the cold it is safe for two " \
+    "hours, one above 32 C."
 
   it "by what its pack says, and by its class where that is stricter" do
-    expect(told("beef-mince", "fridge", acquired_on: "2026-11-22", **use_by("2026-11-26"))).to eq(["Use by 26 Nov 2026 is printed on the pack."])
-    expect(told("infant-formula-powder", "cupboard", **best_before("2027-11-26")))
-      .to eq(["Best before 26 Nov 2027 is printed on the pack.", "Infant food: whatever the date is called, it is a safety date."])
+    expect(told("beef-mince", "fridge", acquired_on: "2026-11-22", **use_by("2026-11-26"))).to eq(
+      ["Use by 26 Nov 2026 is printed on the pack."]
+    )
+    expect(told("infant-formula-powder", "cupboard", **best_before("2027-11-26"))).to eq(
+      [
+        "Best before 26 Nov 2027 is printed on the pack.",
+        "Infant food: whatever the date is called, it is a safety date."
+      ]
+    )
     expect(told("honey", "cupboard")).to eq(["Neither a printed date nor the day it came is known, so it has no date."])
     expect(date(story("honey", "cupboard")).unknown).to be(false)
   end
@@ -36,68 +52,146 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
   it "by one figure, by the shorter of two, by the household's school, or by a time of its own" do
     expect(told("beef-mince", "fridge", acquired_on: "2026-11-20")).to eq([Explained::MINCE])
     expect(told("white-bread", "cupboard", acquired_on: "2026-11-20")).to eq([Explained::BREAD])
-    expect(date(story("white-bread", "cupboard", acquired_on: "2026-11-20"), school: :by_the_date).steps.last).to end_with("by \"by the date\" the shorter counts, until 25 Nov 2026.")
-    expect(told("white-bread", "cool_dark", acquired_on: "2026-11-20").last).to include("cool and dark: 5 to 7 days (quality, by a cupboard's figure); by")
-    potatoes = date(story("potatoes", "cupboard", acquired_on: "2026-11-20"), catalog: own("potatoes", "cupboard", "whole", 20, 20, own_reason: "They sprout by then."))
-    expect(potatoes.steps).to eq(["As bought since 20 Nov 2026, in a cupboard: 20 days (quality), until 10 Dec 2026.", "Your own time: They sprout by then."])
+    expect(
+      date(story("white-bread", "cupboard", acquired_on: "2026-11-20"), school: :by_the_date).steps.last
+    ).to end_with("by \"by the date\" the shorter counts, until 25 Nov 2026.")
+    expect(told("white-bread", "cool_dark", acquired_on: "2026-11-20").last).to include(
+      "cool and dark: 5 to 7 days (quality, by a cupboard's figure); by"
+    )
+    potatoes =
+      date(
+        story("potatoes", "cupboard", acquired_on: "2026-11-20"),
+        catalog: own("potatoes", "cupboard", "whole", 20, 20, own_reason: "They sprout by then.")
+      )
+    expect(potatoes.steps).to eq(
+      [
+        "As bought since 20 Nov 2026, in a cupboard: 20 days (quality), until 10 Dec 2026.",
+        "Your own time: They sprout by then."
+      ]
+    )
   end
 
   it "as no food, where it is none: a good look is no stop, a printed date needs no excuse" do
     torch = story("torch", "cupboard", events: [event(:looked, "2026-11-20", result: :good)])
-    expect(date(torch)).to have_attributes(steps: ["It is no food: only a date on the pack would count."], stopped: false)
-    expect(told("batteries-aa", "cupboard", **best_before("2030-10-01"))).to eq(["Best before 1 Oct 2030 is printed on the pack."])
+    expect(date(torch)).to have_attributes(
+      steps: ["It is no food: only a date on the pack would count."],
+      stopped: false
+    )
+    expect(told("batteries-aa", "cupboard", **best_before("2030-10-01"))).to eq(
+      ["Best before 1 Oct 2030 is printed on the pack."]
+    )
   end
 
   it "out of the cold since the day it was known, without a rule that never began" do
-    expect(told("beef-mince", "cupboard", known_on: "2026-11-24", **use_by("2026-11-26")))
-      .to eq(["Use by 26 Nov 2026 is printed on the pack.", "Out of the cold since 24 Nov 2026: good for two hours of that day only."])
+    expect(told("beef-mince", "cupboard", known_on: "2026-11-24", **use_by("2026-11-26"))).to eq(
+      [
+        "Use by 26 Nov 2026 is printed on the pack.",
+        "Out of the cold since 24 Nov 2026: good for two hours of that day only."
+      ]
+    )
     expect(warned("beef-mince", "cupboard", known_on: "2026-11-24")).to eq([Explained::TWO_HOURS])
-    expect(warned("class-cooked-soup-stew", "cupboard", situation: "left_over", made_on: "2026-11-24")).to eq(["Left-over food goes into the fridge within two hours, one above 32 C."])
+    expect(warned("class-cooked-soup-stew", "cupboard", situation: "left_over", made_on: "2026-11-24")).to eq(
+      ["Left-over food goes into the fridge within two hours, one above 32 C."]
+    )
   end
 
   describe "where it was carried" do
     it "on the day it came, on its last day, and a day too late" do
       rest = ->(on) { told("white-bread", "cupboard", moved(on, "fridge"), acquired_on: "2026-11-20").last }
-      expect(rest.call("2026-11-20")).to eq("Moved to the fridge on 20 Nov 2026 with 0 % of its life used; of 7 days there, 7 days are left: until 27 Nov 2026.")
-      expect(rest.call("2026-11-27")).to eq("Moved to the fridge on 27 Nov 2026 with 100 % of its life used; of 7 days there, none is left: until 27 Nov 2026.")
+      expect(rest.call("2026-11-20")).to eq(
+        "Moved to the fridge on 20 Nov 2026 with 0 % of its life used; of 7 days there, 7 days are left: until 27 " \
+        "Nov 2026."
+      )
+      expect(rest.call("2026-11-27")).to eq(
+        "Moved to the fridge on 27 Nov 2026 with 100 % of its life used; of 7 days there, none is left: until 27 Nov " \
+        "2026."
+      )
       expect(rest.call("2026-11-28")).to eq("Its time had run out on 27 Nov 2026, before it was moved.")
-      expect(told("parsnips", "fridge", moved("2026-12-04", "cool_dark"), acquired_on: "2026-11-20").last).to include("with 50 % of its life used; the rest counts there")
+      expect(told("parsnips", "fridge", moved("2026-12-04", "cool_dark"), acquired_on: "2026-11-20").last).to include(
+        "with 50 % of its life used; the rest counts there"
+      )
     end
 
     it "on a day nobody knows: neither place lengthens it" do
-      expect(told("white-bread", "cupboard", moved(nil, "fridge"), acquired_on: "2026-11-20").last)
-        .to eq("Moved to the fridge on a day nobody knows: the place where it keeps less long counts, until 27 Nov 2026.")
-      carrots = %w[cool_dark fridge].permutation.map { |from, into| date(story("carrots", from, acquired_on: "2026-11-20", events: [moved(nil, into)])).usable_until }
+      expect(told("white-bread", "cupboard", moved(nil, "fridge"), acquired_on: "2026-11-20").last).to eq(
+        "Moved to the fridge on a day nobody knows: the place where it keeps less long counts, until 27 Nov 2026."
+      )
+      carrots =
+        %w[cool_dark fridge].permutation.map do |from, into|
+          date(story("carrots", from, acquired_on: "2026-11-20", events: [moved(nil, into)])).usable_until
+        end
       expect(carrots).to eq([day("2026-12-25")] * 2)
     end
   end
 
   describe "frozen and thawed" do
-    def mince(printed) = told("beef-mince", "fridge", moved("2026-11-20", "freezer"), moved("2026-12-10", "fridge"), acquired_on: "2026-11-20", **use_by(printed)).drop(1)
+    def mince(printed)
+      told(
+        "beef-mince",
+        "fridge",
+        moved("2026-11-20", "freezer"),
+        moved("2026-12-10", "fridge"),
+        acquired_on: "2026-11-20",
+        **use_by(printed)
+      ).drop(1)
+    end
 
     it "with the days it had left, which are told only where they bind" do
       thawed = "Thawed on 10 Dec 2026: 1 day in the fridge after thawing, until 11 Dec 2026 (safety)."
       expect(mince("2026-11-21")).to eq([Explained::FROZEN, thawed])
-      expect(mince("2026-11-20")).to eq([Explained::FROZEN, thawed, "No day was left of its safety date when it was frozen: until 10 Dec 2026."])
+      expect(mince("2026-11-20")).to eq(
+        [Explained::FROZEN, thawed, "No day was left of its safety date when it was frozen: until 10 Dec 2026."]
+      )
     end
 
     it "on a day nobody knows, as early as may be" do
-      expect(told("beef-mince", "freezer", moved(nil, "fridge"), acquired_on: "2026-11-20"))
-        .to eq([Explained::FROZEN, "Nobody knows when it was thawed: 20 Nov 2026 counts, the first day it was known here.",
-                "Thawed on 20 Nov 2026: 1 day in the fridge after thawing, until 21 Nov 2026 (safety)."])
+      expect(told("beef-mince", "freezer", moved(nil, "fridge"), acquired_on: "2026-11-20")).to eq(
+        [
+          Explained::FROZEN,
+          "Nobody knows when it was thawed: 20 Nov 2026 counts, the first day it was known here.",
+          "Thawed on 20 Nov 2026: 1 day in the fridge after thawing, until 21 Nov 2026 (safety)."
+        ]
+      )
     end
 
     it "past its date and not looked at, and only then" do
       unlooked = "It was past its date when it was frozen and nobody had looked: look first."
       expect(told("cheddar", "fridge", moved("2026-11-24", "freezer"), **best_before("2026-11-20"))[1]).to eq(unlooked)
-      expect(told("cheddar", "fridge", moved("2026-11-24", "freezer"), **best_before("2026-12-20"))).not_to include(unlooked)
-      expect(date(story("cheddar", "fridge", events: [moved("2026-11-20", "freezer")], **best_before("2026-11-20")), today: "2026-11-20")).to have_attributes(basis: :frozen, state: :resting)
-      expect(told("cheddar", "fridge", event(:opened, "2026-10-01"), moved("2026-11-24", "freezer"), **best_before("2026-12-20"))).to include(unlooked)
+      expect(told("cheddar", "fridge", moved("2026-11-24", "freezer"), **best_before("2026-12-20"))).not_to include(
+        unlooked
+      )
+      expect(
+        date(
+          story("cheddar", "fridge", events: [moved("2026-11-20", "freezer")], **best_before("2026-11-20")),
+          today: "2026-11-20"
+        )
+      ).to have_attributes(basis: :frozen, state: :resting)
+      expect(
+        told(
+          "cheddar",
+          "fridge",
+          event(:opened, "2026-10-01"),
+          moved("2026-11-24", "freezer"),
+          **best_before("2026-12-20")
+        )
+      ).to include(unlooked)
     end
 
     it "too late is not frozen; thawed by nobody knows when does not go back" do
-      expect(date(story("beef-mince", "fridge", events: [moved("2026-11-24", "freezer")], **use_by("2026-11-22"), acquired_on: "2026-11-20"))).to have_attributes(stopped: true, frozen: false)
-      expect(told("beef-mince", "fridge", moved("2026-11-24", "freezer"), situation: "thawed").last).to eq("Frozen again on 24 Nov 2026 after thawing: only cooked food may go back.")
+      expect(
+        date(
+          story(
+            "beef-mince",
+            "fridge",
+            events: [moved("2026-11-24", "freezer")],
+            **use_by("2026-11-22"),
+            acquired_on: "2026-11-20"
+          )
+        )
+      ).to have_attributes(stopped: true, frozen: false)
+      expect(told("beef-mince", "fridge", moved("2026-11-24", "freezer"), situation: "thawed").last).to eq(
+        "Frozen again on 24 Nov 2026 after thawing: only cooked food may go back."
+      )
     end
 
     it "again, noted long after it left the freezer, is not the day it first went in" do
@@ -109,81 +203,173 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
 
     it "opened in the freezer it is only thawed, opened after it came out it is opened too" do
       out = [moved("2026-11-24", "cupboard"), event(:opened, "2026-11-24")]
-      after, before = [out, out.reverse].map { |events| told("white-bread", "freezer", *events, acquired_on: "2026-11-01").drop(1) }
+      after, before =
+        [out, out.reverse].map { |events| told("white-bread", "freezer", *events, acquired_on: "2026-11-01").drop(1) }
       thawed = "Thawed on 24 Nov 2026: 2 days in the fridge after thawing, until 26 Nov 2026 (quality)."
       expect(before).to eq([thawed])
-      expect(after).to match([thawed, start_with("Opened since 24 Nov 2026, in a cupboard"), "An earlier date comes first: 26 Nov 2026."])
+      expect(after).to match(
+        [thawed, start_with("Opened since 24 Nov 2026, in a cupboard"), "An earlier date comes first: 26 Nov 2026."]
+      )
     end
 
     it "on the counter, food that germs like has that day only, whatever figure it has" do
-      thawed = catalog.foods.values.select { |one| one.high_risk && catalog.keeping(one, "frozen_at_home", "freezer").row? && catalog.keeping(one, "bought_sealed", "fridge").row&.kind == :quality }
+      thawed =
+        catalog.foods.values.select do |one|
+          one.high_risk && catalog.keeping(one, "frozen_at_home", "freezer").row? &&
+            catalog.keeping(one, "bought_sealed", "fridge").row&.kind == :quality
+        end
       expect(thawed.size).to be > 10
       thawed.each do |one|
-        dating = date(story(one.key, "freezer", situation: "bought_frozen", acquired_on: "2026-11-01", events: [moved("2026-11-20", "cupboard")]))
+        dating =
+          date(
+            story(
+              one.key,
+              "freezer",
+              situation: "bought_frozen",
+              acquired_on: "2026-11-01",
+              events: [moved("2026-11-20", "cupboard")]
+            )
+          )
         expect([one.key, dating.usable_until]).to eq([one.key, day("2026-11-20")])
       end
     end
 
     it "where the freezer does nothing for it, it keeps as in the fridge and may come out again" do
-      expect(told("lettuce", "freezer", acquired_on: "2026-11-23")).to eq(["It keeps as if it had not been frozen: until 3 Dec 2026."])
-      expect(told("lettuce", "freezer", event(:frozen, "2026-11-24"), acquired_on: "2026-11-23").last).to start_with("As bought since 23 Nov 2026, in the fridge")
-      out = story("lettuce", "fridge", acquired_on: "2026-11-23", events: [moved("2026-11-24", "freezer"), event(:thawed, "2026-11-25")])
-      expect(date(out).steps.last).to eq("Moved to the fridge on 25 Nov 2026 with 20 % of its life used; of 10 days there, 8 days are left: until 3 Dec 2026.")
-      expect(date(out).flags.map { |flag| flag[:text] }).to eq(["It stood in the freezer. Whole, it spoils there: look at it closely."])
+      expect(told("lettuce", "freezer", acquired_on: "2026-11-23")).to eq(
+        ["It keeps as if it had not been frozen: until 3 Dec 2026."]
+      )
+      expect(told("lettuce", "freezer", event(:frozen, "2026-11-24"), acquired_on: "2026-11-23").last).to start_with(
+        "As bought since 23 Nov 2026, in the fridge"
+      )
+      out =
+        story(
+          "lettuce",
+          "fridge",
+          acquired_on: "2026-11-23",
+          events: [moved("2026-11-24", "freezer"), event(:thawed, "2026-11-25")]
+        )
+      expect(date(out).steps.last).to eq(
+        "Moved to the fridge on 25 Nov 2026 with 20 % of its life used; of 10 days there, 8 days are left: until 3 " \
+        "Dec 2026."
+      )
+      expect(date(out).flags.map { |flag| flag[:text] }).to eq(
+        ["It stood in the freezer. Whole, it spoils there: look at it closely."]
+      )
     end
 
     it "out of the freezer in the same order, however its freezing was told" do
-      told_so = [event(:frozen, "2026-11-20"), moved("2026-11-20", "freezer")].map do |freezing|
-        told("white-bread", "cupboard", freezing, event(:opened, "2026-11-24"), moved("2026-11-24", "cupboard"), acquired_on: "2026-11-20")
-      end
+      told_so =
+        [event(:frozen, "2026-11-20"), moved("2026-11-20", "freezer")].map do |freezing|
+          told(
+            "white-bread",
+            "cupboard",
+            freezing,
+            event(:opened, "2026-11-24"),
+            moved("2026-11-24", "cupboard"),
+            acquired_on: "2026-11-20"
+          )
+        end
       expect(told_so.first).to eq(told_so.last)
       expect(told_so.first.last).to start_with("Thawed on 24 Nov 2026")
     end
 
     it "has no seal any more, once thawed: a night out of the cold counts" do
       out = [moved("2026-11-20", "fridge"), moved("2026-11-20", "cupboard"), moved("2026-11-22", "fridge")]
-      beans = date(story("canned-chickpeas", "freezer", situation: "bought_frozen", acquired_on: "2026-11-01", events: out))
+      beans =
+        date(story("canned-chickpeas", "freezer", situation: "bought_frozen", acquired_on: "2026-11-01", events: out))
       expect(beans).to have_attributes(usable_until: day("2026-11-20"), basis: :out_of_cold)
     end
 
     it "as what it was when it went in" do
-      began = %w[cooked left_over frozen_at_home bought_sealed].map { |situation| date(story("beef-mince", "freezer", situation: situation, made_on: "2026-11-20")) }
+      began =
+        %w[cooked left_over frozen_at_home bought_sealed].map do |situation|
+          date(story("beef-mince", "freezer", situation: situation, made_on: "2026-11-20"))
+        end
       expect(began.map(&:days_left_frozen)).to eq([2, 2, 1, 1])
-      expect(began.map { |dating| dating.steps.first[/\d to \d months/] }).to eq(["2 to 4 months", "2 to 4 months", "3 to 4 months", "3 to 4 months"])
+      expect(began.map { |dating| dating.steps.first[/\d to \d months/] }).to eq(
+        ["2 to 4 months", "2 to 4 months", "3 to 4 months", "3 to 4 months"]
+      )
     end
 
     it "what the freezer spoils whole is frozen once it is cut, and then only" do
       into = moved("2026-11-24", "freezer")
-      whole, cut = [[into], [event(:cut, "2026-11-24"), into]].map { |events| date(story("cabbage", "fridge", acquired_on: "2026-11-23", events: events)) }
-      expect([whole.frozen, whole.usable_until, cut.frozen, cut.usable_until]).to eq([false, day("2027-01-04"), true, day("2027-11-24")])
-      expect(whole.flags.map { |flag| flag[:text] }).to eq(["Whole, it spoils below 0 C: take it out, or prepare it first."])
+      whole, cut =
+        [[into], [event(:cut, "2026-11-24"), into]].map do |events|
+          date(story("cabbage", "fridge", acquired_on: "2026-11-23", events: events))
+        end
+      expect([whole.frozen, whole.usable_until, cut.frozen, cut.usable_until]).to eq(
+        [false, day("2027-01-04"), true, day("2027-11-24")]
+      )
+      expect(whole.flags.map { |flag| flag[:text] }).to eq(
+        ["Whole, it spoils below 0 C: take it out, or prepare it first."]
+      )
     end
 
     it "frozen goods by whatever name they came, but not what came open" do
-      expect(told("frozen-peas", "freezer", acquired_on: "2026-11-01"))
-        .to eq(["Bought frozen since 1 Nov 2026, in the freezer: 8 to 12 months (quality); by \"look, then decide\" the longer counts, until 1 Nov 2027."])
-      expect(told("frozen-peas", "freezer", situation: "opened", acquired_on: "2026-11-01").last).to start_with("Frozen on 1 Nov 2026, in time, in the freezer: 4 to 8 months")
+      expect(told("frozen-peas", "freezer", acquired_on: "2026-11-01")).to eq(
+        [
+          "Bought frozen since 1 Nov 2026, in the freezer: 8 to 12 months (quality); by \"look, then " \
+          "decide\" the longer counts, until 1 Nov 2027."
+        ]
+      )
+      expect(told("frozen-peas", "freezer", situation: "opened", acquired_on: "2026-11-01").last).to start_with(
+        "Frozen on 1 Nov 2026, in time, in the freezer: 4 to 8 months"
+      )
     end
   end
 
   describe "cooked" do
     it "on a day nobody knows, as early as may be; of unknown age, it stays so" do
-      expect(told("beef-mince", "fridge", event(:cooked, nil), acquired_on: "2026-11-20"))
-        .to eq([Explained::MINCE, "Nobody knows when it was cooked: 20 Nov 2026 counts, the first day it was known here.",
-                "Cooked since 20 Nov 2026, in the fridge: 2 to 4 days (safety); the shorter counts, for safety, until 22 Nov 2026."])
-      again = [event(:opened, "2026-11-21"), event(:cut, "2026-11-21")].map { |event| told("beef-mince", "fridge", event(:cooked, "2026-11-20"), event, acquired_on: "2026-11-20").last }
+      expect(told("beef-mince", "fridge", event(:cooked, nil), acquired_on: "2026-11-20")).to eq(
+        [
+          Explained::MINCE,
+          "Nobody knows when it was cooked: 20 Nov 2026 counts, the first day it was known here.",
+          "Cooked since 20 Nov 2026, in the fridge: 2 to 4 days (safety); the shorter counts, for safety, " \
+          "until 22 Nov 2026."
+        ]
+      )
+      again =
+        [event(:opened, "2026-11-21"), event(:cut, "2026-11-21")].map do |event|
+          told("beef-mince", "fridge", event(:cooked, "2026-11-20"), event, acquired_on: "2026-11-20").last
+        end
       expect(again).to all(start_with("Cooked since 20 Nov 2026"))
-      expect(told("beef-mince", "fridge", event(:cooked, "2026-11-24")).last).to eq("Cooked, but nobody knows how old it was: cooking does not mend that.")
+      expect(told("beef-mince", "fridge", event(:cooked, "2026-11-24")).last).to eq(
+        "Cooked, but nobody knows how old it was: cooking does not mend that."
+      )
     end
 
     it "past its date and not looked at, and only then" do
       unlooked = "It was past its date when it was cooked and nobody had looked: look first."
-      expect(told("plain-yoghurt", "fridge", event(:cooked, "2026-11-24"), **best_before("2026-11-20"), acquired_on: "2026-11-10")).to include(unlooked)
-      expect(told("plain-yoghurt", "fridge", event(:cooked, "2026-11-24"), **best_before("2026-11-30"), acquired_on: "2026-11-10")).not_to include(unlooked)
+      expect(
+        told(
+          "plain-yoghurt",
+          "fridge",
+          event(:cooked, "2026-11-24"),
+          **best_before("2026-11-20"),
+          acquired_on: "2026-11-10"
+        )
+      ).to include(unlooked)
+      expect(
+        told(
+          "plain-yoghurt",
+          "fridge",
+          event(:cooked, "2026-11-24"),
+          **best_before("2026-11-30"),
+          acquired_on: "2026-11-10"
+        )
+      ).not_to include(unlooked)
     end
 
     it "on the day it was made is its making; on another it is heated again" do
-      again = ->(on) { told("class-cooked-soup-stew", "fridge", event(:cooked, on), situation: "left_over", made_on: "2026-11-23").drop(1) }
+      again = lambda do |on|
+        told(
+          "class-cooked-soup-stew",
+          "fridge",
+          event(:cooked, on),
+          situation: "left_over",
+          made_on: "2026-11-23"
+        ).drop(1)
+      end
       expect(again.call("2026-11-23")).to eq([])
       expect(again.call("2026-11-24")).to eq(["Heated again on 24 Nov 2026: its days do not begin anew."])
     end
@@ -191,93 +377,223 @@ RSpec.describe NutShelf::Core::Judge, "explained" do
 
   describe "in the hand" do
     it "found ripe, carried ripe, carried before" do
-      bananas = ->(*events) { told("bananas", "cupboard", *events, situation: "ripening", acquired_on: "2026-11-20").drop(2) }
-      expect(bananas.call(event(:ripened, "2026-11-24")))
-        .to eq(["Found ripe on 24 Nov 2026.", "Ripe since 24 Nov 2026, in a cupboard: 1 to 3 days (quality); by \"look, then decide\" the longer counts, until 27 Nov 2026."])
-      expect(bananas.call(moved("2026-11-24", "fridge"))).to eq(["Moved to the fridge on 24 Nov 2026 with 33 % of its life used; of 7 days there, 4 days are left: until 28 Nov 2026."])
-      expect(bananas.call(moved("2026-11-21", "fridge"))).to eq(["Moved to the fridge on 21 Nov 2026 with 0 % of its life used; the rest counts there: until 30 Nov 2026."])
-      expect(bananas.call(moved("2026-11-27", "fridge"))).to eq(["Its time had run out on 26 Nov 2026, before it was moved."])
-      expect(bananas.call(moved(nil, "fridge")).last).to end_with("the place where it keeps less long counts, until 26 Nov 2026.")
-      cold = ->(on) { warned("bananas", "cupboard", moved(on, "fridge"), situation: "ripening", acquired_on: "2026-11-20") }
-      expect([cold.call("2026-11-21"), cold.call("2026-11-23")]).to eq([["Fruit does not ripen properly in the cold."], []])
+      bananas = lambda do |*events|
+        told("bananas", "cupboard", *events, situation: "ripening", acquired_on: "2026-11-20").drop(2)
+      end
+      expect(bananas.call(event(:ripened, "2026-11-24"))).to eq(
+        [
+          "Found ripe on 24 Nov 2026.",
+          "Ripe since 24 Nov 2026, in a cupboard: 1 to 3 days (quality); by \"look, then decide\" the longer " \
+          "counts, until 27 Nov 2026."
+        ]
+      )
+      expect(bananas.call(moved("2026-11-24", "fridge"))).to eq(
+        [
+          "Moved to the fridge on 24 Nov 2026 with 33 % of its life used; of 7 days there, 4 days are left: " \
+          "until 28 Nov 2026."
+        ]
+      )
+      expect(bananas.call(moved("2026-11-21", "fridge"))).to eq(
+        ["Moved to the fridge on 21 Nov 2026 with 0 % of its life used; the rest counts there: until 30 Nov 2026."]
+      )
+      expect(bananas.call(moved("2026-11-27", "fridge"))).to eq(
+        ["Its time had run out on 26 Nov 2026, before it was moved."]
+      )
+      expect(bananas.call(moved(nil, "fridge")).last).to end_with(
+        "the place where it keeps less long counts, until 26 Nov 2026."
+      )
+      cold = lambda do |on|
+        warned("bananas", "cupboard", moved(on, "fridge"), situation: "ripening", acquired_on: "2026-11-20")
+      end
+      expect([cold.call("2026-11-21"), cold.call("2026-11-23")]).to eq(
+        [["Fruit does not ripen properly in the cold."], []]
+      )
     end
 
     it "found ripe, though it was never one to ripen" do
-      expect(told("potatoes", "cupboard", event(:ripened, "2026-11-22"), situation: "ripening", acquired_on: "2026-11-20")).to include("Found ripe on 22 Nov 2026.")
+      expect(
+        told("potatoes", "cupboard", event(:ripened, "2026-11-22"), situation: "ripening", acquired_on: "2026-11-20")
+      ).to include("Found ripe on 22 Nov 2026.")
     end
 
     it "found ripe where ripe fruit has no figure, and cut before it was ripe" do
-      expect(told("pears", "cupboard", event(:ripened, "2026-11-22"), situation: "ripening", acquired_on: "2026-11-20").last)
-        .to eq("No figure: eat that day or move to the fridge. Counted the 4 days between its quick and its slow ripening.")
-      cut = date(story("bananas", "cupboard", situation: "ripening", acquired_on: "2026-11-20", events: [event(:cut, "2026-11-21")]))
+      expect(
+        told("pears", "cupboard", event(:ripened, "2026-11-22"), situation: "ripening", acquired_on: "2026-11-20").last
+      ).to eq(
+        "No figure: eat that day or move to the fridge. Counted the 4 days between its quick and its slow ripening."
+      )
+      cut =
+        date(
+          story(
+            "bananas",
+            "cupboard",
+            situation: "ripening",
+            acquired_on: "2026-11-20",
+            events: [event(:cut, "2026-11-21")]
+          )
+        )
       expect(cut).to have_attributes(ready_on: day("2026-11-21"), usable_until: day("2026-11-22"))
     end
 
     it "opened without harm, stored another way, on a known day or not" do
-      expect(told("honey", "cupboard", event(:opened, "2026-11-22"), acquired_on: "2026-11-20").last).to eq("Opened on 22 Nov 2026; opening does not shorten its life.")
-      parsley = ->(on) { told("fresh-parsley", "fridge", event(:stored, on, method: "bag"), acquired_on: "2026-11-20").drop(1) }
-      expect(parsley.call("2026-11-22")).to eq(["Stored in a bag since 22 Nov 2026.", "14 % of its life was used by then: until 28 Nov 2026."])
+      expect(told("honey", "cupboard", event(:opened, "2026-11-22"), acquired_on: "2026-11-20").last).to eq(
+        "Opened on 22 Nov 2026; opening does not shorten its life."
+      )
+      parsley = lambda do |on|
+        told("fresh-parsley", "fridge", event(:stored, on, method: "bag"), acquired_on: "2026-11-20").drop(1)
+      end
+      expect(parsley.call("2026-11-22")).to eq(
+        ["Stored in a bag since 22 Nov 2026.", "14 % of its life was used by then: until 28 Nov 2026."]
+      )
       expect(parsley.call(nil)).to eq(["Stored in a bag."])
     end
 
     it "cared for: only care that ends before its date is told" do
-      oats = ->(until_on) { told("rolled-oats", "cupboard", care_until: until_on, care_words: "Fresh water", **best_before("2026-12-20")).drop(1) }
+      oats = lambda do |until_on|
+        told(
+          "rolled-oats",
+          "cupboard",
+          care_until: until_on,
+          care_words: "Fresh water",
+          **best_before("2026-12-20")
+        ).drop(1)
+      end
       expect(oats.call("2026-12-19")).to eq(["Fresh water is part of its keeping: without it, good until 19 Dec 2026."])
       expect(oats.call("2026-12-20")).to eq([])
     end
   end
 
-  it "not at all, for what was bottled at home without a tested way, and by hours for what has no figure out of the cold" do
+  it "not at all, for what was bottled at home without a tested way, and by hours for what has no figure out of the " \
+     "cold" do
     %w[cupboard fridge freezer].each do |place|
-      beans = date(story("canned-kidney-beans", place, situation: "home_canned", made_on: "2026-11-23", events: [moved("2026-11-24", "fridge")]))
-      expect([place, beans.unknown, beans.usable_until, beans.state, beans.steps.first]).to match([place, true, nil, :undated, /\AThere is no tested way to bottle it at home/])
+      beans =
+        date(
+          story(
+            "canned-kidney-beans",
+            place,
+            situation: "home_canned",
+            made_on: "2026-11-23",
+            events: [moved("2026-11-24", "fridge")]
+          )
+        )
+      expect([place, beans.unknown, beans.usable_until, beans.state, beans.steps.first]).to match(
+        [place, true, nil, :undated, /\AThere is no tested way to bottle it at home/]
+      )
     end
-    expect(date(story("class-home-canned-jam", "cool_dark", situation: "home_canned", made_on: "2026-11-23")).unknown).to be(false)
-    expect(date(story("canned-kidney-beans", "cupboard", situation: "ground", made_on: "2026-11-23"))).to have_attributes(usable_until: day("2026-11-23"), basis: :out_of_cold)
+    expect(
+      date(story("class-home-canned-jam", "cool_dark", situation: "home_canned", made_on: "2026-11-23")).unknown
+    ).to be(false)
+    expect(
+      date(story("canned-kidney-beans", "cupboard", situation: "ground", made_on: "2026-11-23"))
+    ).to have_attributes(usable_until: day("2026-11-23"), basis: :out_of_cold)
   end
 
   it "of two dates on one day, the one of safety binds" do
-    lettuce = story("lettuce", "fridge", acquired_on: "2026-11-15", events: [event(:cut, "2026-11-24")], **best_before("2026-11-26"))
-    expect(date(lettuce)).to have_attributes(usable_until: day("2026-11-26"), quality_until: day("2026-11-26"), basis: :cut)
+    lettuce =
+      story(
+        "lettuce",
+        "fridge",
+        acquired_on: "2026-11-15",
+        events: [event(:cut, "2026-11-24")],
+        **best_before("2026-11-26")
+      )
+    expect(date(lettuce)).to have_attributes(
+      usable_until: day("2026-11-26"),
+      quality_until: day("2026-11-26"),
+      basis: :cut
+    )
   end
 
   it "covers by a look to the very last day of tolerance, and not after" do
-    looks = %w[2026-11-22 2026-11-23].map { |on| date(story("white-bread", "cupboard", events: [event(:looked, on, result: :good)], **best_before("2026-11-20"))) }
+    looks =
+      %w[2026-11-22 2026-11-23].map do |on|
+        date(story("white-bread", "cupboard", events: [event(:looked, on, result: :good)], **best_before("2026-11-20")))
+      end
     expect(looks.map(&:basis)).to eq(%i[look printed])
-    rice = story("white-rice", "freezer", situation: "bought_frozen", events: [event(:looked, "2026-11-20", result: :good)], **best_before("2026-11-10"))
+    rice =
+      story(
+        "white-rice",
+        "freezer",
+        situation: "bought_frozen",
+        events: [event(:looked, "2026-11-20", result: :good)],
+        **best_before("2026-11-10")
+      )
     expect(date(rice).usable_until).to eq(day("2026-11-20") + 90)
   end
 
   it "warns of each thing that is wrong with a place, once" do
-    lettuce = NutShelf::Core::Story.new(food: food("lettuce"), acquired_on: day("2026-11-23"), place: standing("cupboard", low: -6), events: [event(:looked, "2026-11-24", result: :good), event(:opened, "2026-11-24")])
+    lettuce =
+      NutShelf::Core::Story.new(
+        food: food("lettuce"),
+        acquired_on: day("2026-11-23"),
+        place: standing("cupboard", low: -6),
+        events: [event(:looked, "2026-11-24", result: :good), event(:opened, "2026-11-24")]
+      )
     expect(date(lettuce).flags.map { |flag| flag[:code] }).to eq(%i[will_freeze two_hours])
   end
 
   it "covers what came thawed as something open, for it has no seal any more" do
-    rice = story("white-rice", "cupboard", situation: "thawed", made_on: "2024-06-01", events: [event(:looked, "2026-11-24", result: :good)])
+    rice =
+      story(
+        "white-rice",
+        "cupboard",
+        situation: "thawed",
+        made_on: "2024-06-01",
+        events: [event(:looked, "2026-11-24", result: :good)]
+      )
     expect(date(rice).usable_until).to eq(day("2026-11-24") + 30)
   end
 
   it "warns of nothing where a sealed pack has its place" do
-    placed = catalog.foods.values.flat_map { |one| %w[cupboard fridge].filter_map { |place| [one.key, place] if catalog.keeping(one, "bought_sealed", place).row? } }
+    placed =
+      catalog.foods.values.flat_map do |one|
+        %w[cupboard fridge].filter_map { |place| [one.key, place] if catalog.keeping(one, "bought_sealed", place).row? }
+      end
     expect(placed.size).to be > 200
-    placed.each { |key, place| expect([key, place, warned(key, place, acquired_on: "2026-11-24")]).to eq([key, place, []]) }
+    placed.each do |key, place|
+      expect([key, place, warned(key, place, acquired_on: "2026-11-24")]).to eq([key, place, []])
+    end
   end
 
   describe "what is poured in" do
-    def poured(on, **facts) = event(:topped_up, on, parts: [NutShelf::Core::Part.new(name: "More of it", **facts)].freeze)
+    def poured(on, **facts)
+      event(:topped_up, on, parts: [NutShelf::Core::Part.new(name: "More of it", **facts)].freeze)
+    end
 
     it "frozen dry goods go on as opened ones, not for that day alone" do
-      flour = date(story("flour-white", "cupboard", acquired_on: "2026-11-20", events: [poured("2026-11-24", frozen: true)]))
+      flour =
+        date(story("flour-white", "cupboard", acquired_on: "2026-11-20", events: [poured("2026-11-24", frozen: true)]))
       expect(flour).to have_attributes(usable_until: day("2026-11-24") + 240, safety_until: nil, thawed: false)
-      expect(flour.steps.last).to eq("More of it was poured in on 24 Nov 2026, without a date; the earliest of the parts counts.")
-      bound = date(story("flour-white", "cupboard", acquired_on: "2026-11-20", events: [poured("2026-11-24", frozen: true, days_left: 2)]))
+      expect(flour.steps.last).to eq(
+        "More of it was poured in on 24 Nov 2026, without a date; the earliest of the parts counts."
+      )
+      bound =
+        date(
+          story(
+            "flour-white",
+            "cupboard",
+            acquired_on: "2026-11-20",
+            events: [poured("2026-11-24", frozen: true, days_left: 2)]
+          )
+        )
       expect(bound.safety_until).to eq(day("2026-11-26"))
     end
 
     it "on a day nobody knows is held against the first day of the jar" do
-      jar = ->(limit) { date(story("class-home-broth", "fridge", situation: "left_over", made_on: "2026-11-24", events: [poured(nil, safety_until: day(limit))])) }
-      expect(jar.call("2026-11-23").steps.last).to eq("More of it was poured in, and it was not to eat any more: not to eat.")
+      jar = lambda do |limit|
+        date(
+          story(
+            "class-home-broth",
+            "fridge",
+            situation: "left_over",
+            made_on: "2026-11-24",
+            events: [poured(nil, safety_until: day(limit))]
+          )
+        )
+      end
+      expect(jar.call("2026-11-23").steps.last).to eq(
+        "More of it was poured in, and it was not to eat any more: not to eat."
+      )
       expect(jar.call("2026-11-25")).to have_attributes(stopped: false, safety_until: day("2026-11-25"))
     end
   end

@@ -11,19 +11,37 @@ RSpec.describe "Label lines made from facts" do
   today = Date.new(2026, 11, 24)
   reader = NutShelf::Boot::LabelLine.demo_reader
 
-  foods = { "canned-chickpeas" => ["tins chickpeas", 400, "g"], "dry-pasta" => ["packs pasta", 500, "g"], "honey" => ["jars honey", 450, "g"], "apple-juice" => ["cartons apple juice", 1000, "ml"],
-            "rolled-oats" => ["bags rolled oats", 1000, "g"], "canned-sardines" => ["tins sardines", 120, "g"], "uht-milk" => ["cartons uht milk", 1000, "ml"], "passata" => ["bottles passata", 690, "g"] }
-  places = { "Kitchen cupboard" => "kitchen", "Cellar rack" => "cellar", "Fridge" => "fridge", "Ferry box" => "ferry box" }
-  dates = [["%Y-%m-%d", :day], ["%d.%m.%Y", :day], ["%-d.%-m.%y", :day], ["%d/%m/%Y", :day], ["%-d %b %Y", :day], ["%-d %B %Y", :day], ["%b %-d, %Y", :day], ["%m/%Y", :month], ["%-m/%y", :month], ["%Y-%m", :month],
-           ["%b %Y", :month], ["%B %Y", :month], ["end %Y", :year], ["%Y", :year]]
+  foods = {
+    "canned-chickpeas" => ["tins chickpeas", 400, "g"], "dry-pasta" => ["packs pasta", 500, "g"],
+    "honey" => ["jars honey", 450, "g"], "apple-juice" => ["cartons apple juice", 1000, "ml"],
+    "rolled-oats" => ["bags rolled oats", 1000, "g"], "canned-sardines" => ["tins sardines", 120, "g"],
+    "uht-milk" => ["cartons uht milk", 1000, "ml"], "passata" => ["bottles passata", 690, "g"]
+  }
+  places = {
+    "Kitchen cupboard" => "kitchen", "Cellar rack" => "cellar", "Fridge" => "fridge", "Ferry box" => "ferry box"
+  }
+  dates = [
+    ["%Y-%m-%d", :day], ["%d.%m.%Y", :day], ["%-d.%-m.%y", :day], ["%d/%m/%Y", :day], ["%-d %b %Y", :day],
+    ["%-d %B %Y", :day], ["%b %-d, %Y", :day], ["%m/%Y", :month], ["%-m/%y", :month], ["%Y-%m", :month],
+    ["%b %Y", :month], ["%B %Y", :month], ["end %Y", :year], ["%Y", :year]
+  ]
 
   pick = ->(list) { generators.one_of(*list.map { |entry| generators.constant(entry) }) }
-  facts = generators.fixed_hash(food: pick.call(foods.keys), count: generators.choose(2..40), place: pick.call(places.keys), ahead: generators.choose(40..3000), form: generators.choose(0..(dates.size - 1)),
-    cents: generators.choose(1..9999), order: generators.choose(0..3))
+  facts =
+    generators.fixed_hash(
+      food: pick.call(foods.keys),
+      count: generators.choose(2..40),
+      place: pick.call(places.keys),
+      ahead: generators.choose(40..3000),
+      form: generators.choose(0..(dates.size - 1)),
+      cents: generators.choose(1..9999),
+      order: generators.choose(0..3)
+    )
 
-  meant = lambda do |date, precision|
-    { day: date, month: Date.new(date.year, date.month, -1), year: Date.new(date.year, 12, 31) }.fetch(precision)
-  end
+  meant =
+    lambda do |date, precision|
+      { day: date, month: Date.new(date.year, date.month, -1), year: Date.new(date.year, 12, 31) }.fetch(precision)
+    end
 
   it "read back, whatever the order and the form of the date" do
     PropCheck.forall(facts) do |food:, count:, place:, ahead:, form:, cents:, order:|
@@ -31,10 +49,17 @@ RSpec.describe "Label lines made from facts" do
       written, precision = dates.fetch(form)
       day = today + ahead
       price = format("€%.2f", cents / 100.0)
-      parts = ["#{count} #{words} #{size} #{unit}", "bb #{day.strftime(written)}", places.fetch(place), price].rotate(order)
+      parts = ["#{count} #{words} #{size} #{unit}", "bb #{day.strftime(written)}", places.fetch(place), price].rotate(
+        order
+      )
       draft = reader.read(parts.join(" "), today: today)
-      read = draft.to_h.values_at(:count, :amount, :unit, :food, :date, :date_kind, :place, :price_minor, :unread, :questions)
-      expect([parts.join(" "), *read]).to eq([parts.join(" "), count, size, unit, food, meant.call(day, precision), "best_before", place, cents, [], []])
+      read =
+        draft.to_h.values_at(
+          :count, :amount, :unit, :food, :date, :date_kind, :place, :price_minor, :unread, :questions
+        )
+      expect([parts.join(" "), *read]).to eq(
+        [parts.join(" "), count, size, unit, food, meant.call(day, precision), "best_before", place, cents, [], []]
+      )
     end
   end
 
@@ -48,8 +73,10 @@ RSpec.describe "Label lines made from facts" do
   end
 
   it "survive a typo in the food's name" do
-    { "canned-chickpeas" => %w[chikpeas chickpaes chickpeass], "spaghetti" => %w[spagetti spaghett sphagetti], "sauerkraut" => %w[saurkraut sauerkrout], "mustard" => %w[mustrad mustar],
-      "raisins" => %w[rasins raisens] }.each do |key, words|
+    {
+      "canned-chickpeas" => %w[chikpeas chickpaes chickpeass], "spaghetti" => %w[spagetti spaghett sphagetti],
+      "sauerkraut" => %w[saurkraut sauerkrout], "mustard" => %w[mustrad mustar], "raisins" => %w[rasins raisens]
+    }.each do |key, words|
       words.each { |word| expect([word, reader.read("2 packs #{word} 400 g", today: today).food]).to eq([word, key]) }
     end
   end
@@ -57,7 +84,9 @@ RSpec.describe "Label lines made from facts" do
   it "never take a wrong date in silence: what cannot be one day asks or is left unread" do
     ["31.2.2027", "32.1.2027", "2027-13-01", "30 feb 2027", "0.0.27", "99/99", "2027-02-30"].each do |text|
       draft = reader.read("honey 450 g bb #{text}", today: today)
-      expect([text, draft.date, draft.questions.map(&:field).include?("date") || draft.unread.any?]).to eq([text, nil, true])
+      expect([text, draft.date, draft.questions.map(&:field).include?("date") || draft.unread.any?]).to eq(
+        [text, nil, true]
+      )
     end
   end
 

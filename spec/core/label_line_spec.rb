@@ -6,8 +6,15 @@ require_relative "../../boot/label_line"
 RSpec.describe NutShelf::Core::LabelLine::Reader do
   def reader(**settings)
     places = JSON.parse(File.read(NutShelf::Boot::LabelLine::DEMO)).map { |place| known(place["name"], place["kind"]) }
-    lexicon = NutShelf::Core::LabelLine::Lexicon.new(foods: NutShelf::Boot::Reference.catalog.foods, names: NutShelf::Boot::LabelLine.names,
-      places: settings.delete(:places) || places, nicknames: { "biscuit's beans" => "cat-food-wet" })
+    lexicon =
+      NutShelf::Core::LabelLine::Lexicon.new(
+        foods: NutShelf::Boot::Reference.catalog.foods,
+        names: NutShelf::Boot::LabelLine.names,
+        places: settings.delete(:places) || places,
+        nicknames: {
+          "biscuit's beans" => "cat-food-wet"
+        }
+      )
     described_class.new(lexicon, **settings)
   end
 
@@ -16,19 +23,34 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
   def read(line, **settings) = reader(**settings).read(line, today: Date.new(2026, 11, 24))
 
   def facts(draft)
-    { "count" => draft.count, "amount" => draft.amount, "unit" => draft.unit, "food" => draft.food, "date" => draft.date&.iso8601, "kind" => draft.date_kind,
-      "opened" => draft.opened_on&.iso8601, "frozen" => draft.frozen_on&.iso8601, "place" => draft.place, "price" => draft.price_minor, "state" => draft.state, "lot" => draft.lot_text,
-      "asks" => draft.questions.map(&:field), "unread" => draft.unread }
+    {
+      "count" => draft.count,
+      "amount" => draft.amount,
+      "unit" => draft.unit,
+      "food" => draft.food,
+      "date" => draft.date&.iso8601,
+      "kind" => draft.date_kind,
+      "opened" => draft.opened_on&.iso8601,
+      "frozen" => draft.frozen_on&.iso8601,
+      "place" => draft.place,
+      "price" => draft.price_minor,
+      "state" => draft.state,
+      "lot" => draft.lot_text,
+      "asks" => draft.questions.map(&:field),
+      "unread" => draft.unread
+    }
   end
 
   def wanted(text)
     said = text.scan(/(\w+)=(\S+)/).to_h
-    %w[count amount unit food date kind opened frozen place price state lot].to_h { |key| [key, said[key]] }.tap do |want|
-      %w[count amount].each { |key| want[key] &&= want[key].to_r }
-      want["price"] &&= want["price"].to_i
-      want["place"] &&= want["place"].tr("_", " ")
-      %w[asks unread].each { |key| want[key] = said.fetch(key, "").split(",") }
-    end
+    %w[count amount unit food date kind opened frozen place price state lot]
+      .to_h { |key| [key, said[key]] }
+      .tap do |want|
+        %w[count amount].each { |key| want[key] &&= want[key].to_r }
+        want["price"] &&= want["price"].to_i
+        want["place"] &&= want["place"].tr("_", " ")
+        %w[asks unread].each { |key| want[key] = said.fetch(key, "").split(",") }
+      end
   end
 
   def self.lines(file) = File.readlines(File.join(__dir__, file), chomp: true)
@@ -41,15 +63,35 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
     end
   end
 
-  households = { "demo" => {},
-                 "us" => { places: ["Shelf 1", "Shelf 2", "Camper", "Camper fridge", "Freezer", "Freezer drawer 2", "Pantry", "Fridge"],
-                           measures: NutShelf::Core::LabelLine::Units::MEASURES.fetch("us"), day_order: :mdy, currency: "USD" },
-                 "de" => { places: %w[Vorratsschrank Kühlschrank Keller], languages: %w[en de] }, "fr" => { places: %w[Placard Frigo], languages: %w[en fr] },
-                 "es" => { places: %w[Despensa Nevera], languages: %w[en es] } }.freeze
-  habits = %w[label_line_habits.txt label_line_kitchens.txt label_line_shelves.txt].flat_map { |file| lines(file) }.slice_before(/\A## /).flat_map do |section|
-    household = section.first[/\A## (\w+)/, 1]
-    section.grep(/ \| /).map { |row| [household, *row.split(" | ", 2)] }
-  end
+  households = {
+    "demo" => {},
+    "us" => {
+      places: ["Shelf 1", "Shelf 2", "Camper", "Camper fridge", "Freezer", "Freezer drawer 2", "Pantry", "Fridge"],
+      measures: NutShelf::Core::LabelLine::Units::MEASURES.fetch("us"),
+      day_order: :mdy,
+      currency: "USD"
+    },
+    "de" => {
+      places: %w[Vorratsschrank Kühlschrank Keller],
+      languages: %w[en de]
+    },
+    "fr" => {
+      places: %w[Placard Frigo],
+      languages: %w[en fr]
+    },
+    "es" => {
+      places: %w[Despensa Nevera],
+      languages: %w[en es]
+    }
+  }.freeze
+  habits =
+    %w[label_line_habits.txt label_line_kitchens.txt label_line_shelves.txt]
+      .flat_map { |file| lines(file) }
+      .slice_before(/\A## /)
+      .flat_map do |section|
+        household = section.first[/\A## (\w+)/, 1]
+        section.grep(%r{ \| }).map { |row| [household, *row.split(" | ", 2)] }
+      end
 
   habits.each do |household, line, answer|
     it "reads #{line.inspect} in the household #{household}" do
@@ -98,8 +140,21 @@ RSpec.describe NutShelf::Core::LabelLine::Reader do
   end
 
   it "reads any text without failing" do
-    ["", "   ", "x x x", "@", "bb", "€", "½", "1/0", "999999999999999999 tins beans", "bb 99/99/99", "\u0000", "🥫 2 tins", "in in in", "9" * 5000].each do |line|
-      expect { read(line) }.not_to raise_error
-    end
+    [
+      "",
+      "   ",
+      "x x x",
+      "@",
+      "bb",
+      "€",
+      "½",
+      "1/0",
+      "999999999999999999 tins beans",
+      "bb 99/99/99",
+      "\u0000",
+      "🥫 2 tins",
+      "in in in",
+      "9" * 5000
+    ].each { |line| expect { read(line) }.not_to raise_error }
   end
 end

@@ -30,12 +30,23 @@ RSpec.describe NutShelf::Core::Marks do
   it "knows every food it names" do
     rows = CSV.read(File.join(NutShelf::Boot::Reference::FOLDER, "mark_of.csv"), headers: true).map(&:to_h)
     expect(rows.select { |row| row["by"] == "food" }.map { |row| row["name"] } - catalog.foods.keys).to eq([])
-    expect(rows.select { |row| row["by"] == "aisle" }.map { |row| row["name"] }).to match_array(catalog.foods.values.map(&:aisle).uniq)
+    expect(rows.select { |row| row["by"] == "aisle" }.map { |row| row["name"] }).to match_array(
+      catalog.foods.values.map(&:aisle).uniq
+    )
     expect(rows.map { |row| row.values_at("by", "name") }).to eq(rows.map { |row| row.values_at("by", "name") }.uniq)
   end
 
   it "tells the same food apart by how it comes" do
-    expect([mark("canned-kidney-beans"), mark("dried-kidney-beans"), mark("green-beans"), mark("eggs"), mark("carrots"), mark("canned-carrots")]).to eq(%w[tin bag pod egg root tin])
+    expect(
+      [
+        mark("canned-kidney-beans"),
+        mark("dried-kidney-beans"),
+        mark("green-beans"),
+        mark("eggs"),
+        mark("carrots"),
+        mark("canned-carrots")
+      ]
+    ).to eq(%w[tin bag pod egg root tin])
   end
 
   it "goes by what hands said before what is usual" do
@@ -53,6 +64,14 @@ RSpec.describe NutShelf::Core::Marks do
 
   it "lets hands count whole packs of what has a pack to count" do
     words = ->(*facts) { NutShelf::Core::HandWords.packs(*facts) }
-    expect([words.(1200r, 400r, "tin"), words.(400r, 400r, "jar"), words.(600r, 400r, "tin"), words.(6r, 1r, "egg"), words.(6r, nil, "tin")]).to eq(["3 tins", "1 jar", nil, nil, nil])
+    expect(
+      [
+        words.(1200r, 400r, "tin"),
+        words.(400r, 400r, "jar"),
+        words.(600r, 400r, "tin"),
+        words.(6r, 1r, "egg"),
+        words.(6r, nil, "tin")
+      ]
+    ).to eq(["3 tins", "1 jar", nil, nil, nil])
   end
 end

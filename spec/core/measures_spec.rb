@@ -19,8 +19,10 @@ RSpec.describe NutShelf::Core::Measures do
   end
 
   it "says ounces and pounds, quarts and gallons in the United States" do
-    said = [["250", "g"], ["1200", "g"], ["2", "lb"], ["12", "us_floz"], ["2", "us_quart"], ["1.5", "us_gallon"], ["6", "piece"]]
-    expect(said.map { |number, unit| free("us", number, unit) }).to eq(["8.8 oz", "2.65 lb", "2 lb", "12 fl oz", "2 qt", "1.5 gal", "6"])
+    said = [%w[250 g], %w[1200 g], %w[2 lb], %w[12 us_floz], %w[2 us_quart], %w[1.5 us_gallon], %w[6 piece]]
+    expect(said.map { |number, unit| free("us", number, unit) }).to eq(
+      ["8.8 oz", "2.65 lb", "2 lb", "12 fl oz", "2 qt", "1.5 gal", "6"]
+    )
   end
 
   it "keeps grams for pinches" do
@@ -52,7 +54,9 @@ RSpec.describe NutShelf::Core::Measures do
 
   it "offers the units to type in, the usual one first, each by what it is in grams or millilitres" do
     words = ->(system, dimension) { described_class.of(system).units(dimension).map(&:first) }
-    expect([words.call("metric", :mass), words.call("us", :mass), words.call("imperial", :volume)]).to eq([%w[g], %w[oz lb g], ["ml", "fl oz", "pt"]])
+    expect([words.call("metric", :mass), words.call("us", :mass), words.call("imperial", :volume)]).to eq(
+      [%w[g], %w[oz lb g], ["ml", "fl oz", "pt"]]
+    )
     expect(described_class.of("us").units(:mass).to_h["lb"]).to eq(Rational("453.59237"))
   end
 
@@ -60,6 +64,8 @@ RSpec.describe NutShelf::Core::Measures do
     us = described_class.of("us")
     tin = quantity("15", "oz").stored
     stack = ->(amount, **facts) { NutShelf::Core::Wording.stack(amount, pack: tin, measures: us, **facts) }
-    expect([stack.call(tin * 2), stack.call(tin), stack.call(tin / 2, open: true)]).to eq(["2 x 15 oz", "15 oz", "7.5 oz, open"])
+    expect([stack.call(tin * 2), stack.call(tin), stack.call(tin / 2, open: true)]).to eq(
+      ["2 x 15 oz", "15 oz", "7.5 oz, open"]
+    )
   end
 end

@@ -13,10 +13,10 @@ RSpec.describe "Quantity and money" do
   let(:q) { ->(number, unit) { core::Quantity.of(number, unit) } }
 
   it "converts the units of the kitchen exactly" do
-    { "oz" => "28.349523125", "lb" => "453.59237", "us_cup" => "236.5882365", "us_floz" => "29.5735295625", "uk_pint" => "568.26125",
-      "us_gallon" => "3785.411784", "metric_cup" => "250", "tbsp" => "15", "dl" => "100" }.each do |unit, base|
-      expect(q.(1, unit).amount).to eq(base.to_r)
-    end
+    {
+      "oz" => "28.349523125", "lb" => "453.59237", "us_cup" => "236.5882365", "us_floz" => "29.5735295625",
+      "uk_pint" => "568.26125", "us_gallon" => "3785.411784", "metric_cup" => "250", "tbsp" => "15", "dl" => "100"
+    }.each { |unit, base| expect(q.(1, unit).amount).to eq(base.to_r) }
   end
 
   it "refuses floats, unknown units and sums across dimensions, naming both" do
@@ -27,7 +27,9 @@ RSpec.describe "Quantity and money" do
 
   it "says what to weigh once where a figure is missing" do
     pears = core::Food.new(key: "pears", name: "Pears", dimension: :count)
-    expect { core::Conversion.to(q.(2, "piece"), :mass, pears) }.to raise_error(core::MissingFigure) { |error| expect(error.remedy).to include("weigh one piece") }
+    expect { core::Conversion.to(q.(2, "piece"), :mass, pears) }.to raise_error(core::MissingFigure) { |error|
+      expect(error.remedy).to include("weigh one piece")
+    }
     expect(core::Conversion.to(q.(2, "piece"), :mass, pears.with(g_per_piece: 150r))).to eq(q.(300, "g"))
   end
 
@@ -74,7 +76,10 @@ RSpec.describe "Quantity and money" do
   end
 
   it "conserves an amount split into parts" do
-    PropCheck.forall(micro: PropCheck::Generators.positive_integer, parts: PropCheck::Generators.choose(1..12)) do |micro:, parts:|
+    PropCheck.forall(
+      micro: PropCheck::Generators.positive_integer,
+      parts: PropCheck::Generators.choose(1..12)
+    ) do |micro:, parts:|
       whole = core::Quantity.new(Rational(micro, 1_000_000), :mass)
       expect(whole.split(Array.new(parts, 1)).sum(&:amount)).to eq(whole.amount)
     end

@@ -11,17 +11,27 @@ RSpec.describe "The reference tables" do
 
   describe "finding how long a food keeps" do
     it "takes the food's own row before its class" do
-      expect(keeping("potatoes", "bought_sealed", "cool_dark").row).to have_attributes(scope: "potatoes", state: "whole", low: 60)
+      expect(keeping("potatoes", "bought_sealed", "cool_dark").row).to have_attributes(
+        scope: "potatoes",
+        state: "whole",
+        low: 60
+      )
       expect(keeping("white-rice", "bought_sealed", "cupboard").row.scope).to start_with("class-")
     end
 
     it "refuses the freezer for what does not freeze, and for sealed packs that break" do
-      expect(keeping("mayonnaise", "opened", "freezer")).to have_attributes(row: nil, reason: a_string_including("Emulsion"))
+      expect(keeping("mayonnaise", "opened", "freezer")).to have_attributes(
+        row: nil,
+        reason: a_string_including("Emulsion")
+      )
       expect(keeping("canned-chickpeas", "bought_sealed", "freezer")).to have_attributes(outcome: :unsafe, row: nil)
     end
 
     it "refuses by the food's own word before it looks further" do
-      expect(keeping("infant-formula-powder", "left_over", "fridge")).to have_attributes(outcome: :unsafe, reason: a_string_including("feed"))
+      expect(keeping("infant-formula-powder", "left_over", "fridge")).to have_attributes(
+        outcome: :unsafe,
+        reason: a_string_including("feed")
+      )
     end
 
     it "follows a stand-in: cooked rice keeps like leftover rice" do
@@ -33,20 +43,31 @@ RSpec.describe "The reference tables" do
     end
 
     it "gives the reason of the narrowest refusal when there is no row" do
-      expect(keeping("beef-mince", "cooked", "cupboard")).to have_attributes(outcome: :unsafe, reason: a_string_including("two hours"))
+      expect(keeping("beef-mince", "cooked", "cupboard")).to have_attributes(
+        outcome: :unsafe,
+        reason: a_string_including("two hours")
+      )
     end
 
     it "never takes \"nothing found\" for \"keeps for ever\"" do
-      unanswered = catalog.foods.values.product(%w[bought_sealed opened left_over thawed], %w[cupboard fridge freezer cool_dark]).reject do |food, situation, place|
-        answer = catalog.keeping(food, situation, place)
-        answer.row? || !answer.reason.to_s.empty?
-      end
+      unanswered =
+        catalog
+          .foods
+          .values
+          .product(%w[bought_sealed opened left_over thawed], %w[cupboard fridge freezer cool_dark])
+          .reject do |food, situation, place|
+            answer = catalog.keeping(food, situation, place)
+            answer.row? || !answer.reason.to_s.empty?
+          end
       expect(unanswered.map { |food, *rest| [food.key, *rest] }).to be_empty
     end
 
     it "asks the household's own times first" do
       mine = own("class-uht-milk", "fridge", "opened", 2, 3, kind: :safety, own_reason: "our fridge is warm")
-      expect(mine.keeping(food("uht-milk"), "opened", "fridge").row).to have_attributes(low: 2, own_reason: "our fridge is warm")
+      expect(mine.keeping(food("uht-milk"), "opened", "fridge").row).to have_attributes(
+        low: 2,
+        own_reason: "our fridge is warm"
+      )
     end
 
     it "counts low for safety always, and by the school for quality" do
@@ -64,18 +85,39 @@ RSpec.describe "The reference tables" do
 
     def change(table, key, **more)
       column = tables[table].first.keys.first
-      tables.merge(table => tables[table].map { |row| row[column] == key ? row.merge(more.transform_keys(&:to_s)) : row })
+      tables.merge(
+        table => tables[table].map { |row| row[column] == key ? row.merge(more.transform_keys(&:to_s)) : row }
+      )
     end
 
     it "accepts what is shipped" do
       expect { faults(tables) }.not_to raise_error
     end
 
-    { "a number that is none" => ["foods", "honey", { g_per_ml: "heavy" }, /honey has no usable g_per_ml/], "energy that does not follow" => ["foods", "honey", { kcal_per_100g: "30" }, /kcal of honey/],
-      "a food group nobody knows" => ["foods", "honey", { food_group: "sticky" }, /food_group sticky/], "low above high" => ["keeping", "potatoes", { quality_days_low: "900" }, /potatoes/],
-      "raw meat as a matter of quality" => ["keeping", "beef-mince", { kind: "quality" }, /beef-mince in the fridge must be a safety matter/],
-      "an ingredient that is no food" => ["recipe_lines", "overnight-oats-apple", { food_key: "moonbeams" }, /moonbeams, which is no food/],
-      "a substitute that is no food" => ["recipe_lines", "overnight-oats-apple", { substitutes: "moonbeams:1" }, /substitute moonbeams/] }.each do |what, (table, key, more, words)|
+    {
+      "a number that is none" => ["foods", "honey", { g_per_ml: "heavy" }, /honey has no usable g_per_ml/],
+      "energy that does not follow" => ["foods", "honey", { kcal_per_100g: "30" }, /kcal of honey/],
+      "a food group nobody knows" => ["foods", "honey", { food_group: "sticky" }, /food_group sticky/],
+      "low above high" => ["keeping", "potatoes", { quality_days_low: "900" }, /potatoes/],
+      "raw meat as a matter of quality" => [
+        "keeping",
+        "beef-mince",
+        { kind: "quality" },
+        /beef-mince in the fridge must be a safety matter/
+      ],
+      "an ingredient that is no food" => [
+        "recipe_lines",
+        "overnight-oats-apple",
+        { food_key: "moonbeams" },
+        /moonbeams, which is no food/
+      ],
+      "a substitute that is no food" => [
+        "recipe_lines",
+        "overnight-oats-apple",
+        { substitutes: "moonbeams:1" },
+        /substitute moonbeams/
+      ]
+    }.each do |what, (table, key, more, words)|
       it "refuses #{what}, saying where" do
         expect { faults(change(table, key, **more)) }.to raise_error(NutShelf::Core::BadTable, words)
       end
@@ -100,11 +142,19 @@ RSpec.describe "The reference tables" do
     end
 
     it "freezes what it builds" do
-      expect([catalog, catalog.foods, food("honey"), catalog.recipes.first, catalog.recipes.first.lines.first]).to all(be_frozen)
+      expect([catalog, catalog.foods, food("honey"), catalog.recipes.first, catalog.recipes.first.lines.first]).to all(
+        be_frozen
+      )
     end
 
     it "names only foods that exist in the names and the foreign words" do
-      named = CSV.read(File.join(NutShelf::Boot::Reference::FOLDER, "food_names.csv"), headers: true).map { |row| row["food_key"] } + CSV.read(File.join(NutShelf::Boot::Reference::FOLDER, "food_words.csv"), headers: true).map { |row| row["food_key"] }
+      named =
+        CSV
+          .read(File.join(NutShelf::Boot::Reference::FOLDER, "food_names.csv"), headers: true)
+          .map { |row| row["food_key"] } +
+        CSV
+          .read(File.join(NutShelf::Boot::Reference::FOLDER, "food_words.csv"), headers: true)
+          .map { |row| row["food_key"] }
       expect(named.reject { |key| catalog.foods.key?(key) }).to be_empty
     end
   end

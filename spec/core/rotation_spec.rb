@@ -20,16 +20,28 @@ RSpec.describe NutShelf::Core::Order do
     expect(ids([stack(1), stack(2, "2027-01-01"), stack(3, "2026-12-01")])).to eq([3, 2, 1])
     expect(ids([stack(1, "2027-01-01"), stack(2, "2027-01-01", open: true)])).to eq([2, 1])
     expect(ids([stack(1, "2027-01-01", working: false), stack(2, "2027-01-01")])).to eq([2, 1])
-    expect(ids([stack(1, "2027-01-01", acquired_on: day("2026-05-01")), stack(2, "2027-01-01", acquired_on: day("2026-04-01"))])).to eq([2, 1])
+    expect(
+      ids(
+        [stack(1, "2027-01-01", acquired_on: day("2026-05-01")), stack(2, "2027-01-01", acquired_on: day("2026-04-01"))]
+      )
+    ).to eq([2, 1])
   end
 
   it "finishes what is open of foods that opening does not shorten" do
-    expect(ids([stack(1, "2026-12-01", no_opened_limit: true), stack(2, "2027-12-01", open: true, no_opened_limit: true)])).to eq([2, 1])
+    expect(
+      ids([stack(1, "2026-12-01", no_opened_limit: true), stack(2, "2027-12-01", open: true, no_opened_limit: true)])
+    ).to eq([2, 1])
   end
 
   it "leaves alone what is set apart, not ready, past or stopped" do
     today = day("2026-11-24")
-    stacks = [stack(1, "2027-01-01", set_apart: true), stack(2, "2027-01-01", ready_on: day("2026-12-01")), stack(3, "2026-11-01"), stack(4, "2027-01-01", stopped: true), stack(5, "2027-02-01")]
+    stacks = [
+      stack(1, "2027-01-01", set_apart: true),
+      stack(2, "2027-01-01", ready_on: day("2026-12-01")),
+      stack(3, "2026-11-01"),
+      stack(4, "2027-01-01", stopped: true),
+      stack(5, "2027-02-01")
+    ]
     found = draw(stacks, 500r, on: today)
     expect(found.picks.map { |pick| pick.stack.id }).to eq([5])
     expect(found.missing).to eq(100)
@@ -46,8 +58,14 @@ RSpec.describe NutShelf::Core::Order do
     look = { look_until: day("2026-11-26") }
     eligible = ->(on, **facts) { stack(1, "2026-11-25", **facts).eligible?(on, allow_look: true) }
     expect([0, 1, 2, 3].map { |days| eligible.call(today + days, **look) }).to eq([true, true, true, false])
-    expect([0, 1, 2].map { |days| eligible.call(today + days, safety_until: today + 1, **look) }).to eq([true, true, false])
-    expect([{ stopped: true }, { age_unknown: true }, { set_apart: true }].map { |facts| eligible.call(today, **facts, **look) }).to eq([false] * 3)
+    expect([0, 1, 2].map { |days| eligible.call(today + days, safety_until: today + 1, **look) }).to eq(
+      [true, true, false]
+    )
+    expect(
+      [{ stopped: true }, { age_unknown: true }, { set_apart: true }].map do |facts|
+        eligible.call(today, **facts, **look)
+      end
+    ).to eq([false] * 3)
     expect(stack(1, nil).eligible?(today)).to be(true)
     expect(stack(1, nil, age_unknown: true).eligible?(today)).to be(false)
   end
@@ -69,9 +87,13 @@ RSpec.describe NutShelf::Core::Order do
   it "takes what is ready on that very day, and does not open what is open, loose or single" do
     expect(stack(1, "2026-12-01", ready_on: day("2026-11-24")).eligible?(day("2026-11-24"))).to be(true)
     opens = ->(**facts) { draw([stack(1, "2027-01-01", **facts)], 150r, on: day("2026-11-24")).picks.first.opens }
-    expect([{ pack: 200r, open: true }, {}, { pack: 1r }, { pack: 200r }, { pack: 2r }, { pack: 100r }].map { |facts| opens.call(**facts) }).to eq([false, false, false, true, false, true])
+    expect(
+      [{ pack: 200r, open: true }, {}, { pack: 1r }, { pack: 200r }, { pack: 2r }, { pack: 100r }].map do |facts|
+        opens.call(**facts)
+      end
+    ).to eq([false, false, false, true, false, true])
     expect(draw([stack(1, "2027-01-01", pack: 2r)], 3r, on: day("2026-11-24")).picks.first.opens).to be(true)
-    expect(draw([stack(1, "2027-01-01", pack: 1r)], 1/2r, on: day("2026-11-24")).picks.first.opens).to be(false)
+    expect(draw([stack(1, "2027-01-01", pack: 1r)], 1 / 2r, on: day("2026-11-24")).picks.first.opens).to be(false)
   end
 
   it "does not take the open one first where opening shortens its life" do
@@ -80,26 +102,41 @@ RSpec.describe NutShelf::Core::Order do
   end
 
   describe NutShelf::Core::BringForward do
-    def walk(backstock, need) = described_class.new(working: [], backstock: backstock, amount: need, on: day("2026-11-24"))
+    def walk(backstock, need)
+      described_class.new(working: [], backstock: backstock, amount: need, on: day("2026-11-24"))
+    end
 
     it "plans for the days between two walks" do
-      expect(%w[hand steps away].map { |reach| described_class.working_amount(daily: 10r, reach: reach) }).to eq([70, 100, 210])
+      expect(%w[hand steps away].map { |reach| described_class.working_amount(daily: 10r, reach: reach) }).to eq(
+        [70, 100, 210]
+      )
     end
 
     it "carries sealed packs whole, one more rather than a part, and never more than there is" do
       amounts = ->(need, **facts) { walk([stack(1, "2027-01-01", **facts)], need).picks.map(&:amount) }
-      expect([amounts.call(150r, pack: 100r), amounts.call(200r, pack: 100r), amounts.call(900r, pack: 100r), amounts.call(350r, pack: 300r)]).to eq([[200], [200], [400], [400]])
+      expect(
+        [
+          amounts.call(150r, pack: 100r),
+          amounts.call(200r, pack: 100r),
+          amounts.call(900r, pack: 100r),
+          amounts.call(350r, pack: 300r)
+        ]
+      ).to eq([[200], [200], [400], [400]])
     end
 
     it "carries what is open, loose or without a size as a whole, and neither opens nor looks" do
       [{ open: true, pack: 100r }, {}, { pack: 0r }].each do |facts|
-        expect(walk([stack(1, "2027-01-01", **facts)], 50r).picks).to eq([NutShelf::Core::Pick.new(stack: stack(1, "2027-01-01", **facts), amount: 400r)])
+        expect(walk([stack(1, "2027-01-01", **facts)], 50r).picks).to eq(
+          [NutShelf::Core::Pick.new(stack: stack(1, "2027-01-01", **facts), amount: 400r)]
+        )
       end
     end
   end
 
   describe NutShelf::Core::Crossed do
-    def pair(*stacks) = described_class.pair(stacks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
+    def pair(*stacks)
+      described_class.pair(stacks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
+    end
 
     def far(id, until_on, **facts) = stack(id, until_on, working: false, **facts)
 
@@ -109,7 +146,9 @@ RSpec.describe NutShelf::Core::Order do
     end
 
     it "compares the front of each shelf" do
-      expect(pair(stack(1, "2027-06-01"), stack(3, "2028-01-01"), far(2, "2027-03-01"), far(4, "2027-01-01"))).to eq([1, 4])
+      expect(pair(stack(1, "2027-06-01"), stack(3, "2028-01-01"), far(2, "2027-03-01"), far(4, "2027-01-01"))).to eq(
+        [1, 4]
+      )
       expect(pair(stack(1, "2027-01-05"), stack(3, "2028-01-01"), far(2, "2027-01-01"), far(4, "2029-01-01"))).to be_nil
     end
 

@@ -11,11 +11,30 @@ RSpec.describe "Sentences" do
   def stories
     foods = catalog.foods.values.reject { |one| catalog.class_names.key?(one.key) && !catalog.home_class?(one.key) }
     foods.product(%w[cupboard cool_dark fridge freezer]).flat_map do |one, place|
-      lives = [[], [event(:opened, "2026-11-21")], [event(:cut, "2026-11-21")], [event(:cooked, "2026-11-21")], [event(:moved, "2026-11-21", place: standing("freezer"))],
-               [event(:moved, "2026-11-20", place: standing("freezer")), event(:moved, "2026-11-22", place: standing("fridge"))],
-               [event(:moved, "2026-11-22", place: standing("fridge")), event(:looked, "2026-11-23", result: :turning)], [event(:opened, nil), event(:moved, "2026-11-23", place: standing("cupboard"))]]
+      lives = [
+        [],
+        [event(:opened, "2026-11-21")],
+        [event(:cut, "2026-11-21")],
+        [event(:cooked, "2026-11-21")],
+        [event(:moved, "2026-11-21", place: standing("freezer"))],
+        [
+          event(:moved, "2026-11-20", place: standing("freezer")),
+          event(:moved, "2026-11-22", place: standing("fridge"))
+        ],
+        [event(:moved, "2026-11-22", place: standing("fridge")), event(:looked, "2026-11-23", result: :turning)],
+        [event(:opened, nil), event(:moved, "2026-11-23", place: standing("cupboard"))]
+      ]
       situations = one.aisle == "Home leftovers" ? %w[left_over] : %w[bought_sealed opened]
-      situations.product(lives).map { |situation, events| NutShelf::Core::Story.new(food: one, situation: situation, made_on: day("2026-11-20"), place: standing(place), events: events, leftover_days: 1) }
+      situations.product(lives).map do |situation, events|
+        NutShelf::Core::Story.new(
+          food: one,
+          situation: situation,
+          made_on: day("2026-11-20"),
+          place: standing(place),
+          events: events,
+          leftover_days: 1
+        )
+      end
     end
   end
 
@@ -34,13 +53,21 @@ RSpec.describe "Sentences" do
   end
 
   it "of the keeping pages hold to the classes, for all foods" do
-    pages = catalog.foods.values.select { |one| NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new).table.any? }
-    said = pages.flat_map do |one|
-      guide = NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new)
-      cells = guide.table.flat_map { |line| line[:places].values }
-      [*cells.filter_map { |cell| cell[:reason] unless cell[:row] }, *cells.filter_map { |cell| cell[:row]&.span_words }]
-    end
-    table_words = WrongSentences::CLASSES.slice("a plural for one", "years told in days", "a span of one", "words of the tables")
+    pages =
+      catalog.foods.values.select do |one|
+        NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new).table.any?
+      end
+    said =
+      pages.flat_map do |one|
+        guide = NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new)
+        cells = guide.table.flat_map { |line| line[:places].values }
+        [
+          *cells.filter_map { |cell| cell[:reason] unless cell[:row] },
+          *cells.filter_map { |cell| cell[:row]&.span_words }
+        ]
+      end
+    table_words =
+      WrongSentences::CLASSES.slice("a plural for one", "years told in days", "a span of one", "words of the tables")
     wrong = said.uniq.select { |text| table_words.values.any? { |pattern| text.to_s.match?(pattern) } }
     expect(wrong).to be_empty
     lentils = NutShelf::Core::Guide.new(catalog, food("red-lentils"), NutShelf::Core::Policy.new)

@@ -28,7 +28,9 @@ RSpec.describe NutShelf::Core::Shelf do
 
   it "keeps what weighs nothing anybody knows, and plans nothing with it" do
     made = shelf(stack(1, nil).with(amount: nil, grams_per_unit: nil))
-    expect([made.stack(1).id, made.of("canned-chickpeas"), made.cursor.left("canned-chickpeas", today)]).to eq([1, [], 0])
+    expect([made.stack(1).id, made.of("canned-chickpeas"), made.cursor.left("canned-chickpeas", today)]).to eq(
+      [1, [], 0]
+    )
   end
 
   describe "kept by level" do
@@ -36,8 +38,9 @@ RSpec.describe NutShelf::Core::Shelf do
 
     it "is there unless it is out, and low is on the list" do
       there = ->(*stacks) { [shelf(*stacks).free?("salt"), shelf(*stacks).running_out["salt"]] }
-      expect([there.(level("plenty")), there.(level("low")), there.(level("out")), there.(level("low"), level("half"))])
-        .to eq([[true, nil], [true, "low"], [false, "out"], [true, nil]])
+      expect(
+        [there.(level("plenty")), there.(level("low")), there.(level("out")), there.(level("low"), level("half"))]
+      ).to eq([[true, nil], [true, "low"], [false, "out"], [true, nil]])
     end
 
     it "is not there once nobody should eat it" do
@@ -48,18 +51,28 @@ RSpec.describe NutShelf::Core::Shelf do
   end
 
   it "draws by the dates of those who go by the date, when one of them eats along" do
-    stacks = [stack(1, "2027-02-01", strict_until: day("2026-12-01")), stack(2, "2027-01-01", strict_until: day("2027-01-01"))]
-    first = ->(**how) { shelf(*stacks.map { |one| one }).cursor(**how).draw("canned-chickpeas", 100r, today).picks.first.stack.id }
+    stacks = [
+      stack(1, "2027-02-01", strict_until: day("2026-12-01")),
+      stack(2, "2027-01-01", strict_until: day("2027-01-01"))
+    ]
+    first = lambda do |**how|
+      shelf(*stacks.map { |one| one }).cursor(**how).draw("canned-chickpeas", 100r, today).picks.first.stack.id
+    end
     expect([first.(strict: false), first.(strict: true)]).to eq([2, 1])
     late = shelf(stacks.first).cursor(strict: true)
-    expect([late.left("canned-chickpeas", day("2026-12-01")), late.left("canned-chickpeas", day("2026-12-02"))]).to eq([400, 0])
+    expect([late.left("canned-chickpeas", day("2026-12-01")), late.left("canned-chickpeas", day("2026-12-02"))]).to eq(
+      [400, 0]
+    )
     past = shelf(stack(3, "2027-02-01", strict_until: day("2026-11-01"), look_until: day("2027-05-01")))
     expect([true, false].map { |strict| past.cursor(strict: strict).left("canned-chickpeas", today) }).to eq([0, 400])
   end
 
   describe "a cursor" do
     def tins(id, until_on, packs, **facts)
-      life = NutShelf::Core::OnceOpened.new(how: :opened, place_id: 9, place: "fridge", days: 3, strict_days: 2, kind: :safety)
+      life =
+        NutShelf::Core::OnceOpened.new(
+          how: :opened, place_id: 9, place: "fridge", days: 3, strict_days: 2, kind: :safety
+        )
       stack(id, until_on, grams: packs * 400, value: packs * 100, pack: 400r, opened: life, **facts)
     end
 
@@ -67,7 +80,9 @@ RSpec.describe NutShelf::Core::Shelf do
       one = shelf(stack(1, "2027-01-01")).cursor
       expect(one.draw("canned-chickpeas", 300r, today).missing).to eq(0)
       other = one.dup
-      expect([one.draw("canned-chickpeas", 300r, today).missing, other.draw("canned-chickpeas", 50r, today).missing]).to eq([200, 0])
+      expect(
+        [one.draw("canned-chickpeas", 300r, today).missing, other.draw("canned-chickpeas", 50r, today).missing]
+      ).to eq([200, 0])
       expect([one, other].map { |cursor| cursor.left("canned-chickpeas", today) }).to eq([0, 50])
     end
 
@@ -76,8 +91,9 @@ RSpec.describe NutShelf::Core::Shelf do
       first = cursor.draw("canned-chickpeas", 700r, today).picks
       expect(first.map { |pick| [pick.stack.id, pick.amount, pick.opens] }).to eq([[2, 200, true], [1, 500, true]])
       again = cursor.draw("canned-chickpeas", 400r, today + 1).picks
-      expect(again.map { |pick| [pick.stack.place, pick.stack.usable_until, pick.amount, pick.opens] })
-        .to eq([["fridge", today + 3, 300, false], ["shelf", day("2027-01-01"), 100, true]])
+      expect(again.map { |pick| [pick.stack.place, pick.stack.usable_until, pick.amount, pick.opens] }).to eq(
+        [["fridge", today + 3, 300, false], ["shelf", day("2027-01-01"), 100, true]]
+      )
       expect(cursor.left("canned-chickpeas", today + 1)).to eq(300)
     end
 
@@ -100,17 +116,24 @@ RSpec.describe NutShelf::Core::Shelf do
 
     it "loses and invents nothing: what was drawn, what is left and what went past are what there was" do
       generators = PropCheck::Generators
-      row = generators.array(generators.tuple(generators.choose(0..20), generators.choose(1..4), generators.boolean), min: 1, max: 6)
+      row =
+        generators.array(
+          generators.tuple(generators.choose(0..20), generators.choose(1..4), generators.boolean),
+          min: 1,
+          max: 6
+        )
       draws = generators.array(generators.tuple(generators.choose(0..6), generators.choose(1..900)), max: 10)
       PropCheck.forall(row: row, draws: draws) do |row:, draws:|
-        stacks = row.each_with_index.map { |(days, packs, open), id| tins(id, (today + days).iso8601, packs, open: open) }
+        stacks =
+          row.each_with_index.map { |(days, packs, open), id| tins(id, (today + days).iso8601, packs, open: open) }
         cursor = shelf(*stacks).cursor
-        drawn = draws.sort_by(&:first).sum(0r) do |days, grams|
-          draw = cursor.draw("canned-chickpeas", grams.to_r, today + days)
-          expect(draw.picks.sum(0r, &:amount) + draw.missing).to eq(grams)
-          expect(draw.picks.map { |pick| pick.stack.usable_until }).to all(be >= today + days)
-          draw.picks.sum(0r, &:amount)
-        end
+        drawn =
+          draws.sort_by(&:first).sum(0r) do |days, grams|
+            draw = cursor.draw("canned-chickpeas", grams.to_r, today + days)
+            expect(draw.picks.sum(0r, &:amount) + draw.missing).to eq(grams)
+            expect(draw.picks.map { |pick| pick.stack.usable_until }).to all(be >= today + days)
+            draw.picks.sum(0r, &:amount)
+          end
         there = stacks.sum(&:amount)
         expect(drawn + cursor.left("canned-chickpeas", today - 100)).to eq(there)
       end
@@ -125,12 +148,19 @@ RSpec.describe NutShelf::Core::Shelf do
 
   # The judge is told what hands really do: opened or cut that day, and carried to where the pack then belongs.
   describe "what opening makes of a stack" do
-    judged = %w[canned-chickpeas uht-milk honey passata cabbage beef-mince olive-oil dry-pasta whole-milk jam eggs plain-yoghurt]
+    judged = %w[
+      canned-chickpeas uht-milk honey passata cabbage beef-mince olive-oil dry-pasta whole-milk jam eggs plain-yoghurt
+    ]
 
     def judge(story, on, how, there, catalog, school)
       events = [event(:moved, on.iso8601, place: there.standing), event(how, on.iso8601)]
       events.shift if there.kind == story.place.kind
-      date(story.class.new(**story.to_h, events: [*story.events, *events]), catalog: catalog, school: school, today: on.iso8601)
+      date(
+        story.class.new(**story.to_h, events: [*story.events, *events]),
+        catalog: catalog,
+        school: school,
+        today: on.iso8601
+      )
     end
 
     judged.product(%w[cupboard fridge]).each do |key, kind|
@@ -142,9 +172,18 @@ RSpec.describe NutShelf::Core::Shelf do
         %i[look_then_decide by_the_date].each do |school|
           opened = openings(school: school).of(food(key), how, here)
           there = openings.place(food(key), how, here)
-          rest = stack(1, nil, usable_until: sealed.usable_until, strict_until: sealed.usable_until, safety_until: sealed.safety_until, opened: opened).rest_of(100r, today)
+          rest =
+            stack(
+              1,
+              nil,
+              usable_until: sealed.usable_until,
+              strict_until: sealed.usable_until,
+              safety_until: sealed.safety_until,
+              opened: opened
+            ).rest_of(100r, today)
           truth = judge(story, today, how, there, catalog, school)
-          expect(rest.usable_until || Date.new(9999)).to be <= (truth.usable_until || Date.new(9999)), "#{rest.usable_until} after #{truth.usable_until}: #{truth.steps.join(' ')}"
+          expect(rest.usable_until || Date.new(9999)).to be <= (truth.usable_until || Date.new(9999)),
+            "#{rest.usable_until} after #{truth.usable_until}: #{truth.steps.join(" ")}"
           expect(rest.place).to eq(there.name)
         end
       end
@@ -152,12 +191,16 @@ RSpec.describe NutShelf::Core::Shelf do
 
     it "is the judge's own day where a figure stands for the place" do
       milk = openings.of(food("uht-milk"), :opened, place("cupboard"))
-      expect(milk).to have_attributes(place: "fridge", days: 4, strict_days: 4, kind: :safety)
+      row = catalog.keeping(food("uht-milk"), "opened", "fridge").row
+      expect(milk).to have_attributes(place: "fridge", days: row.low, strict_days: row.low, kind: :safety)
       expect(openings.of(food("honey"), :opened, place("cupboard"))).to have_attributes(place: "cupboard", days: nil)
     end
 
     it "is that day alone where germs have two hours and no fridge is there" do
-      expect(openings(fridge: nil).of(food("uht-milk"), :opened, place("cupboard"))).to have_attributes(days: 0, kind: :safety)
+      expect(openings(fridge: nil).of(food("uht-milk"), :opened, place("cupboard"))).to have_attributes(
+        days: 0,
+        kind: :safety
+      )
     end
 
     it "begins nothing anew of what is frozen, portioned or cut already" do

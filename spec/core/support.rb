@@ -20,11 +20,25 @@ module CoreSupport
   def stack(id, until_on = nil, grams: 400, value: 100, **facts)
     whole = grams.to_r
     last = until_on && day(until_on)
-    CORE::Stack.new(id: id, food_key: "canned-chickpeas", label: "", dimension: :mass, grams_per_unit: 1r, on_hand: whole,
-      amount: whole, minor_per_gram: value / whole, usable_until: last, strict_until: last, place: "shelf", **facts)
+    CORE::Stack.new(
+      id: id,
+      food_key: "canned-chickpeas",
+      label: "",
+      dimension: :mass,
+      grams_per_unit: 1r,
+      on_hand: whole,
+      amount: whole,
+      minor_per_gram: value / whole,
+      usable_until: last,
+      strict_until: last,
+      place: "shelf",
+      **facts
+    )
   end
 
-  def standing(kind, name: kind, low: nil, high: nil) = CORE::Standing.new(name: name, kind: kind, low_c: low, high_c: high)
+  def standing(kind, name: kind, low: nil, high: nil)
+    CORE::Standing.new(name: name, kind: kind, low_c: low, high_c: high)
+  end
 
   def event(kind, on, **more) = CORE::Event.new(kind: kind, on: on && day(on), **more)
 

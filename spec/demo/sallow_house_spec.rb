@@ -19,7 +19,9 @@ RSpec.describe "Sallow House" do
       expect(house.lots.shelf.count).to be > 100
       expect(house.counts.open.map { |count| count[:person] }).to eq(["Tomas"])
       expect(house.care.due(NutShelf::Demo::Household::TODAY).size).to be >= 2
-      expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include("count", "decant", "amend", "store_as", "cook", "throw")
+      expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include(
+        "count", "decant", "amend", "store_as", "cook", "throw"
+      )
     end
     said = all_it_says(demo, id)
     expect(said.size).to be > 150

@@ -10,8 +10,20 @@ RSpec.describe "Acts" do
   def shelf = inside(who) { |house| house.lots.shelf.all }
 
   it "puts away with pack, price, place and date" do
-    id = put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 267)["lot_id"]
-    expect(lot(who, id)).to include(on_hand: 1200, value_minor: 267, value_estimated: false, usable_until: Date.new(2028, 5, 31), acquired_on: HouseSupport::TODAY)
+    id =
+      put_away(
+        who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before",
+        price_minor: 267
+      )[
+        "lot_id"
+      ]
+    expect(lot(who, id)).to include(
+      on_hand: 1200,
+      value_minor: 267,
+      value_estimated: false,
+      usable_until: Date.new(2028, 5, 31),
+      acquired_on: HouseSupport::TODAY
+    )
   end
 
   it "estimates the value where no price is given, and says so" do
@@ -20,7 +32,13 @@ RSpec.describe "Acts" do
   end
 
   it "keeps what has no known size by its noun" do
-    id = put_away(who, "jam", "cupboard", count: "0.5", amount: nil, unit: nil, noun: "jar", state: "opened", opened_on: "2026-11-12")["lot_id"]
+    id =
+      put_away(
+        who, "jam", "cupboard", count: "0.5", amount: nil, unit: nil, noun: "jar", state: "opened",
+        opened_on: "2026-11-12"
+      )[
+        "lot_id"
+      ]
     expect(lot(who, id)).to include(on_hand: BigDecimal("0.5"), noun: "jar", open: true)
   end
 
@@ -35,7 +53,13 @@ RSpec.describe "Acts" do
   end
 
   it "opens one pack as a stack of its own and keeps the other's date" do
-    id = put_away(who, "uht-milk", "cupboard", count: "2", amount: "1000", unit: "ml", printed_on: "2027-03-31", printed_kind: "best_before")["lot_id"]
+    id =
+      put_away(
+        who, "uht-milk", "cupboard", count: "2", amount: "1000", unit: "ml", printed_on: "2027-03-31",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
     child = act(:Open, who, { lot_id: id })["lot_id"]
     expect(lot(who, child)).to include(open: true, on_hand: 1000, parent_lot_id: id)
     expect(lot(who, id)).to include(open: false, on_hand: 1000, usable_until: Date.new(2027, 3, 31))
@@ -73,9 +97,15 @@ RSpec.describe "Acts" do
   end
 
   it "refuses counts that are no counts, days to come and dates without a kind, saying where" do
-    expect { put_away(who, "honey", "cupboard", count: "0") }.to raise_error(NutShelf::Desk::Invalid) { |error| expect(error.details[:pointer]).to eq("/count") }
-    expect { put_away(who, "honey", "cupboard", opened_on: "2026-12-24") }.to raise_error(NutShelf::Desk::Invalid) { |error| expect(error.details[:pointer]).to eq("/opened_on") }
-    expect { put_away(who, "honey", "cupboard", printed_on: "2027-12-24") }.to raise_error(NutShelf::Desk::Invalid) { |error| expect(error.details[:pointer]).to eq("/printed_kind") }
+    expect { put_away(who, "honey", "cupboard", count: "0") }.to raise_error(NutShelf::Desk::Invalid) { |error|
+      expect(error.details[:pointer]).to eq("/count")
+    }
+    expect { put_away(who, "honey", "cupboard", opened_on: "2026-12-24") }.to raise_error(
+      NutShelf::Desk::Invalid
+    ) { |error| expect(error.details[:pointer]).to eq("/opened_on") }
+    expect { put_away(who, "honey", "cupboard", printed_on: "2027-12-24") }.to raise_error(
+      NutShelf::Desk::Invalid
+    ) { |error| expect(error.details[:pointer]).to eq("/printed_kind") }
   end
 
   describe "undo" do
@@ -98,7 +128,9 @@ RSpec.describe "Acts" do
     it "names the later act that stands in the way, and works once that is undone" do
       put = put_away(who, "canned-chickpeas", "cupboard", count: "3")
       take = act(:Take, who, { lot_id: put["lot_id"], amount: "400" })
-      expect { act(:Undo, who, { act_id: put["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict) { |error| expect(error.details[:act_id]).to eq(take["act_id"]) }
+      expect { act(:Undo, who, { act_id: put["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict) { |error|
+        expect(error.details[:act_id]).to eq(take["act_id"])
+      }
       act(:Undo, who, { act_id: take["act_id"] })
       act(:Undo, who, { act_id: put["act_id"] })
       expect(on_hand(put["lot_id"])).to eq(0)
@@ -114,7 +146,12 @@ RSpec.describe "Acts" do
 
     it "puts a new place or food away again, unless something is kept there" do
       made = act(:AddPlace, who, { name: "Attic", kind: "cupboard" })
-      stack = act(:PutAway, who, { food_id: food_id(who, "honey"), place_id: made["place_id"], count: "1", amount: "450", unit: "g" })
+      stack =
+        act(
+          :PutAway,
+          who,
+          { food_id: food_id(who, "honey"), place_id: made["place_id"], count: "1", amount: "450", unit: "g" }
+        )
       expect { act(:Undo, who, { act_id: made["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict)
       act(:Undo, who, { act_id: stack["act_id"] })
       act(:Undo, who, { act_id: made["act_id"] })
@@ -134,16 +171,38 @@ RSpec.describe "Acts" do
   end
 
   describe "cooking" do
-    let(:recipe) { inside(who) { |house| house.recipes.values.find { |_, value| value.key == "chickpea-tomato-stew" } || house.recipes.values.find { |_, value| value.lines.any? { |line| line.food_key == "canned-chickpeas" } } } }
+    let(:recipe) do
+      inside(who) do |house|
+        house.recipes.values.find { |_, value| value.key == "chickpea-tomato-stew" } ||
+          house.recipes.values.find { |_, value| value.lines.any? { |line| line.food_key == "canned-chickpeas" } }
+      end
+    end
     let(:meal) { act(:PlanMeal, who, { recipe_id: recipe.first, on: "2026-11-25" })["meal_id"] }
 
     it "draws first expired first out, keeps leftovers at their share of the cost, and can be undone" do
-      late = put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 200)["lot_id"]
-      early = put_away(who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2027-01-31", printed_kind: "best_before", price_minor: 200)["lot_id"]
+      late =
+        put_away(
+          who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2028-05-31", printed_kind: "best_before",
+          price_minor: 200
+        )[
+          "lot_id"
+        ]
+      early =
+        put_away(
+          who, "canned-chickpeas", "cupboard", count: "2", printed_on: "2027-01-31", printed_kind: "best_before",
+          price_minor: 200
+        )[
+          "lot_id"
+        ]
       cooked = act(:Cook, who, { meal_id: meal, leftovers: { portions: "1", place_id: place_id(who, "fridge") } })
       expect(on_hand(early)).to be < 800
       expect(on_hand(late)).to eq(800)
-      expect(lot(who, cooked["leftover_lot_id"])).to include(situation: "left_over", made_on: HouseSupport::TODAY, noun: "portion", value_minor: cooked["value_minor"] / 2)
+      expect(lot(who, cooked["leftover_lot_id"])).to include(
+        situation: "left_over",
+        made_on: HouseSupport::TODAY,
+        noun: "portion",
+        value_minor: cooked["value_minor"] / 2
+      )
       act(:Undo, who, { act_id: cooked["act_id"] })
       expect([on_hand(early), on_hand(cooked["leftover_lot_id"])]).to eq([800, 0])
       expect(inside(who) { |house| house.meals.one(meal)[:status] }).to eq("planned")
@@ -160,7 +219,9 @@ RSpec.describe "Acts" do
       put_away(who, "canned-chickpeas", "cupboard", count: "2")
       cooked = act(:Cook, who, { meal_id: meal, leftovers: { portions: "1", place_id: place_id(who, "fridge") } })
       act(:Take, who, { lot_id: cooked["leftover_lot_id"] })
-      expect { act(:Undo, who, { act_id: cooked["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict) { |error| expect(error.remedy).to include("correct the stacks by hand") }
+      expect { act(:Undo, who, { act_id: cooked["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict) { |error|
+        expect(error.remedy).to include("correct the stacks by hand")
+      }
     end
   end
 

@@ -23,7 +23,9 @@ RSpec.describe NutShelf::Desk::Belonging do
   end
 
   it "is the only place of its kind" do
-    expect([usual("honey"), usual("semi-skimmed-milk"), usual("frozen-peas"), usual("beef-mince", state: "frozen")]).to eq(%w[Cupboard Fridge Freezer Freezer])
+    expect(
+      [usual("honey"), usual("semi-skimmed-milk"), usual("frozen-peas"), usual("beef-mince", state: "frozen")]
+    ).to eq(%w[Cupboard Fridge Freezer Freezer])
   end
 
   it "is nobody's guess where there are several and none was used" do
@@ -34,7 +36,9 @@ RSpec.describe NutShelf::Desk::Belonging do
   it "is the place that is being filled, where such food is kept in places of its kind" do
     cellar = place("Cellar rack", "cool_dark")
     fridge = place_id(ines, "fridge")
-    expect([usual("honey", filling: cellar), usual("honey", filling: fridge), usual("semi-skimmed-milk", filling: cellar)]).to eq(["Cellar rack", nil, "Fridge"])
+    expect(
+      [usual("honey", filling: cellar), usual("honey", filling: fridge), usual("semi-skimmed-milk", filling: cellar)]
+    ).to eq(["Cellar rack", nil, "Fridge"])
   end
 
   it "is where it went last" do
@@ -45,12 +49,18 @@ RSpec.describe NutShelf::Desk::Belonging do
 
   it "is the one of several that is in use, once it is" do
     cellar = place("Cellar rack", "cool_dark")
-    put = ->(food) { act(:PutAway, ines, { food_id: food_id(ines, food), place_id: cellar, count: "1", amount: "340", unit: "g" }) }
+    put = lambda do |food|
+      act(:PutAway, ines, { food_id: food_id(ines, food), place_id: cellar, count: "1", amount: "340", unit: "g" })
+    end
     %w[honey jam].each(&put)
     expect(usual("dry-pasta")).to be_nil
     put.call("salt")
     expect([usual("dry-pasta"), usual("semi-skimmed-milk")]).to eq(["Cellar rack", "Fridge"])
-    act(:PutAway, ines, { food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1", amount: "340", unit: "g" })
+    act(
+      :PutAway,
+      ines,
+      { food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1", amount: "340", unit: "g" }
+    )
     expect(usual("dry-pasta")).to be_nil
   end
 
@@ -58,6 +68,12 @@ RSpec.describe NutShelf::Desk::Belonging do
     cellar = place("Cellar rack", "cool_dark")
     belong("honey", cellar)
     belong("beef-mince", place_id(ines, "fridge"))
-    expect([usual("honey", filling: place_id(ines, "cupboard")), usual("beef-mince", state: "frozen"), usual("canned-tuna-water", state: "opened")]).to eq(["Cellar rack", "Freezer", "Fridge"])
+    expect(
+      [
+        usual("honey", filling: place_id(ines, "cupboard")),
+        usual("beef-mince", state: "frozen"),
+        usual("canned-tuna-water", state: "opened")
+      ]
+    ).to eq(["Cellar rack", "Freezer", "Fridge"])
   end
 end

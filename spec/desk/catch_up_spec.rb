@@ -5,7 +5,9 @@ require_relative "../../desk/catch_up"
 
 RSpec.describe NutShelf::Desk::CatchUp do
   let(:ines) { household! }
-  let(:tin) { put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"] }
+  let(:tin) do
+    put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
+  end
 
   def forget(**columns)
     tin
@@ -29,7 +31,9 @@ RSpec.describe NutShelf::Desk::CatchUp do
     later = shipped.new(office.catalog.foods.merge("perry" => food))
     added = Array.new(2) { inside(ines) { |house| house.foods.take_in(later, { "perry" => "perry pear cider" }) } }
     expect(added).to eq([1, 0])
-    expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map { |row| row[:name].to_s }.first }).to eq("Perry")
+    expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map { |row| row[:name].to_s }.first }).to eq(
+      "Perry"
+    )
     expect(described_class.new(office).household(ines.household_id)).to eq(0)
   end
 

@@ -31,39 +31,84 @@ RSpec.describe "Conservation" do
       @refused += 1
     end
 
-    def amount(lot) = @dice.rand(3).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r * @dice.rand(1..9) / 10).round(2))
+    def amount(lot)
+      @dice.rand(3).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r * @dice.rand(1..9) / 10).round(2))
+    end
 
     def step
       lot = stacks.sample(random: @dice)
       case @dice.rand(9)
-      when 0 then act(:Move, lot_id: lot[:id], place_id: places.sample(random: @dice), amount: amount(lot))
-      when 1 then act(:Open, lot_id: lot[:id])
-      when 2 then act(:Portion, lot_id: lot[:id], count: @dice.rand(1..7), amount: amount(lot), place_id: places.sample(random: @dice))
-      when 3 then act(:Decant, lot_id: lot[:id], container_id: jars.sample(random: @dice), amount: amount(lot))
-      when 4 then act(:TopUp, lot_id: lot[:id], from_lot_id: stacks.sample(random: @dice)[:id], amount: amount(lot))
-      when 5 then act(:Prepare, lot_id: lot[:id], how: %w[cut cooked].sample(random: @dice), amount: amount(lot), place_id: places.sample(random: @dice))
-      when 6 then act(:StoreAs, lot_id: lot[:id], method: %w[bag jar paper].sample(random: @dice))
-      when 7 then act(:Look, lot_id: lot[:id], result: %w[good turning].sample(random: @dice))
-      else act(:Quarantine, lot_ids: [lot[:id]], reason: "pest")
+      when 0
+        act(:Move, lot_id: lot[:id], place_id: places.sample(random: @dice), amount: amount(lot))
+      when 1
+        act(:Open, lot_id: lot[:id])
+      when 2
+        act(
+          :Portion,
+          lot_id: lot[:id],
+          count: @dice.rand(1..7),
+          amount: amount(lot),
+          place_id: places.sample(random: @dice)
+        )
+      when 3
+        act(:Decant, lot_id: lot[:id], container_id: jars.sample(random: @dice), amount: amount(lot))
+      when 4
+        act(:TopUp, lot_id: lot[:id], from_lot_id: stacks.sample(random: @dice)[:id], amount: amount(lot))
+      when 5
+        act(
+          :Prepare,
+          lot_id: lot[:id],
+          how: %w[cut cooked].sample(random: @dice),
+          amount: amount(lot),
+          place_id: places.sample(random: @dice)
+        )
+      when 6
+        act(:StoreAs, lot_id: lot[:id], method: %w[bag jar paper].sample(random: @dice))
+      when 7
+        act(:Look, lot_id: lot[:id], result: %w[good turning].sample(random: @dice))
+      else
+        act(:Quarantine, lot_ids: [lot[:id]], reason: "pest")
       end
     end
   end
 
   def picture
     inside(ines) do |house|
-      names = %i[id on_hand value_minor place_id open frozen container_id quarantined usable_until safety_until history printed_on]
-      house.lots.all_with_food.map { |lot| lot.slice(*names).transform_values { |value| value.respond_to?(:to_a) ? value.to_a : value } }
+      names = %i[
+        id on_hand value_minor place_id open frozen container_id quarantined usable_until safety_until history
+        printed_on
+      ]
+      house.lots.all_with_food.map do |lot|
+        lot.slice(*names).transform_values { |value| value.respond_to?(:to_a) ? value.to_a : value }
+      end
     end
   end
 
-  def totals = inside(ines) { |house| house.lots.all_with_food.group_by { |lot| lot[:food_id] }.transform_values { |lots| [lots.sum { |lot| lot[:on_hand] }, lots.sum { |lot| lot[:value_minor] }] } }
+  def totals
+    inside(ines) do |house|
+      house
+        .lots
+        .all_with_food
+        .group_by { |lot| lot[:food_id] }
+        .transform_values { |lots| [lots.sum { |lot| lot[:on_hand] }, lots.sum { |lot| lot[:value_minor] }] }
+    end
+  end
 
   [11, 23, 47, 101, 389, 1009].each do |seed|
     it "holds for the hands of seed #{seed}" do
       act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 900, owned: 2 })
-      put_away(ines, "rolled-oats", "cupboard", count: "3", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before", price_minor: 631)
-      put_away(ines, "rolled-oats", "cupboard", amount: "1000", printed_on: "2027-01-31", printed_kind: "best_before", price_minor: 209)
-      put_away(ines, "chicken-thighs", "fridge", count: "2", amount: "450", printed_on: "2026-11-27", printed_kind: "use_by", price_minor: 1117)
+      put_away(
+        ines, "rolled-oats", "cupboard", count: "3", amount: "500", printed_on: "2027-05-30",
+        printed_kind: "best_before", price_minor: 631
+      )
+      put_away(
+        ines, "rolled-oats", "cupboard", amount: "1000", printed_on: "2027-01-31", printed_kind: "best_before",
+        price_minor: 209
+      )
+      put_away(
+        ines, "chicken-thighs", "fridge", count: "2", amount: "450", printed_on: "2026-11-27", printed_kind: "use_by",
+        price_minor: 1117
+      )
       put_away(ines, "carrots", "fridge", count: "7", amount: "1", unit: "piece", price_minor: 97)
       before = [picture, totals]
       hands = Hands.new(self, ines, seed)
@@ -80,7 +125,12 @@ RSpec.describe "Conservation" do
   [5, 77, 2024].each do |seed|
     it "holds for a count of seed #{seed} while others take" do
       dice = Random.new(seed)
-      lots = Array.new(5) { |index| put_away(ines, %w[canned-chickpeas canned-sardines][index % 2], "cupboard", count: "6", price_minor: 600)["lot_id"] }
+      lots =
+        Array.new(5) do |index|
+          put_away(ines, %w[canned-chickpeas canned-sardines][index % 2], "cupboard", count: "6", price_minor: 600)[
+            "lot_id"
+          ]
+        end
       there = lots.to_h { |id| [id, 6] }
       said = {}
       count = act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"]

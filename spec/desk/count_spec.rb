@@ -7,7 +7,20 @@ RSpec.describe "Counting" do
   let(:cupboard) { place_id(ines, "cupboard") }
   let(:fridge) { place_id(ines, "fridge") }
 
-  def tins(count, key: "canned-chickpeas", kind: "cupboard", **more) = put_away(ines, key, kind, count: count.to_s, printed_on: "2028-05-31", printed_kind: "best_before", price_minor: count * 89, **more)["lot_id"]
+  def tins(count, key: "canned-chickpeas", kind: "cupboard", **more)
+    put_away(
+      ines,
+      key,
+      kind,
+      count: count.to_s,
+      printed_on: "2028-05-31",
+      printed_kind: "best_before",
+      price_minor: count * 89,
+      **more
+    )[
+      "lot_id"
+    ]
+  end
 
   def start(place = cupboard, who = ines) = act(:StartCount, who, { place_id: place })["count_id"]
 
@@ -17,11 +30,17 @@ RSpec.describe "Counting" do
 
   def on_hand(id) = lot(ines, id)[:on_hand].to_i
 
-  def reasons(act_id) = inside(ines) { |house| house.ledger.movements(act_id).map { |row| [row[:quantity].to_i, row[:value_minor], row[:reason]] } }
+  def reasons(act_id)
+    inside(ines) do |house|
+      house.ledger.movements(act_id).map { |row| [row[:quantity].to_i, row[:value_minor], row[:reason]] }
+    end
+  end
 
   def balanced = expect(inside(ines) { |house| house.lots.out_of_balance }).to be_empty
 
-  def draft(count, key: "canned-chickpeas", place: fridge, **more) = { food_id: food_id(ines, key), place_id: place, count: count.to_s, amount: "400", unit: "g", **more }
+  def draft(count, key: "canned-chickpeas", place: fridge, **more)
+    { food_id: food_id(ines, key), place_id: place, count: count.to_s, amount: "400", unit: "g", **more }
+  end
 
   it "changes nothing before it is finished, then everything in one act that an undo takes back" do
     less = tins(5)
@@ -41,7 +60,9 @@ RSpec.describe "Counting" do
     act(:Undo, ines, { act_id: done["act_id"] })
     expect([less, same, gone].map { |id| on_hand(id) }).to eq([2000, 800, 1200])
     expect(lot(ines, same)[:seen_on]).to be_nil
-    expect(inside(ines) { |house| [house.places.find(cupboard).counted_on, house.counts.find(count)[:status]] }).to eq([nil, "open"])
+    expect(inside(ines) { |house| [house.places.find(cupboard).counted_on, house.counts.find(count)[:status]] }).to eq(
+      [nil, "open"]
+    )
     balanced
   end
 
@@ -93,10 +114,15 @@ RSpec.describe "Counting" do
   it "makes stacks of what was not expected; what has no date waits for one" do
     count = start
     enter(count, draft: draft(3, place: cupboard))
-    enter(count, draft: draft(2, key: "canned-sardines", place: cupboard, printed_on: "2027-01-31", printed_kind: "best_before"))
+    enter(
+      count,
+      draft: draft(2, key: "canned-sardines", place: cupboard, printed_on: "2027-01-31", printed_kind: "best_before")
+    )
     done = finish(count)
     made = inside(ines) { |house| house.lots.shelf.all }
-    expect(made.map { |row| [row[:food_key], row[:on_hand].to_i, row[:usable_until], row[:value_minor].positive?] }).to contain_exactly(["canned-chickpeas", 1200, nil, true], ["canned-sardines", 800, Date.new(2027, 1, 31), true])
+    expect(
+      made.map { |row| [row[:food_key], row[:on_hand].to_i, row[:usable_until], row[:value_minor].positive?] }
+    ).to contain_exactly(["canned-chickpeas", 1200, nil, true], ["canned-sardines", 800, Date.new(2027, 1, 31), true])
     expect(made.map { |row| row[:acquired_on] }).to all(be_nil)
     act(:Undo, ines, { act_id: done["act_id"] })
     expect(inside(ines) { |house| house.lots.shelf.all }).to be_empty
@@ -111,14 +137,22 @@ RSpec.describe "Counting" do
     expect(on_hand(id)).to eq(1200)
     there = start(fridge)
     line = enter(there, draft: draft(2))
-    counting = inside(ines) { |house| NutShelf::Desk::Counting.new(NutShelf::Desk::Room.new(office, ines, house.db), house.counts.find(there)).differing.first }
+    counting =
+      inside(ines) do |house|
+        NutShelf::Desk::Counting
+          .new(NutShelf::Desk::Room.new(office, ines, house.db), house.counts.find(there))
+          .differing
+          .first
+      end
     expect(counting.candidates.first).to have_attributes(id: id, missing: 800)
     done = finish(there, moves: { line.to_s => id })
     carried = inside(ines) { |house| house.lots.shelf.all.find { |row| row[:place_id] == fridge } }
     expect(carried).to include(on_hand: 800, value_minor: 178, usable_until: Date.new(2028, 5, 31))
     expect(on_hand(id)).to eq(1200)
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(inside(ines) { |house| house.lots.shelf.all.map { |row| [row[:place_id], row[:on_hand].to_i] } }).to eq([[cupboard, 1200]])
+    expect(inside(ines) { |house| house.lots.shelf.all.map { |row| [row[:place_id], row[:on_hand].to_i] } }).to eq(
+      [[cupboard, 1200]]
+    )
     balanced
   end
 
@@ -140,12 +174,20 @@ RSpec.describe "Counting" do
     outer = tins(1)
     inner = put_away(ines, "canned-sardines", "cupboard", place_id: box)["lot_id"]
     count = start
-    rows = inside(ines) { |house| NutShelf::Desk::Counting.new(NutShelf::Desk::Room.new(office, ines, house.db), house.counts.find(count)).expected }
+    rows =
+      inside(ines) do |house|
+        NutShelf::Desk::Counting.new(
+          NutShelf::Desk::Room.new(office, ines, house.db),
+          house.counts.find(count)
+        ).expected
+      end
     expect(rows.map(&:id)).to eq([outer, inner])
     expect { start(box) }.to raise_error(NutShelf::Desk::Conflict, /counting Cupboard already/)
     act(:EnterRest, ines, { count_id: count, found: "as_expected" })
     expect(finish(count)["differences"]).to eq(0)
-    expect(inside(ines) { |house| [cupboard, box].map { |id| house.places.find(id).counted_on } }.uniq).to eq([Date.new(2026, 11, 24)])
+    expect(inside(ines) { |house| [cupboard, box].map { |id| house.places.find(id).counted_on } }.uniq).to eq(
+      [Date.new(2026, 11, 24)]
+    )
   end
 
   it "leaves what nobody spoke of as it is, and does not call the place counted" do
@@ -193,9 +235,15 @@ RSpec.describe "Counting" do
     elsewhere = tins(2, kind: "fridge")
     id = tins(2)
     count = start
-    expect { enter(count, lot_id: elsewhere, found: "gone") }.to raise_error(NutShelf::Desk::Invalid, /does not stand here/)
+    expect { enter(count, lot_id: elsewhere, found: "gone") }.to raise_error(
+      NutShelf::Desk::Invalid,
+      /does not stand here/
+    )
     expect { enter(count, lot_id: id, found: "amount") }.to raise_error(NutShelf::Desk::Invalid, /how much/)
-    expect { enter(count, lot_id: id, found: "amount", packs: "-1") }.to raise_error(NutShelf::Desk::Invalid, /below zero/)
+    expect { enter(count, lot_id: id, found: "amount", packs: "-1") }.to raise_error(
+      NutShelf::Desk::Invalid,
+      /below zero/
+    )
     expect { enter(count, draft: draft(1)) }.to raise_error(NutShelf::Desk::Invalid, /not part of this count/)
     line = enter(count, lot_id: id, found: "gone")
     expect { finish(count, reasons: { line.to_s => "found" }) }.to raise_error(NutShelf::Desk::Invalid, /no reason/)
@@ -208,7 +256,9 @@ RSpec.describe "Counting" do
     enter(count, who: juna, lot_id: id, found: "amount", packs: "1")
     act(:FinishCount, juna, { count_id: count })
     expect(on_hand(id)).to eq(400)
-    %i[ChangePlace SetHousehold SetKeeping AddPerson Invite].each { |name| expect { act(name, juna, {}) }.to raise_error(NutShelf::Desk::Forbidden) }
+    %i[ChangePlace SetHousehold SetKeeping AddPerson Invite].each do |name|
+      expect { act(name, juna, {}) }.to raise_error(NutShelf::Desk::Forbidden)
+    end
   end
 
   it "spreads what a count finds missing over the weeks since the last look" do
@@ -217,26 +267,50 @@ RSpec.describe "Counting" do
     count = start
     enter(count, lot_id: id, found: "amount", amount: "1600")
     finish(count)
-    rate = inside(ines) { |house| NutShelf::Desk::UsageOf.new(NutShelf::Desk::Room.new(office, ines, house.db)).rate(food_id(ines, "white-rice"), "mass") }
+    rate =
+      inside(ines) do |house|
+        NutShelf::Desk::UsageOf.new(NutShelf::Desk::Room.new(office, ines, house.db)).rate(
+          food_id(ines, "white-rice"),
+          "mass"
+        )
+      end
     expect(rate.weekly.to_f).to be_within(25).of(700)
   end
 
   it "counts two places while a third hand cooks, and loses nothing" do
-    stacks = Array.new(12) { |number| tins(4, key: number.even? ? "canned-chickpeas" : "canned-sardines", kind: number < 6 ? "cupboard" : "fridge") }
+    stacks =
+      Array.new(12) do |number|
+        tins(4, key: number.even? ? "canned-chickpeas" : "canned-sardines", kind: number < 6 ? "cupboard" : "fridge")
+      end
     counts = [start, start(fridge)]
-    hands = [stacks.first(6), stacks.last(6)].zip(counts).map do |mine, count|
-      Thread.new { mine.each { |id| enter(count, lot_id: id, found: "amount", packs: "3") } && finish(count) }
-    end
+    hands =
+      [stacks.first(6), stacks.last(6)].zip(counts).map do |mine, count|
+        Thread.new { mine.each { |id| enter(count, lot_id: id, found: "amount", packs: "3") } && finish(count) }
+      end
     recipe = inside(ines) { |house| house.recipes.values.keys.first }
     hands << Thread.new do
       meal = act(:PlanMeal, ines, { recipe_id: recipe, on: "2026-11-24" })["meal_id"]
-      act(:Cook, ines, { meal_id: meal, used: stacks.map { |id| { lot_id: id, amount: "400" } }, leftovers: { portions: "2", place_id: cupboard } })
+      act(
+        :Cook,
+        ines,
+        {
+          meal_id: meal,
+          used: stacks.map { |id| { lot_id: id, amount: "400" } },
+          leftovers: {
+            portions: "2",
+            place_id: cupboard
+          }
+        }
+      )
     end
     hands.each(&:join)
     left = stacks.map { |id| on_hand(id) }
     # Each stack lost one tin to the cook; the count took one more where its line came before that take.
     expect(left - [800, 1200]).to be_empty
     balanced
-    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map { |row| row[:kind] }.tally }).to include("count" => 2, "cook" => 1)
+    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map { |row| row[:kind] }.tally }).to include(
+      "count" => 2,
+      "cook" => 1
+    )
   end
 end

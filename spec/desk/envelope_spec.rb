@@ -7,11 +7,22 @@ RSpec.describe "Acts that come in late" do
   include HouseSupport
 
   let(:ines) { household! }
-  let(:tin) { put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before", occurred_on: "2026-11-10")["lot_id"] }
+  let(:tin) do
+    put_away(
+      ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before",
+      occurred_on: "2026-11-10"
+    )[
+      "lot_id"
+    ]
+  end
 
-  def envelope(on: "2026-11-22", sequence: 1_000, held: "yes") = NutShelf::Desk::Envelope.read(device: "phoneofjuna", sequence: sequence.to_s, on: on, held: held)
+  def envelope(on: "2026-11-22", sequence: 1_000, held: "yes")
+    NutShelf::Desk::Envelope.read(device: "phoneofjuna", sequence: sequence.to_s, on: on, held: held)
+  end
 
-  def late(klass, input, who: ines, key: key!, **more) = NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key, envelope: envelope(**more))
+  def late(klass, input, who: ines, key: key!, **more)
+    NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key, envelope: envelope(**more))
+  end
 
   def story(id) = lot(ines, id)[:history].map { |event| event.values_at("kind", "on") }
 
@@ -24,13 +35,18 @@ RSpec.describe "Acts that come in late" do
 
   it "takes what is still there and says what was not" do
     done = late(:Take, { lot_id: tin, amount: "2000" })
-    expect(done).to include("summary" => "Took 3 x 400 g Chickpeas, canned", "unsettled" => [match(/\AOnly .* of .* was still there\.\z/)])
+    expect(done).to include(
+      "summary" => "Took 3 x 400 g Chickpeas, canned",
+      "unsettled" => [match(/\AOnly .* of .* was still there\.\z/)]
+    )
     expect(lot(ines, tin)[:on_hand]).to eq(0)
     expect { late(:Take, { lot_id: tin, amount: "400" }) }.to raise_error(NutShelf::Desk::Conflict)
   end
 
   it "moves what is still there" do
-    expect(late(:Move, { lot_id: tin, place_id: place_id(ines, "fridge"), amount: "1600" })["unsettled"]).to contain_exactly(match(/still there/))
+    expect(
+      late(:Move, { lot_id: tin, place_id: place_id(ines, "fridge"), amount: "1600" })["unsettled"]
+    ).to contain_exactly(match(/still there/))
   end
 
   it "refuses in full what is done now and asks for too much" do
@@ -60,15 +76,26 @@ RSpec.describe "Acts that come in late" do
   end
 
   it "lets a clock that runs ahead reach no further than now" do
-    ahead = late(:Move, { lot_id: tin, place_id: place_id(ines, "fridge") }, on: "2026-11-24", sequence: 9_000_000_000_000_000)
+    ahead =
+      late(
+        :Move,
+        { lot_id: tin, place_id: place_id(ines, "fridge") },
+        on: "2026-11-24",
+        sequence: 9_000_000_000_000_000
+      )
     act(:Move, ines, { lot_id: tin, place_id: place_id(ines, "freezer") })
     expect(lot(ines, ahead["lot_id"])[:place_id]).to eq(place_id(ines, "freezer"))
   end
 
   it "refuses a day that has not come, one too long ago, and one before the stack came" do
     expect { late(:Take, { lot_id: tin }, on: "2026-11-25") }.to raise_error(NutShelf::Desk::Invalid, /not come/)
-    expect { late(:Take, { lot_id: tin }, on: "2026-10-24") }.to raise_error(NutShelf::Desk::Conflict) { |error| expect(error.code).to eq("too_late") }
-    expect { late(:Take, { lot_id: tin }, on: "2026-11-09") }.to raise_error(NutShelf::Desk::Conflict, /came only on 2026-11-10/)
+    expect { late(:Take, { lot_id: tin }, on: "2026-10-24") }.to raise_error(NutShelf::Desk::Conflict) { |error|
+      expect(error.code).to eq("too_late")
+    }
+    expect { late(:Take, { lot_id: tin }, on: "2026-11-09") }.to raise_error(
+      NutShelf::Desk::Conflict,
+      /came only on 2026-11-10/
+    )
     expect(lot(ines, tin)[:on_hand]).to eq(1200)
   end
 
@@ -86,14 +113,23 @@ RSpec.describe "Acts that come in late" do
 
   it "gives a helper no way to call good what is not to eat" do
     wren = joined(household!, "helper")
-    mince = put_away(wren, "beef-mince", "fridge", printed_on: "2026-11-22", printed_kind: "use_by", occurred_on: "2026-11-20")["lot_id"]
+    mince =
+      put_away(
+        wren, "beef-mince", "fridge", printed_on: "2026-11-22", printed_kind: "use_by", occurred_on: "2026-11-20"
+      )[
+        "lot_id"
+      ]
     rescue_it = -> { late(:Move, { lot_id: mince, place_id: place_id(wren, "freezer") }, who: wren, on: "2026-11-21") }
     expect(&rescue_it).to raise_error(NutShelf::Desk::Forbidden)
   end
 
   it "reads an envelope whole or not at all" do
-    [{ device: "X", sequence: "1", on: "2026-11-24" }, { device: "phoneofjuna", sequence: "0", on: "2026-11-24" }, { device: "phoneofjuna", sequence: "1" },
-     { device: "phoneofjuna", sequence: "1", on: "24 Nov" }].each do |parts|
+    [
+      { device: "X", sequence: "1", on: "2026-11-24" },
+      { device: "phoneofjuna", sequence: "0", on: "2026-11-24" },
+      { device: "phoneofjuna", sequence: "1" },
+      { device: "phoneofjuna", sequence: "1", on: "24 Nov" }
+    ].each do |parts|
       expect { NutShelf::Desk::Envelope.read(**parts) }.to raise_error(NutShelf::Desk::Invalid, /envelope/)
     end
     expect(NutShelf::Desk::Envelope.read).to eq(NutShelf::Desk::Envelope::NONE)

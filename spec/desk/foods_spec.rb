@@ -13,10 +13,20 @@ RSpec.describe "Foods of a household" do
 
   def undo(done) = act(:Undo, ines, { act_id: done["act_id"] })
 
-  def stack_of(id, **more) = act(:PutAway, ines, { food_id: id, place_id: place_id(ines, "cupboard"), count: "2", amount: "300", unit: "g", **more })["lot_id"]
+  def stack_of(id, **more)
+    act(
+      :PutAway,
+      ines,
+      { food_id: id, place_id: place_id(ines, "cupboard"), count: "2", amount: "300", unit: "g", **more }
+    )[
+      "lot_id"
+    ]
+  end
 
   def read(text)
-    office.database.within(ines.household_id) { |db| NutShelf::Desk::LexiconOf.new(NutShelf::Desk::Room.new(office, ines, db)).reader.read(text, today: clock.today) }
+    office.database.within(ines.household_id) do |db|
+      NutShelf::Desk::LexiconOf.new(NutShelf::Desk::Room.new(office, ines, db)).reader.read(text, today: clock.today)
+    end
   end
 
   it "renames a food of ours, finds it by its new names, and undoes it" do
@@ -48,14 +58,24 @@ RSpec.describe "Foods of a household" do
 
   it "refuses a stale save with what it says now" do
     act(:ChangeFood, ines, { food_id: relish, version: 1, g_per_ml: "1.1" })
-    expect { act(:ChangeFood, ines, { food_id: relish, version: 1, g_per_ml: "1.2" }) }.to raise_error(NutShelf::Desk::Conflict) { |error| expect(error.details[:current][:g_per_ml]).to start_with("0.11") }
-    expect { act(:ChangeFood, ines, { food_id: relish, g_per_ml: "0" }) }.to raise_error(NutShelf::Desk::Invalid, /above zero/)
+    expect { act(:ChangeFood, ines, { food_id: relish, version: 1, g_per_ml: "1.2" }) }.to raise_error(
+      NutShelf::Desk::Conflict
+    ) { |error| expect(error.details[:current][:g_per_ml]).to start_with("0.11") }
+    expect { act(:ChangeFood, ines, { food_id: relish, g_per_ml: "0" }) }.to raise_error(
+      NutShelf::Desk::Invalid,
+      /above zero/
+    )
   end
 
   it "learns the packs it comes in" do
     act(:ChangeFood, ines, { food_id: relish, packs: [{ amount: "280", unit: "g" }] })
-    expect(inside(ines) { |house| house.packs.by_food([relish])[relish].map { |pack| pack[:amount].to_i } }).to eq([280])
-    expect { act(:ChangeFood, ines, { food_id: relish, packs: [{ amount: "280", unit: "g" }] }) }.to raise_error(NutShelf::Desk::Conflict, /already/)
+    expect(inside(ines) { |house| house.packs.by_food([relish])[relish].map { |pack| pack[:amount].to_i } }).to eq(
+      [280]
+    )
+    expect { act(:ChangeFood, ines, { food_id: relish, packs: [{ amount: "280", unit: "g" }] }) }.to raise_error(
+      NutShelf::Desk::Conflict,
+      /already/
+    )
   end
 
   it "lets a food of ours go into another with stacks, names and what it holds, and undoes all of it" do
@@ -76,8 +96,13 @@ RSpec.describe "Foods of a household" do
 
   it "lets no food go where it cannot" do
     chutney = food_id(ines, "chutney")
-    { chutney => relish, relish => relish }.each { |from, into| expect { act(:MergeFood, ines, { food_id: from, into_food_id: into }) }.to raise_error(NutShelf::Desk::Error) }
-    expect { act(:MergeFood, ines, { food_id: relish, into_food_id: food_id(ines, "eggs") }) }.to raise_error(NutShelf::Desk::Conflict, /not counted alike/)
+    { chutney => relish, relish => relish }.each do |from, into|
+      expect { act(:MergeFood, ines, { food_id: from, into_food_id: into }) }.to raise_error(NutShelf::Desk::Error)
+    end
+    expect { act(:MergeFood, ines, { food_id: relish, into_food_id: food_id(ines, "eggs") }) }.to raise_error(
+      NutShelf::Desk::Conflict,
+      /not counted alike/
+    )
   end
 
   it "puts a food out of sight when nothing is kept of it, and lets its name be used again" do
@@ -89,14 +114,18 @@ RSpec.describe "Foods of a household" do
     undo(done)
     expect(inside(ines) { |house| house.foods.all.map { |food| food[:id] } }).to include(relish)
     act(:ArchiveFood, ines, { food_id: relish })
-    expect(act(:AddFood, ines, { name: "Aunt's relish", like_food_id: food_id(ines, "chutney") })["food_id"]).not_to eq(relish)
+    expect(act(:AddFood, ines, { name: "Aunt's relish", like_food_id: food_id(ines, "chutney") })["food_id"]).not_to eq(
+      relish
+    )
   end
 
   it "is the keeper's to do" do
     helper = joined(household!, "helper")
     id = food_id(helper, "honey")
-    [[:ChangeFood, { food_id: id, nicknames: ["sweet"] }], [:MergeFood, { food_id: id, into_food_id: id }], [:ArchiveFood, { food_id: id }]].each do |name, input|
-      expect { act(name, helper, input) }.to raise_error(NutShelf::Desk::Forbidden)
-    end
+    [
+      [:ChangeFood, { food_id: id, nicknames: ["sweet"] }],
+      [:MergeFood, { food_id: id, into_food_id: id }],
+      [:ArchiveFood, { food_id: id }]
+    ].each { |name, input| expect { act(name, helper, input) }.to raise_error(NutShelf::Desk::Forbidden) }
   end
 end

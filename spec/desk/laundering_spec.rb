@@ -40,7 +40,9 @@ RSpec.describe "Dates in hands" do
 
     def jar = @spec.inside(@who) { |house| house.containers.all.map { |row| row[:id] } }.sample(random: @dice)
 
-    def some(lot) = @dice.rand(2).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r / @dice.rand(2..4)).round(2))
+    def some(lot)
+      @dice.rand(2).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r / @dice.rand(2..4)).round(2))
+    end
 
     def move(lot) = act(:Move, lot_id: lot[:id], place_id: place, amount: some(lot))
 
@@ -50,9 +52,18 @@ RSpec.describe "Dates in hands" do
 
     def decant(lot) = act(:Decant, lot_id: lot[:id], container_id: jar, amount: some(lot))
 
-    def top_up(lot) = act(:TopUp, lot_id: lot[:id], from_lot_id: stacks.select { |other| other[:food_id] == lot[:food_id] }.sample(random: @dice)[:id], amount: some(lot))
+    def top_up(lot)
+      act(
+        :TopUp,
+        lot_id: lot[:id],
+        from_lot_id: stacks.select { |other| other[:food_id] == lot[:food_id] }.sample(random: @dice)[:id],
+        amount: some(lot)
+      )
+    end
 
-    def prepare(lot) = act(:Prepare, lot_id: lot[:id], how: %w[cut cooked].sample(random: @dice), amount: some(lot), place_id: place)
+    def prepare(lot)
+      act(:Prepare, lot_id: lot[:id], how: %w[cut cooked].sample(random: @dice), amount: some(lot), place_id: place)
+    end
 
     def look(lot) = act(:Look, lot_id: lot[:id], result: %w[good good turning].sample(random: @dice))
 
@@ -66,7 +77,9 @@ RSpec.describe "Dates in hands" do
   def fill
     act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 1500, owned: 3 })
     put_away(ines, "beef-mince", "fridge", count: "2", printed_on: "2026-11-26", printed_kind: "use_by")
-    put_away(ines, "cooked-rice", "fridge", made_on: "2026-11-24", situation: "left_over") if inside(ines) { |house| house.foods.by_key(["cooked-rice"]).any? }
+    if inside(ines) { |house| house.foods.by_key(["cooked-rice"]).any? }
+      put_away(ines, "cooked-rice", "fridge", made_on: "2026-11-24", situation: "left_over")
+    end
     put_away(ines, "plain-yoghurt", "fridge", count: "2", printed_on: "2026-11-30", printed_kind: "best_before")
     put_away(ines, "chicken-thighs", "freezer", count: "2", acquired_on: "2026-11-20")
     put_away(ines, "rolled-oats", "cupboard", count: "2", printed_on: "2026-11-20", printed_kind: "best_before")
@@ -88,7 +101,13 @@ RSpec.describe "Dates in hands" do
     end
   end
 
-  def dates = inside(ines) { |house| house.lots.all_with_food.to_h { |row| [row[:id], row.slice(:usable_until, :safety_until, :quality_until, :stopped, :look_first, :strict_until)] } }
+  def dates
+    inside(ines) do |house|
+      house.lots.all_with_food.to_h do |row|
+        [row[:id], row.slice(:usable_until, :safety_until, :quality_until, :stopped, :look_first, :strict_until)]
+      end
+    end
+  end
 
   [3, 59, 211, 640, 1201].each do |seed|
     it "are never laundered by the hands of seed #{seed}" do
@@ -125,7 +144,11 @@ RSpec.describe "Dates in hands" do
     frozen = act(:Move, ines, { lot_id: mince, place_id: place_id(ines, "freezer") })["act_id"]
     expect(lot(ines, mince)).to include(stopped: true, safety_until: Date.new(2026, 11, 26))
     act(:Undo, ines, { act_id: frozen })
-    expect(lot(ines, mince)).to include(stopped: false, safety_until: Date.new(2026, 11, 26), usable_until: Date.new(2026, 11, 26))
+    expect(lot(ines, mince)).to include(
+      stopped: false,
+      safety_until: Date.new(2026, 11, 26),
+      usable_until: Date.new(2026, 11, 26)
+    )
     act(:Prepare, ines, { lot_id: mince, how: "cooked", place_id: place_id(ines, "fridge") })
     expect(lot(ines, mince)).to include(stopped: true, usable_until: Date.new(2026, 11, 26))
   end

@@ -14,7 +14,13 @@ RSpec.describe "The life of a stack" do
   def do_(name, **input) = act(name, ines, input)
 
   it "splits a sealed pack into portions for the freezer, reconciled to the cent, each with its date" do
-    id = put_away(ines, "beef-mince", "fridge", amount: "1000", price_minor: 1745, printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
+    id =
+      put_away(
+        ines, "beef-mince", "fridge", amount: "1000", price_minor: 1745, printed_on: "2026-11-26",
+        printed_kind: "use_by"
+      )[
+        "lot_id"
+      ]
     done = do_(:Portion, lot_id: id, size: "300", place_id: place_id(ines, "freezer"))
     expect(done).to include("portions" => 3)
     portions = inside(ines) { |house| house.lots.all_with_food.select { |row| row[:parent_lot_id] == id } }
@@ -29,9 +35,21 @@ RSpec.describe "The life of a stack" do
 
   it "decants what is used daily, and the date follows the food" do
     jar = do_(:AddContainer, name: "Big jar", kind: "jar", capacity_ml: 1500, owned: 1)["container_id"]
-    id = put_away(ines, "rolled-oats", "cupboard", count: "2", amount: "500", price_minor: 200, printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]
+    id =
+      put_away(
+        ines, "rolled-oats", "cupboard", count: "2", amount: "500", price_minor: 200, printed_on: "2027-05-30",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
     poured = do_(:Decant, lot_id: id, container_id: jar)["lot_id"]
-    expect(stack(poured)).to include(open: true, container_id: jar, on_hand: 500, value_minor: 100, printed_on: Date.new(2027, 5, 30))
+    expect(stack(poured)).to include(
+      open: true,
+      container_id: jar,
+      on_hand: 500,
+      value_minor: 100,
+      printed_on: Date.new(2027, 5, 30)
+    )
     expect(stack(poured)[:steps].join(" ")).to include("in a closed jar")
     expect { do_(:Decant, lot_id: id, container_id: jar) }.to raise_error(NutShelf::Desk::Conflict, /in use/)
     balanced
@@ -39,25 +57,50 @@ RSpec.describe "The life of a stack" do
 
   it "opens a sealed pack that is only used in part, and the rest of it is open too" do
     jar = do_(:AddContainer, name: "Jar", kind: "jar", capacity_ml: 1500)["container_id"]
-    rice = put_away(ines, "white-rice", "cupboard", amount: "5000", printed_on: "2028-10-31", printed_kind: "best_before", price_minor: 1000)["lot_id"]
+    rice =
+      put_away(
+        ines, "white-rice", "cupboard", amount: "5000", printed_on: "2028-10-31", printed_kind: "best_before",
+        price_minor: 1000
+      )[
+        "lot_id"
+      ]
     poured = do_(:Decant, lot_id: rice, container_id: jar, amount: "1000")
-    lots = inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open], row[:value_minor], row[:container_id]] } }
+    lots =
+      inside(ines) do |house|
+        house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open], row[:value_minor], row[:container_id]] }
+      end
     expect(lots).to contain_exactly([1000, true, 200, jar], [4000, true, 800, nil])
     act(:Undo, ines, { act_id: poured["act_id"] })
-    expect(inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open]] } }).to eq([[5000, false]])
+    expect(inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open]] } }).to eq(
+      [[5000, false]]
+    )
     balanced
   end
 
   it "tops a jar up: earliest date, cost added, parts remembered, undone whole" do
     jar = do_(:AddContainer, name: "Peel tub", kind: "tub", capacity_ml: 900, owned: 1, full_at: "800")["container_id"]
-    old = put_away(ines, "rolled-oats", "cupboard", amount: "500", price_minor: 100, printed_on: "2027-05-30", printed_kind: "best_before")["lot_id"]
-    new = put_away(ines, "rolled-oats", "cupboard", amount: "500", price_minor: 150, printed_on: "2027-01-31", printed_kind: "best_before")["lot_id"]
+    old =
+      put_away(
+        ines, "rolled-oats", "cupboard", amount: "500", price_minor: 100, printed_on: "2027-05-30",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
+    new =
+      put_away(
+        ines, "rolled-oats", "cupboard", amount: "500", price_minor: 150, printed_on: "2027-01-31",
+        printed_kind: "best_before"
+      )[
+        "lot_id"
+      ]
     in_jar = do_(:Decant, lot_id: old, container_id: jar)["lot_id"]
     done = do_(:TopUp, lot_id: in_jar, from_lot_id: new, amount: "400")
     expect(done["full"]).to be(true)
     expect(stack(in_jar)).to include(on_hand: 900, value_minor: 220, usable_until: Date.new(2027, 1, 31))
     expect(stack(in_jar)[:steps].join(" ")).to include("the earliest of the parts counts")
-    expect(inside(ines) { |house| house.care.due(Date.new(2026, 11, 24)).map { |row| row[:title] } }).to eq(["Peel tub is full: use or empty it"])
+    expect(inside(ines) { |house| house.care.due(Date.new(2026, 11, 24)).map { |row| row[:title] } }).to eq(
+      ["Peel tub is full: use or empty it"]
+    )
     act(:Undo, ines, { act_id: done["act_id"] })
     expect(stack(in_jar)).to include(on_hand: 500, value_minor: 100, usable_until: Date.new(2027, 5, 30))
     expect(inside(ines) { |house| house.care.all }).to be_empty
@@ -75,13 +118,19 @@ RSpec.describe "The life of a stack" do
     id = put_away(ines, "carrots", "cupboard", count: "6", amount: "1", unit: "piece")["lot_id"]
     part = do_(:Prepare, lot_id: id, how: "cut", amount: "2", place_id: place_id(ines, "fridge"))["lot_id"]
     expect(part).not_to eq(id)
-    expect(stack(part)).to include(on_hand: 2, open: true, usable_until: Date.new(2026, 12, 8), place_id: place_id(ines, "fridge"))
+    expect(stack(part)).to include(
+      on_hand: 2,
+      open: true,
+      usable_until: Date.new(2026, 12, 8),
+      place_id: place_id(ines, "fridge")
+    )
     expect(on_hand(id)).to eq(4)
     expect { do_(:Prepare, lot_id: id, how: "ripened") }.to raise_error(NutShelf::Desk::Conflict, /unripe/)
   end
 
   it "cooks thawed meat, which may then be frozen again" do
-    id = put_away(ines, "beef-mince", "fridge", amount: "400", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
+    id =
+      put_away(ines, "beef-mince", "fridge", amount: "400", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
     do_(:Move, lot_id: id, place_id: place_id(ines, "freezer"))
     clock.day = Date.new(2026, 12, 10)
     do_(:Move, lot_id: id, place_id: place_id(ines, "fridge"))
@@ -95,7 +144,9 @@ RSpec.describe "The life of a stack" do
     done = do_(:Correct, lot_id: id, amount: "400", why: "typed ten, was one")
     expect(stack(id)).to include(on_hand: 400, value_minor: 89)
     rows = inside(ines) { |house| house.ledger.movements(done["act_id"]) }
-    expect(rows.map { |row| [row[:quantity].to_i, row[:reason], row[:why]] }).to eq([[-3600, "corrected", "typed ten, was one"]])
+    expect(rows.map { |row| [row[:quantity].to_i, row[:reason], row[:why]] }).to eq(
+      [[-3600, "corrected", "typed ten, was one"]]
+    )
     do_(:Correct, lot_id: id, amount: "800")
     expect(stack(id)).to include(on_hand: 800, value_minor: 178)
     expect { do_(:Correct, lot_id: id, amount: "800") }.to raise_error(NutShelf::Desk::Conflict)
@@ -106,14 +157,22 @@ RSpec.describe "The life of a stack" do
     id = put_away(ines, "honey", "cupboard", state: "opened")["lot_id"]
     do_(:Amend, lot_id: id, printed_on: "2028-05-31", printed_kind: "best_before", was: { printed_on: nil })
     expect(stack(id)[:usable_until]).to eq(Date.new(2028, 5, 31))
-    expect { do_(:Amend, lot_id: id, printed_on: "2029-05-31", was: { printed_on: nil }) }.to raise_error(NutShelf::Desk::Conflict) { |error| expect(error.code).to eq("stale") }
+    expect { do_(:Amend, lot_id: id, printed_on: "2029-05-31", was: { printed_on: nil }) }.to raise_error(
+      NutShelf::Desk::Conflict
+    ) { |error| expect(error.code).to eq("stale") }
     expect { do_(:Amend, lot_id: id, made_on: "2027-01-01") }.to raise_error(NutShelf::Desk::Invalid, /not come yet/)
     do_(:Amend, lot_id: id, printed_on: nil)
     expect(stack(id)).to include(printed_on: nil, printed_kind: nil)
   end
 
   it "keeps directions, lot and what it was bought for with every part of the stack" do
-    id = put_away(ines, "canned-chickpeas", "cupboard", count: "3", lot_text: "L77", directions: "Rinse well", bought_for: "Wren's party")["lot_id"]
+    id =
+      put_away(
+        ines, "canned-chickpeas", "cupboard", count: "3", lot_text: "L77", directions: "Rinse well",
+        bought_for: "Wren's party"
+      )[
+        "lot_id"
+      ]
     part = do_(:Move, lot_id: id, place_id: place_id(ines, "fridge"), amount: "400")["lot_id"]
     expect(stack(part)).to include(lot_text: "L77", directions: "Rinse well", bought_for: "Wren's party")
   end
@@ -127,13 +186,18 @@ RSpec.describe "The life of a stack" do
     expect(stack(flour)).to include(quarantined: true, stopped: true)
     expect(stack(flour)[:steps].last).to include("pests")
     expect(stack(tin)[:quarantined]).to be(false)
-    expect(inside(ines) { |house| house.care.all.map { |row| row[:title] } }).to eq(["Inspect or freeze 1 packs in Cupboard that pests could reach"])
+    expect(inside(ines) { |house| house.care.all.map { |row| row[:title] } }).to eq(
+      ["Inspect or freeze 1 packs in Cupboard that pests could reach"]
+    )
     do_(:Clear, lot_id: flour)
     expect(stack(flour)).to include(stopped: false, quarantine_reason: nil)
   end
 
   it "shows what an act would do to the date before it is done, and changes nothing" do
-    id = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
+    id =
+      put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before")[
+        "lot_id"
+      ]
     before = inside(ines) { |house| [house.lots.one(id), house.household.revision, house.ledger.recent.size] }
     seen = NutShelf::Desk::Open.new(office, ines).foresee({ lot_id: id })
     opened = seen[:stacks].find { |one| one[:new] }
@@ -174,7 +238,14 @@ RSpec.describe "Care" do
     plain = until_on.call
     act(:AddCare, ines, { title: "Check it", lot_id: celery, first_on: "2026-11-24", every_days: 2 })
     expect(until_on.call).to eq(plain)
-    rule = act(:AddCare, ines, { title: "Change the water", lot_id: celery, first_on: "2026-11-24", every_days: 2, holds_days: 4 })["care_id"]
+    rule =
+      act(
+        :AddCare,
+        ines,
+        { title: "Change the water", lot_id: celery, first_on: "2026-11-24", every_days: 2, holds_days: 4 }
+      )[
+        "care_id"
+      ]
     expect(until_on.call).to eq(Date.new(2026, 11, 28))
     clock.day = Date.new(2026, 11, 26)
     act(:DoneCare, ines, { care_id: rule })

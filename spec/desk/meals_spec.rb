@@ -8,11 +8,21 @@ RSpec.describe "Meals from the shelf" do
 
   def dish(key) = inside(ines) { |house| house.recipes.values.find { |_, recipe| recipe.key == key }&.first }
 
-  def plan(key, on = "2026-11-24", **more) = act(:PlanMeal, ines, { recipe_id: dish(key), on: on, servings: "2", **more })["meal_id"]
+  def plan(key, on = "2026-11-24", **more)
+    act(:PlanMeal, ines, { recipe_id: dish(key), on: on, servings: "2", **more })["meal_id"]
+  end
 
-  def desk_plan = office.database.within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::Room.new(office, ines, db)) }
+  def desk_plan
+    office
+      .database
+      .within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::Room.new(office, ines, db)) }
+  end
 
-  def tin(**more) = put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before", **more)["lot_id"]
+  def tin(**more)
+    put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before", **more)[
+      "lot_id"
+    ]
+  end
 
   it "refuses to cook with what is past its safety date, is set apart, or has an age nobody knows" do
     meal = plan("two-bean-chilli")
@@ -21,8 +31,15 @@ RSpec.describe "Meals from the shelf" do
     act(:Quarantine, ines, { lot_ids: [apart], reason: "recall" })
     unknown = put_away(ines, "plain-yoghurt", "fridge", count: "1", amount: "500", unit: "g")["lot_id"]
     inside(ines) { |house| house.lots.update(unknown, acquired_on: nil) }
-    { past => /past its safety date, 20 Nov 2026/, apart => /set apart as not to eat/, unknown => /age nobody knows/ }.each do |id, words|
-      expect { act(:Cook, ines, { meal_id: meal, used: [{ lot_id: id, amount: "10" }] }) }.to raise_error(NutShelf::Desk::Conflict, words)
+    {
+      past => /past its safety date, 20 Nov 2026/,
+      apart => /set apart as not to eat/,
+      unknown => /age nobody knows/
+    }.each do |id, words|
+      expect { act(:Cook, ines, { meal_id: meal, used: [{ lot_id: id, amount: "10" }] }) }.to raise_error(
+        NutShelf::Desk::Conflict,
+        words
+      )
     end
     expect(lot(ines, past)[:on_hand]).to eq(400)
   end
@@ -40,7 +57,19 @@ RSpec.describe "Meals from the shelf" do
     rice = put_away(ines, "cooked-rice", "fridge", made_on: "2026-11-23")["lot_id"]
     safe = lot(ines, rice)[:safety_until]
     meal = plan("two-bean-chilli")
-    done = act(:Cook, ines, { meal_id: meal, used: [{ lot_id: rice, amount: "100" }], leftovers: { portions: "1", place_id: place_id(ines, "fridge") } })
+    done =
+      act(
+        :Cook,
+        ines,
+        {
+          meal_id: meal,
+          used: [{ lot_id: rice, amount: "100" }],
+          leftovers: {
+            portions: "1",
+            place_id: place_id(ines, "fridge")
+          }
+        }
+      )
     expect(lot(ines, done["leftover_lot_id"])[:safety_until]).to be <= safe
   end
 
@@ -52,20 +81,33 @@ RSpec.describe "Meals from the shelf" do
     expect(picked.sum).to be <= 400
     expect(desk_plan { |plan| plan.left.left("canned-chickpeas", HouseSupport::TODAY) }).to eq(400 - picked.sum)
     act(:Cook, ines, { meal_id: second })
-    expect(inside(ines) { |house| house.lots.all_with_food.sum { |row| row[:on_hand] } }).to be_within(1).of(400 - picked.last)
+    expect(inside(ines) { |house| house.lots.all_with_food.sum { |row| row[:on_hand] } }).to be_within(1).of(
+      400 - picked.last
+    )
   end
 
   def chickpea_dish
-    inside(ines) { |house| house.recipes.values.values.find { |one| one.lines.any? { |line| line.food_key == "canned-chickpeas" && !line.optional } } }.key
+    inside(ines) do |house|
+      house.recipes.values.values.find do |one|
+        one.lines.any? { |line| line.food_key == "canned-chickpeas" && !line.optional }
+      end
+    end.key
   end
 
   it "serves nobody what they may not have" do
     act(:AddPerson, ines, { name: "Wren", portion_factor: "0.8", excludes: %w[peanut egg] })
-    eggs = inside(ines) { |house| house.recipes.values.values.find { |one| one.lines.any? { |line| line.food_key == "eggs" && !line.optional && line.substitutes.empty? } } }
+    eggs =
+      inside(ines) do |house|
+        house.recipes.values.values.find do |one|
+          one.lines.any? { |line| line.food_key == "eggs" && !line.optional && line.substitutes.empty? }
+        end
+      end
     expect { plan(eggs.key) }.to raise_error(NutShelf::Desk::Conflict, /not for Wren: it holds egg \(Hen eggs/)
     desk_plan do |plan|
       shut, open = plan.ranked(HouseSupport::TODAY).partition { |entry| entry.dish.shut? }
-      expect(open.flat_map { |entry| entry.dish.lines.map(&:food_key) } & %w[peanut-butter peanuts eggs mayonnaise]).to be_empty
+      expect(
+        open.flat_map { |entry| entry.dish.lines.map(&:food_key) } & %w[peanut-butter peanuts eggs mayonnaise]
+      ).to be_empty
       expect(shut.flat_map { |entry| entry.dish.clashes.map(&:person) }.uniq).to eq(["Wren"])
     end
   end
@@ -81,12 +123,28 @@ RSpec.describe "Meals from the shelf" do
   end
 
   it "carries the allergens of what it is like into a food of one's own, and of all that went in into a dish" do
-    butter = act(:AddFood, ines, { name: "Nut spread of Ines", like_food_id: food_id(ines, "peanut-butter") })["food_id"]
+    butter =
+      act(:AddFood, ines, { name: "Nut spread of Ines", like_food_id: food_id(ines, "peanut-butter") })["food_id"]
     room = office.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db).food(butter) }
     expect(room.allergens).to eq(%w[peanut])
     milk = put_away(ines, "cheddar", "fridge", printed_on: "2027-01-01", printed_kind: "best_before")["lot_id"]
-    done = act(:Cook, ines, { meal_id: plan("two-bean-chilli"), used: [{ lot_id: milk, amount: "50" }], leftovers: { portions: "1", place_id: place_id(ines, "fridge") } })
-    food = office.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"])[:food_id]) }
+    done =
+      act(
+        :Cook,
+        ines,
+        {
+          meal_id: plan("two-bean-chilli"),
+          used: [{ lot_id: milk, amount: "50" }],
+          leftovers: {
+            portions: "1",
+            place_id: place_id(ines, "fridge")
+          }
+        }
+      )
+    food =
+      office.database.within(ines.household_id) do |db|
+        NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"])[:food_id])
+      end
     expect(food.allergens).to include("milk")
   end
 
@@ -115,7 +173,14 @@ RSpec.describe "Meals from the shelf" do
       act(:Take, ines, { lot_id: rice, amount: "500" })
     end
     clock.day = HouseSupport::TODAY
-    rate = -> { office.database.within(ines.household_id) { |db| NutShelf::Desk::UsageOf.new(NutShelf::Desk::Room.new(office, ines, db)).rate(food_id(ines, "white-rice"), "mass").weekly } }
+    rate = lambda do
+      office.database.within(ines.household_id) do |db|
+        NutShelf::Desk::UsageOf
+          .new(NutShelf::Desk::Room.new(office, ines, db))
+          .rate(food_id(ines, "white-rice"), "mass")
+          .weekly
+      end
+    end
     before = rate.call
     expect(before).to be_between(350, 500)
     taken = act(:Take, ines, { lot_id: rice, amount: "1000" })
@@ -134,7 +199,10 @@ RSpec.describe "Meals from the shelf" do
     bad = tin(count: "2")
     act(:Move, ines, { lot_id: bad, place_id: loft })
     act(:Look, ines, { lot_id: bad, result: "bad" })
-    items = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items }
+    items =
+      office.database.within(ines.household_id) do |db|
+        NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items
+      end
     expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stack.id } }).to eq([back])
   end
 
@@ -143,24 +211,40 @@ RSpec.describe "Meals from the shelf" do
     act(:SetFood, ines, { food_id: other, working_amount: "300" })
     loft = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
     act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
-    item = office.database.within(ines.household_id) { |db| NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items.first }
+    item =
+      office.database.within(ines.household_id) do |db|
+        NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items.first
+      end
     expect(item).to have_attributes(food_id: other, food: have_attributes(key: "own-honey"))
   end
 
   it "notes no price of a pack whose size nobody knows, nor of what was left over" do
-    act(:PutAway, ines, { food_id: food_id(ines, "carrots"), place_id: place_id(ines, "fridge"), count: "2", noun: "bag", price_minor: 300 })
+    act(
+      :PutAway,
+      ines,
+      {
+        food_id: food_id(ines, "carrots"),
+        place_id: place_id(ines, "fridge"),
+        count: "2",
+        noun: "bag",
+        price_minor: 300
+      }
+    )
     expect(inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]) }).to be_empty
     put_away(ines, "carrots", "fridge", amount: "1000", price_minor: 150)
-    expect(inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]).values.first.first }).to include(price_minor: 150, amount: 1000)
+    expect(
+      inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]).values.first.first }
+    ).to include(price_minor: 150, amount: 1000)
   end
 
   it "counts low as there, and out as out" do
     salt = put_away(ines, "salt", "cupboard")["lot_id"]
     key = inside(ines) { |house| house.foods.find(lot(ines, salt)[:food_id])[:key] }
-    free = %w[plenty half low out].map do |level|
-      act(:SetLevel, ines, { lot_id: salt, level: level })
-      desk_plan { |plan| [plan.shelf.free?(key), plan.shelf.running_out[key]] }
-    end
+    free =
+      %w[plenty half low out].map do |level|
+        act(:SetLevel, ines, { lot_id: salt, level: level })
+        desk_plan { |plan| [plan.shelf.free?(key), plan.shelf.running_out[key]] }
+      end
     expect(free).to eq([[true, nil], [true, nil], [true, "low"], [false, "out"]])
   end
 end

@@ -9,18 +9,26 @@ RSpec.describe "Taking back" do
 
   def person(name, role)
     id = office.database.outside { |db| db[:accounts].insert(email: "#{name}#{rand(10**9)}@example.test", name: name) }
-    office.database.outside { |db| db[:memberships].insert(account_id: id, household_id: ines.household_id, role: role) }
+    office.database.outside do |db|
+      db[:memberships].insert(account_id: id, household_id: ines.household_id, role: role)
+    end
     NutShelf::Desk::Caller.new(account_id: id, household_id: ines.household_id, role: role)
   end
 
-  def tin(who = ines, **more) = put_away(who, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before", **more)
+  def tin(who = ines, **more)
+    put_away(who, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before", **more)
+  end
 
   def undo(who, done) = act(:Undo, who, { act_id: done["act_id"] })
 
   describe "by a helper" do
     it "works for what helpers did, not for what a keeper did" do
       expect(undo(wren, tin(wren))).to include("undone_act_id")
-      done = [tin, act(:AddPlace, ines, { name: "Attic", kind: "cupboard" }), act(:AddPerson, ines, { name: "Piet", portion_factor: "1" })]
+      done = [
+        tin,
+        act(:AddPlace, ines, { name: "Attic", kind: "cupboard" }),
+        act(:AddPerson, ines, { name: "Piet", portion_factor: "1" })
+      ]
       done.each { |one| expect { undo(wren, one) }.to raise_error(NutShelf::Desk::Forbidden, /A keeper did that/) }
       expect(undo(ines, done.first)).to include("undone_act_id")
     end
@@ -41,20 +49,28 @@ RSpec.describe "Taking back" do
       expect { act(:Amend, wren, change) }.to raise_error(NutShelf::Desk::Forbidden, /safety date/)
       expect(act(:Amend, ines, change)["summary"]).to include("it said use by 26 Nov 2026, now best before 26 Dec 2026")
       other = tin["lot_id"]
-      expect(act(:Amend, wren, { lot_id: other, printed_on: "2028-06-30" })["summary"]).to include("now best before 30 Jun 2028")
+      expect(act(:Amend, wren, { lot_id: other, printed_on: "2028-06-30" })["summary"]).to include(
+        "now best before 30 Jun 2028"
+      )
     end
 
     it "does not bring back by amending what is not to eat" do
       id = put_away(wren, "class-cooked-soup-stew", "fridge", made_on: "2026-11-20", count: "1")["lot_id"]
       expect(lot(ines, id)[:safety_until]).to be < HouseSupport::TODAY
-      expect { act(:Amend, wren, { lot_id: id, made_on: "2026-11-24" }) }.to raise_error(NutShelf::Desk::Forbidden, /not to eat/)
+      expect { act(:Amend, wren, { lot_id: id, made_on: "2026-11-24" }) }.to raise_error(
+        NutShelf::Desk::Forbidden,
+        /not to eat/
+      )
       expect { act(:Amend, ines, { lot_id: id, made_on: "2026-11-24" }) }.not_to raise_error
     end
   end
 
   it "asks for the role once more behind the lock" do
     stale = NutShelf::Desk::Caller.new(**wren.to_h, role: "keeper")
-    expect { act(:AddPlace, stale, { name: "Attic", kind: "cupboard" }) }.to raise_error(NutShelf::Desk::Forbidden, /Only a keeper/)
+    expect { act(:AddPlace, stale, { name: "Attic", kind: "cupboard" }) }.to raise_error(
+      NutShelf::Desk::Forbidden,
+      /Only a keeper/
+    )
     inside(ines) { |house| house.doors.leave(wren.account_id) }
     expect { tin(wren) }.to raise_error(NutShelf::Desk::Forbidden, /do not belong/)
   end
@@ -69,7 +85,10 @@ RSpec.describe "Taking back" do
       away = act(:Move, ines, { lot_id: id, place_id: place_id(ines, "cupboard") })
       act(:RemovePlace, ines, { place_id: box })
       expect { undo(ines, away) }.to raise_error(NutShelf::Desk::Conflict, /stands in Box, which was taken away/)
-      expect { act(:Move, ines, { lot_id: id, place_id: box }) }.to raise_error(NutShelf::Desk::Invalid, /not in use any more/)
+      expect { act(:Move, ines, { lot_id: id, place_id: box }) }.to raise_error(
+        NutShelf::Desk::Invalid,
+        /not in use any more/
+      )
     end
 
     it "makes no circle of places" do
@@ -83,13 +102,22 @@ RSpec.describe "Taking back" do
     it "leaves no more jars in use than there are" do
       jars = act(:AddContainer, ines, { name: "Litre jar", kind: "jar", capacity_ml: 1000, owned: 1 })["container_id"]
       fewer = act(:ChangeContainer, ines, { container_id: jars, owned: 2 })
-      2.times { act(:Decant, ines, { lot_id: put_away(ines, "rolled-oats", "cupboard")["lot_id"], container_id: jars }) }
+      2.times do
+        act(:Decant, ines, { lot_id: put_away(ines, "rolled-oats", "cupboard")["lot_id"], container_id: jars })
+      end
       expect { undo(ines, fewer) }.to raise_error(NutShelf::Desk::Conflict, /2 of Litre jar are in use/)
     end
 
     it "knows what each column holds: done care with a hold goes back" do
       id = put_away(ines, "celery", "fridge", method: "water")["lot_id"]
-      care = act(:AddCare, ines, { title: "Change the water", lot_id: id, first_on: "2026-11-24", every_days: 2, holds_days: 2 })["care_id"]
+      care =
+        act(
+          :AddCare,
+          ines,
+          { title: "Change the water", lot_id: id, first_on: "2026-11-24", every_days: 2, holds_days: 2 }
+        )[
+          "care_id"
+        ]
       before = lot(ines, id).slice(:care_until, :care_words, :usable_until)
       clock.day = Date.new(2026, 11, 25)
       done = act(:DoneCare, ines, { care_id: care })
@@ -102,13 +130,19 @@ RSpec.describe "Taking back" do
       made = tin(count: "3")
       act(:Move, ines, { lot_id: made["lot_id"], place_id: place("Shed") })
       last = act(:Look, ines, { lot_id: made["lot_id"], result: "good" })
-      expect { undo(ines, made) }.to raise_error(NutShelf::Desk::Conflict) { |error| expect([error.message[/Later: Looked/], error.details[:act_id]]).to eq(["Later: Looked", last["act_id"]]) }
+      expect { undo(ines, made) }.to raise_error(NutShelf::Desk::Conflict) { |error|
+        expect([error.message[/Later: Looked/], error.details[:act_id]]).to eq(["Later: Looked", last["act_id"]])
+      }
     end
 
     it "takes back the price as well" do
       tin(price_minor: 100, occurred_on: "2026-11-20")
       dear = tin(price_minor: 900)
-      latest = -> { inside(ines) { |house| house.packs.latest_prices([food_id(ines, "canned-chickpeas")]).values.first.first[:price_minor] } }
+      latest = lambda do
+        inside(ines) do |house|
+          house.packs.latest_prices([food_id(ines, "canned-chickpeas")]).values.first.first[:price_minor]
+        end
+      end
       expect(latest.call).to eq(900)
       undo(ines, dear)
       expect(latest.call).to eq(100)
@@ -117,7 +151,16 @@ RSpec.describe "Taking back" do
 
   it "finds a recalled lot in the jar it was poured into, and in the jar after that" do
     jars = act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 2000, owned: 2 })["container_id"]
-    first, second = Array.new(2) { act(:Decant, ines, { lot_id: put_away(ines, "flour-white", "cupboard", amount: "500")["lot_id"], container_id: jars })["lot_id"] }
+    first, second =
+      Array.new(2) do
+        act(
+          :Decant,
+          ines,
+          { lot_id: put_away(ines, "flour-white", "cupboard", amount: "500")["lot_id"], container_id: jars }
+        )[
+          "lot_id"
+        ]
+      end
     sack = put_away(ines, "flour-white", "cupboard", amount: "1000", lot_text: "L3321B")["lot_id"]
     act(:TopUp, ines, { lot_id: first, from_lot_id: sack, amount: "500" })
     act(:TopUp, ines, { lot_id: second, from_lot_id: first, amount: "200" })
@@ -127,30 +170,65 @@ RSpec.describe "Taking back" do
 
   it "refuses to pour what is not to eat into a jar, or anything into such a jar" do
     jars = act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 2000, owned: 2 })["container_id"]
-    jar = act(:Decant, ines, { lot_id: put_away(ines, "flour-white", "cupboard", amount: "500")["lot_id"], container_id: jars })["lot_id"]
+    jar =
+      act(
+        :Decant,
+        ines,
+        { lot_id: put_away(ines, "flour-white", "cupboard", amount: "500")["lot_id"], container_id: jars }
+      )[
+        "lot_id"
+      ]
     sack = put_away(ines, "flour-white", "cupboard", amount: "1000")["lot_id"]
     act(:Quarantine, ines, { lot_ids: [sack], reason: "pest" })
-    expect { act(:TopUp, ines, { lot_id: jar, from_lot_id: sack, amount: "100" }) }.to raise_error(NutShelf::Desk::Conflict, /set apart as not to eat/)
+    expect { act(:TopUp, ines, { lot_id: jar, from_lot_id: sack, amount: "100" }) }.to raise_error(
+      NutShelf::Desk::Conflict,
+      /set apart as not to eat/
+    )
     act(:Clear, ines, { lot_id: sack })
     act(:Look, ines, { lot_id: jar, result: "bad" })
-    expect { act(:TopUp, ines, { lot_id: jar, from_lot_id: sack, amount: "100" }) }.to raise_error(NutShelf::Desk::Conflict, /not to eat any more/)
+    expect { act(:TopUp, ines, { lot_id: jar, from_lot_id: sack, amount: "100" }) }.to raise_error(
+      NutShelf::Desk::Conflict,
+      /not to eat any more/
+    )
   end
 
   describe "own keeping times" do
-    def keep(key, place, state, high) = act(:SetKeeping, ines, { food_id: food_id(ines, key), place: place, state: state, low: 1, high: high, reason: "Ours" })
+    def keep(key, place, state, high)
+      act(
+        :SetKeeping,
+        ines,
+        { food_id: food_id(ines, key), place: place, state: state, low: 1, high: high, reason: "Ours" }
+      )
+    end
 
     it "never answer for longer what the guide answers for safety in another state" do
-      expect { keep("beef-mince", "fridge", "unopened", 30) }.to raise_error(NutShelf::Desk::Invalid, /matter of safety/)
+      expect { keep("beef-mince", "fridge", "unopened", 30) }.to raise_error(
+        NutShelf::Desk::Invalid,
+        /matter of safety/
+      )
       expect { keep("potatoes", "cupboard", "whole", 60) }.not_to raise_error
-      breach = office.catalog.foods.values.first(60).flat_map do |food|
-        %w[unopened opened whole cut cooked].product(%w[fridge cupboard]).filter_map do |state, place|
-          row = NutShelf::Core::KeepingRow.new(scope: food.key, place: place, state: state, low: 1, high: 400, kind: :quality, own_reason: "Ours")
-          next if NutShelf::Core::OwnTime.breach(office.catalog, food, row)
+      breach =
+        office.catalog.foods.values.first(60).flat_map do |food|
+          %w[unopened opened whole cut cooked].product(%w[fridge cupboard]).filter_map do |state, place|
+            row =
+              NutShelf::Core::KeepingRow.new(
+                scope: food.key,
+                place: place,
+                state: state,
+                low: 1,
+                high: 400,
+                kind: :quality,
+                own_reason: "Ours"
+              )
+            next if NutShelf::Core::OwnTime.breach(office.catalog, food, row)
 
-          own = office.catalog.with_own({ [food.key, place, state] => row })
-          %w[bought_sealed opened cut cooked left_over].find { |situation| office.catalog.keeping(food, situation, place).row&.kind == :safety && own.keeping(food, situation, place).row == row }
+            own = office.catalog.with_own({ [food.key, place, state] => row })
+            %w[bought_sealed opened cut cooked left_over].find do |situation|
+              office.catalog.keeping(food, situation, place).row&.kind == :safety &&
+                own.keeping(food, situation, place).row == row
+            end
+          end
         end
-      end
       expect(breach).to be_empty
     end
   end
@@ -158,7 +236,10 @@ RSpec.describe "Taking back" do
   it "reads the worst of the signs: what bulges is not good" do
     id = tin["lot_id"]
     bulging = office.catalog.signs.fetch("tin").first[:sign]
-    expect { act(:Look, ines, { lot_id: id, result: "good", signs: [bulging] }) }.to raise_error(NutShelf::Desk::Invalid, /means it is bad, not good/)
+    expect { act(:Look, ines, { lot_id: id, result: "good", signs: [bulging] }) }.to raise_error(
+      NutShelf::Desk::Invalid,
+      /means it is bad, not good/
+    )
     expect(act(:Look, ines, { lot_id: id, result: "bad", signs: [bulging] })["lot_id"]).to eq(id)
   end
 
@@ -174,7 +255,8 @@ RSpec.describe "Taking back" do
   end
 
   it "gives leftovers without a day today, and what came thawed the day it came" do
-    stew = put_away(ines, "class-cooked-soup-stew", "fridge", count: "3", amount: nil, unit: nil, noun: "portion")["lot_id"]
+    stew =
+      put_away(ines, "class-cooked-soup-stew", "fridge", count: "3", amount: nil, unit: nil, noun: "portion")["lot_id"]
     expect(lot(ines, stew)).to include(made_on: HouseSupport::TODAY, safety_until: HouseSupport::TODAY + 2)
     mince = put_away(ines, "beef-mince", "fridge", state: "thawed", made_on: "2026-11-23")["lot_id"]
     expect(lot(ines, mince)).to include(situation: "thawed", safety_until: HouseSupport::TODAY)

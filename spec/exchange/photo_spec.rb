@@ -20,12 +20,24 @@ RSpec.describe NutShelf::Exchange::Photo do
   end
 
   it "refuses what no screen can show, what is no picture, and what is cut off" do
-    expect { described_class.new(Pictures.png(width: 60_000, height: 60_000)) }.to raise_error(described_class::Unfit, /60000 x 60000/)
-    expect { described_class.new(Pictures.jpeg(width: 11_000, height: 11_000)) }.to raise_error(described_class::Unfit, /11000/)
-    expect { described_class.new("<svg onload=alert(1)>") }.to raise_error(described_class::Unfit, /no JPEG, PNG or WebP/)
+    expect { described_class.new(Pictures.png(width: 60_000, height: 60_000)) }.to raise_error(
+      described_class::Unfit,
+      /60000 x 60000/
+    )
+    expect { described_class.new(Pictures.jpeg(width: 11_000, height: 11_000)) }.to raise_error(
+      described_class::Unfit,
+      /11000/
+    )
+    expect { described_class.new("<svg onload=alert(1)>") }.to raise_error(
+      described_class::Unfit,
+      /no JPEG, PNG or WebP/
+    )
     [Pictures.png, Pictures.jpeg, Pictures.webp].each do |bytes|
       expect { described_class.new(bytes.byteslice(0, 25)) }.to raise_error(described_class::Unfit)
     end
-    expect { described_class.new("\xFF\xD8\xFF".b + ("x" * 3_000_000)) }.to raise_error(described_class::Unfit, /larger than 3 MB/)
+    expect { described_class.new("\xFF\xD8\xFF".b + ("x" * 3_000_000)) }.to raise_error(
+      described_class::Unfit,
+      /larger than 3 MB/
+    )
   end
 end

@@ -7,26 +7,47 @@ RSpec.describe "Stock lists", :api do
   let!(:who) { sign_in(household!) }
   let(:cupboard) { place_id(who, "cupboard") }
 
-  def preview(text, **more) = tell("/api/import/preview", { content: Base64.strict_encode64(text), place_id: cupboard, **more })
+  def preview(text, **more)
+    tell("/api/import/preview", { content: Base64.strict_encode64(text), place_id: cupboard, **more })
+  end
 
   def bring(text, **more) = tell("/api/import", { content: Base64.strict_encode64(text), place_id: cupboard, **more })
 
   def stacks = ask("/api/stacks")["stacks"]
 
-  german = "Artikel;Menge;Inhalt;Lagerort;MHD;Preis\r\nPassata;3;500 g;Kühlschrank;31.05.2028;3,45\r\nHoney;2;450 g;Vorrat;05/2029;\"1.010,40\"\r\n"
+  german =
+    "Artikel;Menge;Inhalt;Lagerort;MHD;Preis\r\nPassata;3;500 g;Kühlschrank;31.05.2028;3,45\r\nHoney;2;450 " \
+    "g;Vorrat;05/2029;\"1.010,40\"\r\n"
 
   it "reads a German list in Windows-1252 with semicolons and decimal commas" do
     seen = preview(german.encode("Windows-1252"))
-    expect(seen).to include("encoding" => "Windows-1252", "delimiter" => ";", "decimal" => ",", "ready" => true, "total" => 2)
+    expect(seen).to include(
+      "encoding" => "Windows-1252", "delimiter" => ";", "decimal" => ",", "ready" => true, "total" => 2
+    )
     expect(seen["columns"].map { |column| column["field"] }).to eq(%w[food count amount place best_before price])
-    expect(seen["rows"].map do |row|
-      row.values_at("food", "amount", "place", "date", "price_minor")
-    end).to eq([["Sieved tomatoes (passata)", "3 x 500 g", "Fridge", "2028-05-31", 345], ["Honey", "2 x 450 g", "Cupboard", "2029-05-31", 101_040]])
+    expect(seen["rows"].map { |row| row.values_at("food", "amount", "place", "date", "price_minor") }).to eq(
+      [
+        ["Sieved tomatoes (passata)", "3 x 500 g", "Fridge", "2028-05-31", 345],
+        ["Honey", "2 x 450 g", "Cupboard", "2029-05-31", 101_040]
+      ]
+    )
   end
 
-  { "French" => ["Produit,Quantité,Contenu,Emplacement,À consommer de préférence avant,Prix\nPasta,4,500 g,Placard,31/05/2028,3.80\n", %w[food count amount place best_before price]],
-    "Spanish" => ["Alimento\tCantidad\tPeso\tLugar\tCaducidad\tPrecio\nPasta\t4\t500 g\tNevera\t31/05/2028\t3,80\n", %w[food count amount place best_before price]],
-    "English" => ["Item|Qty|Size|Location|Best before|Price each\nPasta|4|500g|Fridge|end 2028|0.95\n", %w[food count amount place best_before price_each]] }.each do |language, (text, fields)|
+  {
+    "French" => [
+      "Produit,Quantité,Contenu,Emplacement,À consommer de préférence avant,Prix\nPasta,4,500 g,Placard," \
+      "31/05/2028,3.80\n",
+      %w[food count amount place best_before price]
+    ],
+    "Spanish" => [
+      "Alimento\tCantidad\tPeso\tLugar\tCaducidad\tPrecio\nPasta\t4\t500 g\tNevera\t31/05/2028\t3,80\n",
+      %w[food count amount place best_before price]
+    ],
+    "English" => [
+      "Item|Qty|Size|Location|Best before|Price each\nPasta|4|500g|Fridge|end 2028|0.95\n",
+      %w[food count amount place best_before price_each]
+    ]
+  }.each do |language, (text, fields)|
     it "recognises #{language} headings" do
       seen = preview(text)
       expect(seen["columns"].map { |column| column["field"] }).to eq(fields)
@@ -35,15 +56,23 @@ RSpec.describe "Stock lists", :api do
   end
 
   it "weighs what can be read in two ways, and asks where both could be" do
-    amounts = ->(*sizes) { preview("food,amount,place\n#{sizes.map { |size| "honey,\"#{size}\",cupboard" }.join("\n")}\n").then { |seen| [seen["rows"].map { |row| row["amount"] }, seen["problems"].map { |one| one["reason"] }] } }
+    amounts = lambda do |*sizes|
+      preview("food,amount,place\n#{sizes.map { |size| "honey,\"#{size}\",cupboard" }.join("\n")}\n").then do |seen|
+        [seen["rows"].map { |row| row["amount"] }, seen["problems"].map { |one| one["reason"] }]
+      end
+    end
     expect(amounts.call("1,000 g", "1.125 lb")).to eq([["1 kg", "510.291 g"], []]).or eq([["1 kg", "510 g"], []])
     expect(amounts.call("10,000 g").last).to match([/can be read in two ways/])
   end
 
   it "takes the way round that a column's own days tell, and asks where nothing tells" do
     inside(who) { |house| house.household.update(day_order: "mdy") }
-    list = ->(*days) { "food,amount,place,best before\n#{days.map { |day| "honey,450 g,cupboard,#{day}" }.join("\n")}\n" }
-    read = ->(*days) { preview(list.call(*days)).then { |seen| [seen["rows"].map { |row| row["date"] }, seen["problems"].size] } }
+    list = lambda do |*days|
+      "food,amount,place,best before\n#{days.map { |day| "honey,450 g,cupboard,#{day}" }.join("\n")}\n"
+    end
+    read = lambda do |*days|
+      preview(list.call(*days)).then { |seen| [seen["rows"].map { |row| row["date"] }, seen["problems"].size] }
+    end
     expect(read.call("31.05.2028", "01.06.2028")).to eq([%w[2028-05-31 2028-06-01], 0])
     expect(read.call("05.31.2028", "06.01.2028")).to eq([%w[2028-05-31 2028-06-01], 0])
     expect(read.call("06/01/2028")).to eq([%w[2028-06-01], 0])
@@ -52,7 +81,9 @@ RSpec.describe "Stock lists", :api do
 
   it "knows common foods by their German, French and Spanish words, and reads a word that means two as usual" do
     text = "Lebensmittel;Inhalt\nKichererbsen;400 g\nHaferflocken;500 g\npois chiches;400 g\nleche de coco;400 ml\n"
-    expect(preview(text)["rows"].map { |row| row["food"] }).to eq(["Chickpeas, canned", "Rolled oats", "Chickpeas, canned", "Coconut milk, canned"])
+    expect(preview(text)["rows"].map { |row| row["food"] }).to eq(
+      ["Chickpeas, canned", "Rolled oats", "Chickpeas, canned", "Coconut milk, canned"]
+    )
     expect(preview("Lebensmittel;Inhalt\nPaprika;100 g\nAnanas;400 g\n")["rows"].first["food"]).to eq("Paprika, ground")
   end
 
@@ -64,10 +95,14 @@ RSpec.describe "Stock lists", :api do
   end
 
   it "names every problem by line, column and reason, and takes nothing in" do
-    text = "food,amount,place,best before,price\nhoney,450 g,cupboard,31.2.2028,5\nunobtainium,2 kg,cupboard,,\nhoney,lots,attic,,abc\nhoney,450 g,cupboard,2028-05-31,5.20\n"
+    text =
+      "food,amount,place,best before,price\nhoney,450 g,cupboard,31.2.2028,5\nunobtainium,2 " \
+      "kg,cupboard,,\nhoney,lots,attic,,abc\nhoney,450 g,cupboard,2028-05-31,5.20\n"
     seen = preview(text)
     expect(seen["ready"]).to be(false)
-    expect(seen["problems"].map { |problem| problem.values_at("line", "column") }).to eq([[2, "best before"], [3, "food"], [4, "place"], [4, "amount"], [4, "price"]])
+    expect(seen["problems"].map { |problem| problem.values_at("line", "column") }).to eq(
+      [[2, "best before"], [3, "food"], [4, "place"], [4, "amount"], [4, "price"]]
+    )
     refused = bring(text)
     expect(refused).to include("code" => "import_refused", "status" => 422)
     expect(refused["errors"].size).to eq(5)
@@ -108,8 +143,12 @@ RSpec.describe "Stock lists", :api do
     seen = preview(bare)
     expect(seen).to include("heading" => 0, "total" => 2)
     expect(seen["columns"].map { |column| column["field"] }).to eq(["food", nil, nil])
-    expect(seen["unread"].map { |column| column.values_at("heading", "cells") }).to eq([["column 2", 2], ["column 3", 2]])
-    expect(preview(bare, columns: { "1" => "amount", "2" => "place" })["rows"].map { |row| row.values_at("amount", "place") }).to eq([["450 g", "Cupboard"], %w[12 Fridge]])
+    expect(seen["unread"].map { |column| column.values_at("heading", "cells") }).to eq(
+      [["column 2", 2], ["column 3", 2]]
+    )
+    expect(
+      preview(bare, columns: { "1" => "amount", "2" => "place" })["rows"].map { |row| row.values_at("amount", "place") }
+    ).to eq([["450 g", "Cupboard"], %w[12 Fridge]])
     expect(preview(titled, heading: 1)["columns"].first["heading"]).to eq("Pantry of Sallow House")
   end
 
@@ -136,11 +175,17 @@ RSpec.describe "Stock lists", :api do
 
   it "points out lines that stand twice, and a list that came before and was not taken back" do
     text = "food,amount\nhoney,450 g\neggs,12\nhoney,450 g\n"
-    expect(preview(text)).to include("before" => nil, "notes" => [{ "line" => 4, "text" => /same as line 2/ }].map { |note| include(note.transform_values { |value| value.is_a?(Regexp) ? match(value) : value }) })
+    expect(preview(text)).to include(
+      "before" => nil,
+      "notes" =>
+        [{ "line" => 4, "text" => /same as line 2/ }].map do |note|
+          include(note.transform_values { |value| value.is_a?(Regexp) ? match(value) : value })
+        end
+    )
     done = bring(text)
     expect(preview(text)["before"]).to match(/brought in on 24 Nov 2026 by Keeper/)
     expect(preview("#{text}salt,1 kg\n")["before"]).to be_nil
-    tell("/api/acts/#{done['act_id']}/undo")
+    tell("/api/acts/#{done["act_id"]}/undo")
     expect(preview(text)["before"]).to be_nil
   end
 
@@ -148,8 +193,14 @@ RSpec.describe "Stock lists", :api do
     text = "food,amount,frozen\nhoney,450 g,\nwhole milk,1 l,\nfrozen peas,1 kg,\nbeef mince,500 g,2026-11-20\n"
     homes = { cupboard: cupboard, fridge: place_id(who, "fridge"), freezer: place_id(who, "freezer") }
     content = { content: Base64.strict_encode64(text) }
-    expect(tell("/api/import/preview", { **content, default_places: homes })["rows"].map { |row| row["place"] }).to eq(%w[Cupboard Fridge Freezer Freezer])
-    expect(tell("/api/import/preview", { **content, default_places: { cupboard: cupboard } })["problems"].map { |problem| problem["line"] }).to eq([3, 4, 5])
+    expect(tell("/api/import/preview", { **content, default_places: homes })["rows"].map { |row| row["place"] }).to eq(
+      %w[Cupboard Fridge Freezer Freezer]
+    )
+    expect(
+      tell("/api/import/preview", { **content, default_places: { cupboard: cupboard } })["problems"].map do |problem|
+        problem["line"]
+      end
+    ).to eq([3, 4, 5])
   end
 
   it "takes no day of purchase for unknown, never for today" do
@@ -159,9 +210,14 @@ RSpec.describe "Stock lists", :api do
 
   it "counts the same list once, and undoes it as one act" do
     text = "food,amount\nhoney,450 g\nhoney,450 g\n"
-    done = Array.new(2) { tell("/api/import", { content: Base64.strict_encode64(text), place_id: cupboard }, key: "one-intent-only") }.uniq
+    done =
+      Array
+        .new(2) do
+          tell("/api/import", { content: Base64.strict_encode64(text), place_id: cupboard }, key: "one-intent-only")
+        end
+        .uniq
     expect([done.size, stacks.size]).to eq([1, 2])
-    tell("/api/acts/#{done.first['act_id']}/undo")
+    tell("/api/acts/#{done.first["act_id"]}/undo")
     expect(stacks).to be_empty
   end
 
@@ -171,10 +227,22 @@ RSpec.describe "Stock lists", :api do
   end
 
   it "writes a list that reads in again to the same stock, formulas defused" do
-    put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before", price_minor: 267, label: "=HYPERLINK(1)")
-    put_away(who, "jam", "cupboard", count: "0.5", amount: nil, unit: nil, noun: "jar", state: "opened", opened_on: "2026-11-12")
-    put_away(who, "eggs", "fridge", count: "7", amount: "1", unit: "piece", printed_on: "2026-12-07", printed_kind: "best_before", price_minor: 210)
-    put_away(who, "beef-mince", "freezer", amount: "400", frozen_on: "2026-11-20", printed_on: "2026-11-23", printed_kind: "use_by")
+    put_away(
+      who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2028-05-31", printed_kind: "best_before",
+      price_minor: 267, label: "=HYPERLINK(1)"
+    )
+    put_away(
+      who, "jam", "cupboard", count: "0.5", amount: nil, unit: nil, noun: "jar", state: "opened",
+      opened_on: "2026-11-12"
+    )
+    put_away(
+      who, "eggs", "fridge", count: "7", amount: "1", unit: "piece", printed_on: "2026-12-07",
+      printed_kind: "best_before", price_minor: 210
+    )
+    put_away(
+      who, "beef-mince", "freezer", amount: "400", frozen_on: "2026-11-20", printed_on: "2026-11-23",
+      printed_kind: "use_by"
+    )
     text = ask("/api/export.csv")
     expect(text).to include("'=HYPERLINK(1)")
     before = facts(stacks)
@@ -184,18 +252,37 @@ RSpec.describe "Stock lists", :api do
   end
 
   it "takes what is not to eat out as set apart, and lets no stack come back good for longer" do
-    recalled = put_away(who, "canned-sardines", "cupboard", count: "2", printed_on: "2028-05-31", printed_kind: "best_before", lot_text: "L77")["lot_id"]
+    recalled =
+      put_away(
+        who, "canned-sardines", "cupboard", count: "2", printed_on: "2028-05-31", printed_kind: "best_before",
+        lot_text: "L77"
+      )[
+        "lot_id"
+      ]
     act(:Quarantine, who, { lot_ids: [recalled], reason: "recall" })
-    bad = put_away(who, "plain-yoghurt", "fridge", amount: "500", printed_on: "2026-12-05", printed_kind: "best_before")["lot_id"]
+    bad =
+      put_away(who, "plain-yoghurt", "fridge", amount: "500", printed_on: "2026-12-05", printed_kind: "best_before")[
+        "lot_id"
+      ]
     act(:Look, who, { lot_id: bad, result: "bad" })
-    turning = put_away(who, "cheddar", "fridge", amount: "400", printed_on: "2027-01-20", printed_kind: "best_before")["lot_id"]
+    turning =
+      put_away(who, "cheddar", "fridge", amount: "400", printed_on: "2027-01-20", printed_kind: "best_before")["lot_id"]
     act(:Look, who, { lot_id: turning, result: "turning" })
-    thawed = put_away(who, "beef-mince", "fridge", amount: "500", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
+    thawed =
+      put_away(who, "beef-mince", "fridge", amount: "500", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
     freezer = place_id(who, "freezer")
     [freezer, place_id(who, "fridge")].each { |place| act(:Move, who, { lot_id: thawed, place_id: place }) }
     undated = put_away(who, "cooked-chicken", "fridge", amount: "300", state: "leftover")["lot_id"]
-    inside(who) { |house| house.lots.update(undated, made_on: nil, acquired_on: nil, known_on: nil, usable_until: nil, quality_until: nil, safety_until: nil) }
-    put_away(who, "fresh-parsley", "fridge", count: "1", amount: nil, unit: nil, noun: "bunch", method: "water", directions: "Change the water")
+    inside(who) do |house|
+      house.lots.update(
+        undated, made_on: nil, acquired_on: nil, known_on: nil, usable_until: nil, quality_until: nil,
+        safety_until: nil
+      )
+    end
+    put_away(
+      who, "fresh-parsley", "fridge", count: "1", amount: nil, unit: nil, noun: "bunch", method: "water",
+      directions: "Change the water"
+    )
     before = stacks.to_h { |stack| [stack["food"], stack.values_at("state", "usable_until")] }
     text = ask("/api/export.csv")
     expect(text).to include("its last good day stands here as a use-by")
@@ -214,12 +301,27 @@ RSpec.describe "Stock lists", :api do
     expect(lots.find { |lot| lot[:method] == "water" }).to include(directions: "Change the water")
   end
 
-  def facts(list) = list.map { |stack| stack.values_at("food", "name", "amount", "on_hand", "state", "usable_until", "open", "value_minor") }.sort_by(&:to_s)
+  def facts(list)
+    list
+      .map do |stack|
+        stack.values_at("food", "name", "amount", "on_hand", "state", "usable_until", "open", "value_minor")
+      end
+      .sort_by(&:to_s)
+  end
 
   it "takes ten thousand lines in one go" do
-    text = "food,count,size,best before,price\n#{Array.new(10_000) do |number|
-      "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1.#{(number % 90) + 10}\n".sub('Chickpeas, canned', '"Chickpeas, canned"')
-    end.join}"
+    text =
+      "food,count,size,best before,price\n#{
+        Array
+          .new(10_000) do |number|
+            "Chickpeas, canned,#{(number % 9) + 1},400 g,#{2027 + (number % 3)}-0#{(number % 9) + 1}-15,1." \
+            "#{(number % 90) + 10}\n".sub(
+              "Chickpeas, canned",
+              '"Chickpeas, canned"'
+            )
+          end
+          .join
+      }"
     expect(preview(text)).to include("total" => 10_000, "problem_count" => 0, "rows" => have_attributes(size: 10_000))
     expect(bring(text)).to include("stacks" => 10_000)
     inside(who) { |house| expect(house.lots.out_of_balance).to be_empty }

@@ -16,7 +16,8 @@ RSpec.describe NutShelf::Store::Owner do
   it "prepares one at a time on a server: roles and databases are everybody's" do
     Sequel.connect(maintenance, max_connections: 1) do |db|
       db.fetch("SELECT pg_advisory_lock(?)", described_class::LOCK).all
-      other = Thread.new { described_class.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24)) }
+      other =
+        Thread.new { described_class.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24)) }
       until_somebody_waits(db)
       expect(db[:pg_database].first(datname: described_class.name_of(url))).to be_nil
       db.fetch("SELECT pg_advisory_unlock(?)", described_class::LOCK).all

@@ -8,25 +8,39 @@ RSpec.describe NutShelf::Store::Topics do
 
   let(:ines) { household! }
 
-  def revisions = inside(ines) { |house| house.household.row.slice(:revision, *described_class::ALL.map { |topic| described_class.column(topic) }) }
+  def revisions
+    inside(ines) do |house|
+      house.household.row.slice(:revision, *described_class::ALL.map { |topic| described_class.column(topic) })
+    end
+  end
 
   # @return [Array<Symbol>] topics that something raised
   def raised
     before = revisions
     yield
     after = revisions
-    described_class::ALL.reject { |topic| before[described_class.column(topic)] == after[described_class.column(topic)] }
+    described_class::ALL.reject do |topic|
+      before[described_class.column(topic)] == after[described_class.column(topic)]
+    end
   end
 
   it "has a trigger on every table of every topic, and every household's table is of one" do
     ines
-    triggers, walled = office.database.outside do |db|
-      [db[:pg_trigger].where(Sequel.like(:tgname, "%_topic")).select_map(:tgname),
-       db[Sequel[:information_schema][:columns]].where(table_schema: "public", column_name: "household_id").select_map(:table_name).map(&:to_sym)]
-    end
+    triggers, walled =
+      office.database.outside do |db|
+        [
+          db[:pg_trigger].where(Sequel.like(:tgname, "%_topic")).select_map(:tgname),
+          db[Sequel[:information_schema][:columns]]
+            .where(table_schema: "public", column_name: "household_id")
+            .select_map(:table_name)
+            .map(&:to_sym)
+        ]
+      end
     tables = described_class::TABLES.values.flatten
     expect(triggers).to match_array([*tables, :households].map { |table| "#{table}_topic" })
-    aside = %i[acts lot_events meal_events record_events stored_requests memberships invitations calendar_feeds device_readings]
+    aside = %i[
+      acts lot_events meal_events record_events stored_requests memberships invitations calendar_feeds device_readings
+    ]
     expect(walled - tables).to match_array(aside)
   end
 
@@ -44,7 +58,9 @@ RSpec.describe NutShelf::Store::Topics do
   it "leaves the rest alone while a count is entered, and when a scale is read" do
     stack = put_away(ines, "honey", "cupboard")["lot_id"]
     count = nil
-    expect(raised { count = act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"] }).to eq([:counts])
+    expect(raised { count = act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"] }).to eq(
+      [:counts]
+    )
     expect(raised { act(:EnterLine, ines, { count_id: count, lot_id: stack, found: "as_expected" }) }).to eq([:counts])
     expect(raised { inside(ines) { |house| house.readings.keep("scale", { grams: 3 }) } }).to eq([])
   end

@@ -8,7 +8,10 @@ RSpec.describe "The household wall" do
   let(:theirs) { household! }
   let(:db) { office.database.sequel }
 
-  walled = %i[people places foods packs pack_barcodes keeping_rules lots acts movements lot_events price_observations stored_requests recipes recipe_lines meals meal_events households]
+  walled = %i[
+    people places foods packs pack_barcodes keeping_rules lots acts movements lot_events price_observations
+    stored_requests recipes recipe_lines meals meal_events households
+  ]
 
   it "connects as a role that is no superuser, owns nothing and may not step over the wall" do
     role = db[:pg_roles].where(rolname: Sequel.lit("current_user")).first
@@ -17,8 +20,13 @@ RSpec.describe "The household wall" do
   end
 
   it "has a policy on every table with a household in it" do
-    with_household = db[:pg_attribute].join(:pg_class, oid: :attrelid).join(:pg_namespace, oid: Sequel[:pg_class][:relnamespace])
-                                      .where(attname: "household_id", relkind: "r", nspname: "public").exclude(relname: "memberships").select_map(:relname)
+    with_household =
+      db[:pg_attribute]
+        .join(:pg_class, oid: :attrelid)
+        .join(:pg_namespace, oid: Sequel[:pg_class][:relnamespace])
+        .where(attname: "household_id", relkind: "r", nspname: "public")
+        .exclude(relname: "memberships")
+        .select_map(:relname)
     secured = db[:pg_class].where(relrowsecurity: true).select_map(:relname)
     policies = db[:pg_policies].where(schemaname: "public").select_map(:tablename)
     expect(with_household - secured).to be_empty
@@ -44,15 +52,23 @@ RSpec.describe "The household wall" do
 
   it "refuses to write into another household" do
     id = theirs.household_id
-    expect { office.database.within(mine.household_id) { |inner| inner[:people].insert(household_id: id, name: "Guest") } }.to raise_error(Sequel::DatabaseError, /row-level security/)
-    office.database.within(mine.household_id) { |inner| expect(inner[:places].where(household_id: id).update(name: "Mine now")).to eq(0) }
+    expect do
+      office.database.within(mine.household_id) { |inner| inner[:people].insert(household_id: id, name: "Guest") }
+    end.to raise_error(Sequel::DatabaseError, /row-level security/)
+    office.database.within(mine.household_id) do |inner|
+      expect(inner[:places].where(household_id: id).update(name: "Mine now")).to eq(0)
+    end
   end
 
   it "refuses a stack whose food belongs to another household" do
     food = food_id(theirs, "honey")
     place = place_id(mine, "cupboard")
     expect do
-      inside(mine) { |house| house.lots.add(food_id: food, place_id: place, start_place_id: place, dimension: "mass", situation: "bought_sealed") }
+      inside(mine) do |house|
+        house.lots.add(
+          food_id: food, place_id: place, start_place_id: place, dimension: "mass", situation: "bought_sealed"
+        )
+      end
     end.to raise_error(Sequel::ForeignKeyConstraintViolation, /lots_food_same_household/)
   end
 

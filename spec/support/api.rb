@@ -17,8 +17,10 @@ module ApiSupport
 
     def operation(verb, path)
       Contract::DOCUMENT["paths"].each do |template, item|
-        pattern = /\A#{Regexp.escape(template).gsub(/\\\{\w+\\\}/, '[^/]+')}\z/
-        return [template, item[verb]] if item[verb] && path.match?(pattern) && (template.include?("{") || template == path)
+        pattern = /\A#{Regexp.escape(template).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/
+        if item[verb] && path.match?(pattern) && (template.include?("{") || template == path)
+          return template, item[verb]
+        end
       end
       nil
     end
@@ -41,7 +43,9 @@ module ApiSupport
       media = answer["content"][type] || (return ["#{response.status} with #{type}"])
       return [] unless type.include?("json")
 
-      schema(media["schema"]).validate(JSON.parse(response.body)).map { |error| "#{error['data_pointer']}: #{error['error']}" }
+      schema(media["schema"])
+        .validate(JSON.parse(response.body))
+        .map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
     end
 
     def resolve(node) = node["$ref"] ? Contract::DOCUMENT.dig(*node["$ref"].delete_prefix("#/").split("/")) : node
@@ -50,7 +54,17 @@ module ApiSupport
       return Contract.schema(node["$ref"].split("/").last) if node["$ref"]
 
       # An inline schema leans on the components, so it is read with them at hand.
-      JSONSchemer.openapi({ **Contract::DOCUMENT, "components" => { "schemas" => { **Contract::DOCUMENT["components"]["schemas"], "Inline" => node } } }).schema("Inline")
+      JSONSchemer.openapi(
+        {
+          **Contract::DOCUMENT,
+          "components" => {
+            "schemas" => {
+              **Contract::DOCUMENT["components"]["schemas"],
+              "Inline" => node
+            }
+          }
+        }
+      ).schema("Inline")
     end
   end
 
@@ -58,7 +72,15 @@ module ApiSupport
     def app = @app ||= built
 
     def built(office: HouseSupport.office, **options)
-      NutShelf::Api::App.build(office: office, secret: "s" * 96, build: "spec", throttle: false, hosts: ["example.org"], address: "http://house.example", **options)
+      NutShelf::Api::App.build(
+        office: office,
+        secret: "s" * 96,
+        build: "spec",
+        throttle: false,
+        hosts: ["example.org"],
+        address: "http://house.example",
+        **options
+      )
     end
   end
 
@@ -70,7 +92,11 @@ module ApiSupport
   def csrf = @csrf ||= JSON.parse(get("/api/session").body)["csrf"]
 
   def sign_in(who)
-    office.database.outside { |db| db[:accounts].where(id: who.account_id).update(password_hash: Argon2::Password.new(t_cost: 1, m_cost: 5).create("a long password")) }
+    office.database.outside do |db|
+      db[:accounts].where(id: who.account_id).update(
+        password_hash: Argon2::Password.new(t_cost: 1, m_cost: 5).create("a long password")
+      )
+    end
     email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     send_json("/api/login", { login: email, password: "a long password" })
     @csrf = nil
@@ -89,12 +115,21 @@ module ApiSupport
 
   def send_json(path, body, key: key!, token: csrf, headers: {})
     text = body.is_a?(String) ? body : JSON.generate(body)
-    post(path, text, { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token, "HTTP_IDEMPOTENCY_KEY" => key }.merge(headers).compact)
+    post(
+      path,
+      text,
+      { "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token, "HTTP_IDEMPOTENCY_KEY" => key }.merge(
+        headers
+      ).compact
+    )
   end
 
   def checked(verb, path)
     faults = Checker.faults(verb, path.split("?").first, last_response)
-    raise "The answer to #{verb} #{path} breaks the contract: #{faults.first(3).join('; ')}\n#{last_response.body[0, 400]}" if faults.any?
+    if faults.any?
+      raise "The answer to #{verb} #{path} breaks the contract: #{faults.first(3).join("; ")}\n#{last_response.body[0,
+        400]}"
+    end
 
     last_response.headers["content-type"].to_s.include?("json") ? JSON.parse(last_response.body) : last_response.body
   end

@@ -8,8 +8,11 @@ require_relative "../../boot/app"
 # The real interface in headless Chromium, on the spec's database.
 module BrowserSupport
   AXE = File.read(File.expand_path("../../ui/node_modules/axe-core/axe.min.js", __dir__))
-  OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "disable-background-networking" => nil,
-              "disable-component-update" => nil, "disable-sync" => nil, "disable-dev-shm-usage" => nil }.freeze
+  OPTIONS = {
+    "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil,
+    "disable-background-networking" => nil, "disable-component-update" => nil, "disable-sync" => nil,
+    "disable-dev-shm-usage" => nil
+  }.freeze
   WIDE = [1280, 800].freeze
   PHONE = [390, 844].freeze
 
@@ -33,7 +36,9 @@ module BrowserSupport
     def call(env)
       # A closed queue answers at once.
       @waiting[env["PATH_INFO"]]&.pop
-      return NutShelf::Api::Problem.answer(*NutShelf::Api::Problem.from(NutShelf::Store::Away.new("gone"))) if shut && env["PATH_INFO"].start_with?("/api/")
+      if shut && env["PATH_INFO"].start_with?("/api/")
+        return NutShelf::Api::Problem.answer(*NutShelf::Api::Problem.from(NutShelf::Store::Away.new("gone")))
+      end
 
       @app.call(env)
     end
@@ -41,7 +46,16 @@ module BrowserSupport
 
   class << self
     def gate
-      @gate ||= Gate.new(NutShelf::Api::App.build(office: HouseSupport.office, secret: "s" * 96, build: "browser", interface: NutShelf::Boot::Web::INTERFACE, throttle: false))
+      @gate ||=
+        Gate.new(
+          NutShelf::Api::App.build(
+            office: HouseSupport.office,
+            secret: "s" * 96,
+            build: "browser",
+            interface: NutShelf::Boot::Web::INTERFACE,
+            throttle: false
+          )
+        )
     end
   end
 
@@ -51,10 +65,11 @@ module BrowserSupport
 
   def enter(who)
     hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(PASSWORD)
-    email = office.database.outside do |db|
-      db[:accounts].where(id: who.account_id).update(password_hash: hash)
-      db[:accounts].where(id: who.account_id).get(:email)
-    end
+    email =
+      office.database.outside do |db|
+        db[:accounts].where(id: who.account_id).update(password_hash: hash)
+        db[:accounts].where(id: who.account_id).get(:email)
+      end
     visit "/"
     fill_in "E-mail address", with: email
     fill_in "Password", with: PASSWORD
@@ -90,8 +105,15 @@ module BrowserSupport
 end
 
 Capybara.register_driver(:chromium) do |app|
-  Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), process_timeout: 60, timeout: 20, window_size: BrowserSupport::WIDE,
-    browser_options: BrowserSupport::OPTIONS.dup, js_errors: true)
+  Capybara::Cuprite::Driver.new(
+    app,
+    browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+    process_timeout: 60,
+    timeout: 20,
+    window_size: BrowserSupport::WIDE,
+    browser_options: BrowserSupport::OPTIONS.dup,
+    js_errors: true
+  )
 end
 Capybara.configure do |config|
   config.default_driver = :chromium
@@ -111,7 +133,11 @@ RSpec.configure do |config|
   end
   config.after(:each, :browser) do |example|
     # What the page said explains more than what it lacked.
-    example.reporter.message("#{example.full_description}: at #{page.current_path} the page said: #{page.text[0, 1500]}") if example.exception
+    if example.exception
+      example.reporter.message(
+        "#{example.full_description}: at #{page.current_path} the page said: #{page.text[0, 1500]}"
+      )
+    end
     Capybara.reset_sessions!
   end
 end

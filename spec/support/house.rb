@@ -2,12 +2,14 @@
 
 require_relative "../../boot/office"
 require_relative "../../desk/household_maker"
-Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each { |file| require_relative "../../desk/acts/#{File.basename(file, '.rb')}" }
+Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each do |file|
+  require_relative "../../desk/acts/#{File.basename(file, ".rb")}"
+end
 
 # A database of its own for the specs, and fresh households in it.
 module HouseSupport
   # Two runs beside each other keep to databases of their own.
-  NAME = "nut_shelf_test#{ENV.fetch('NUT_SHELF_SPECS', '')}".freeze
+  NAME = "nut_shelf_test#{ENV.fetch("NUT_SHELF_SPECS", "")}".freeze
   TODAY = Date.new(2026, 11, 24)
 
   # A clock the spec sets.
@@ -25,10 +27,11 @@ module HouseSupport
     def owner_url = @owner_url ||= NutShelf::Boot::Wiring.scratch_url(NAME)
 
     def app_url
-      @app_url ||= begin
-        NutShelf::Store::Owner.drop(owner_url)
-        NutShelf::Boot::Wiring.migrated(owner_url)
-      end
+      @app_url ||=
+        begin
+          NutShelf::Store::Owner.drop(owner_url)
+          NutShelf::Boot::Wiring.migrated(owner_url)
+        end
     end
 
     # Further databases made in this run.
@@ -48,8 +51,15 @@ module HouseSupport
   # A fresh household with a keeper.
   def household!(role: "keeper", people: 2)
     number = HouseSupport.next_number
-    account = office.database.outside { |db| db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}") }
-    id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "House #{number}", time_zone: "UTC", people: people })
+    account =
+      office.database.outside do |db|
+        db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}")
+      end
+    id =
+      NutShelf::Desk::HouseholdMaker.new(office).make(
+        account,
+        { name: "House #{number}", time_zone: "UTC", people: people }
+      )
     joined(NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper"), role)
   end
 
@@ -63,7 +73,9 @@ module HouseSupport
 
   def act(klass, who, input, key: key!) = NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key)
 
-  def inside(who) = office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+  def inside(who)
+    office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+  end
 
   def lot(who, id) = inside(who) { |house| house.lots.one(id) }
 

@@ -9,7 +9,8 @@ module Pictures
   def png(width: 1, height: 1, extra: [["eXIf", "GPS 53.3N 6.2W"], ["tEXt", "Author\0Ines"]])
     header = [width, height, 8, 0, 0, 0, 0].pack("NNCCCCC")
     body = Zlib::Deflate.deflate("\0\0")
-    "\x89PNG\r\n\x1A\n".b + [["IHDR", header], *extra, ["IDAT", body], ["IEND", ""]].map { |type, data| chunk(type, data.b) }.join
+    "\x89PNG\r\n\x1A\n".b +
+      [["IHDR", header], *extra, ["IDAT", body], ["IEND", ""]].map { |type, data| chunk(type, data.b) }.join
   end
 
   def chunk(type, data) = [data.bytesize].pack("N") + type + data + [Zlib.crc32(type + data)].pack("N")

@@ -6,13 +6,16 @@ require_relative "../../core/dating/judge"
 # Random stories of stacks: a household that buys, opens, moves, freezes, looks and cooks at random over some weeks.
 class Stories
   CORE = NutShelf::Core
-  FOODS = %w[beef-mince chicken-breast mozzarella cheddar butter plain-yoghurt eggs semi-skimmed-milk uht-milk
-             white-bread strawberries tomatoes onions garlic cabbage bananas avocado potatoes rolled-oats white-rice
-             canned-chickpeas canned-tuna-water jam mayonnaise frozen-peas frozen-berries infant-formula-powder honey
-             smoked-salmon peanut-butter class-cooked-soup-stew class-cooked-meat-dish cooked-rice class-home-canned-jam
-             class-home-broth].freeze
-  SITUATIONS = { "class-home-canned-jam" => %w[home_canned], "bananas" => %w[ripening bought_sealed],
-                 "avocado" => %w[ripening bought_sealed], "frozen-peas" => %w[bought_frozen], "frozen-berries" => %w[bought_frozen] }.freeze
+  FOODS = %w[
+    beef-mince chicken-breast mozzarella cheddar butter plain-yoghurt eggs semi-skimmed-milk uht-milk white-bread
+    strawberries tomatoes onions garlic cabbage bananas avocado potatoes rolled-oats white-rice canned-chickpeas
+    canned-tuna-water jam mayonnaise frozen-peas frozen-berries infant-formula-powder honey smoked-salmon
+    peanut-butter class-cooked-soup-stew class-cooked-meat-dish cooked-rice class-home-canned-jam class-home-broth
+  ].freeze
+  SITUATIONS = {
+    "class-home-canned-jam" => %w[home_canned], "bananas" => %w[ripening bought_sealed],
+    "avocado" => %w[ripening bought_sealed], "frozen-peas" => %w[bought_frozen], "frozen-berries" => %w[bought_frozen]
+  }.freeze
   PLACES = %w[cupboard cool_dark fridge fridge freezer].freeze
   START = Date.new(2026, 10, 1)
 
@@ -25,9 +28,17 @@ class Stories
   def story(parts: true)
     food = pick(@foods)
     come = START + @random.rand(5)
-    CORE::Story.new(food: food, situation: situation(food), acquired_on: sometimes(9) { come }, made_on: made(food, come),
-      place: standing, leftover_days: sometimes(3) { @random.rand(4) }, **printed(food, come),
-      events: events(come, parts).freeze, quarantined: @random.rand(30).zero?)
+    CORE::Story.new(
+      food: food,
+      situation: situation(food),
+      acquired_on: sometimes(9) { come },
+      made_on: made(food, come),
+      place: standing,
+      leftover_days: sometimes(3) { @random.rand(4) },
+      **printed(food, come),
+      events: events(come, parts).freeze,
+      quarantined: @random.rand(30).zero?
+    )
   end
 
   def events(come, parts)
@@ -38,8 +49,14 @@ class Stories
   # @return [NutShelf::Core::Event]
   def event(day, parts: true)
     kind = pick(%i[opened moved moved moved looked cut cooked frozen thawed stored topped_up ripened])
-    CORE::Event.new(kind: kind, on: day, place: kind == :moved ? standing : nil, method: kind == :stored ? pick(%w[bag jar water]) : nil,
-      result: kind == :looked ? pick(%i[good good good turning bad]) : nil, parts: with_parts(kind, day, parts))
+    CORE::Event.new(
+      kind: kind,
+      on: day,
+      place: kind == :moved ? standing : nil,
+      method: kind == :stored ? pick(%w[bag jar water]) : nil,
+      result: kind == :looked ? pick(%i[good good good turning bad]) : nil,
+      parts: with_parts(kind, day, parts)
+    )
   end
 
   def standing = CORE::Standing.new(name: "there", kind: pick(PLACES))
@@ -67,8 +84,16 @@ class Stories
   def with_parts(kind, day, parts)
     return [].freeze unless parts && (kind == :topped_up || (kind == :cooked && @random.rand(2).zero?))
 
-    [CORE::Part.new(name: "A part", safety_until: sometimes(5) { day + @random.rand(-1..9) }, quality_until: sometimes(5) { day + @random.rand(-1..30) },
-      stopped: @random.rand(12).zero?, unknown: @random.rand(12).zero?, cooked: @random.rand(3).zero?)].freeze
+    [
+      CORE::Part.new(
+        name: "A part",
+        safety_until: sometimes(5) { day + @random.rand(-1..9) },
+        quality_until: sometimes(5) { day + @random.rand(-1..30) },
+        stopped: @random.rand(12).zero?,
+        unknown: @random.rand(12).zero?,
+        cooked: @random.rand(3).zero?
+      )
+    ].freeze
   end
 end
 
@@ -112,7 +137,9 @@ class CapsLaw
   def arrive
     by = @food.infant || @story.printed_kind == :use_by ? @safety : @quality
     by << @story.printed_on if @story.printed_on
-    @safety << ((@story.made_on || @story.acquired_on) + @story.leftover_days) if @story.leftover_days && (@story.made_on || @story.acquired_on)
+    if @story.leftover_days && (@story.made_on || @story.acquired_on)
+      @safety << ((@story.made_on || @story.acquired_on) + @story.leftover_days)
+    end
     @state = "bought_frozen" if @food.aisle == "Frozen" && @state == "bought_sealed"
     came_from_the_cold
     warm(start)
@@ -146,13 +173,20 @@ class CapsLaw
 
   def day(event)
     case event.kind
-    when :opened, :cut then @state = event.kind.to_s unless (BROKEN.include?(@state) && @state != "opened") || @frozen
-    when :moved then to(event.place.kind, event.on)
-    when :frozen then to("freezer", event.on)
-    when :thawed then to("fridge", event.on) if @frozen || @place == "freezer"
-    when :looked then look(event)
-    when :cooked then cook(event)
-    when :topped_up then event.parts.each { |part| poured(part, event.on) }
+    when :opened, :cut
+      @state = event.kind.to_s unless (BROKEN.include?(@state) && @state != "opened") || @frozen
+    when :moved
+      to(event.place.kind, event.on)
+    when :frozen
+      to("freezer", event.on)
+    when :thawed
+      to("fridge", event.on) if @frozen || @place == "freezer"
+    when :looked
+      look(event)
+    when :cooked
+      cook(event)
+    when :topped_up
+      event.parts.each { |part| poured(part, event.on) }
     end
     warm(event.on)
   end
@@ -177,7 +211,13 @@ class CapsLaw
   def freezing(on)
     return @stopped = true if @thawed || (on && @safety.any? { |date| date < on })
     return if sealed? && @food.freezing_damage
-    return unless @catalog.keeping(@food, %w[left_over cooked home_dried].include?(@state) ? @state : "frozen_at_home", "freezer").row?
+    unless @catalog.keeping(
+      @food,
+      %w[left_over cooked home_dried].include?(@state) ? @state : "frozen_at_home",
+      "freezer"
+    ).row?
+      return
+    end
 
     @frozen = true
     return unless on
@@ -221,7 +261,12 @@ class CapsLaw
   end
 
   def safe_kind?
-    row = @catalog.keeping(@food, { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.fetch(@state, @state), "fridge").row
+    row =
+      @catalog.keeping(
+        @food,
+        { "bought_frozen" => "opened", "thawed" => "bought_sealed" }.fetch(@state, @state),
+        "fridge"
+      ).row
     row.nil? || row.kind == :safety
   end
 

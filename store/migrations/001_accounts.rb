@@ -30,7 +30,5 @@ Sequel.migration do
     end
   end
 
-  down do
-    drop_table(:account_remember_keys, :account_lockouts, :account_login_failures, :accounts)
-  end
+  down { drop_table(:account_remember_keys, :account_lockouts, :account_login_failures, :accounts) }
 end

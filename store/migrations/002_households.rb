@@ -18,7 +18,11 @@ Sequel.migration do
     end
     create_table(:memberships) do
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :memberships_account
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :memberships_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :memberships_household
       String :role, null: false
       primary_key %i[account_id household_id], name: :memberships_pk
       constraint(:memberships_role_known, role: %w[keeper helper])

@@ -41,7 +41,11 @@ Sequel.migration do
       constraint(:packs_dimension_known, dimension: %w[mass volume count])
     end
     create_table(:pack_barcodes) do
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :barcodes_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :barcodes_household
       String :code, null: false
       column :pack_id, :bigint, null: false
       primary_key %i[household_id code], name: :pack_barcodes_pk
@@ -49,7 +53,11 @@ Sequel.migration do
       constraint(:barcodes_digits, Sequel.lit("code ~ '^[0-9]{8,14}$'"))
     end
     create_table(:keeping_rules) do
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :keeping_rules_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :keeping_rules_household
       String :scope, null: false
       String :place, null: false
       String :state, null: false
@@ -63,7 +71,5 @@ Sequel.migration do
     end
   end
 
-  down do
-    drop_table(:keeping_rules, :pack_barcodes, :packs, :foods)
-  end
+  down { drop_table(:keeping_rules, :pack_barcodes, :packs, :foods) }
 end

@@ -51,7 +51,10 @@ Sequel.migration do
       constraint(:lots_value_never_below_zero, Sequel.lit("value_minor >= 0"))
       constraint(:lots_dimension_known, dimension: %w[mass volume count])
       constraint(:lots_pack_positive, Sequel.lit("pack_amount is null or pack_amount > 0"))
-      constraint(:lots_printed_kind_known, Sequel.lit("(printed_on is null) = (printed_kind is null) and printed_kind in ('use_by', 'best_before')"))
+      constraint(
+        :lots_printed_kind_known,
+        Sequel.lit("(printed_on is null) = (printed_kind is null) and printed_kind in ('use_by', 'best_before')")
+      )
       constraint(:lots_level_known, Sequel.lit("level in ('plenty', 'half', 'low', 'out')"))
     end
     create_table(:acts) do
@@ -65,12 +68,19 @@ Sequel.migration do
       column :undoes_act_id, :bigint
       column :subject_id, :bigint
       unique %i[household_id id], name: :acts_of_household
-      index %i[household_id undoes_act_id], unique: true, name: :acts_undone_once, where: Sequel.lit("undoes_act_id is not null")
+      index %i[household_id undoes_act_id],
+        unique: true,
+        name: :acts_undone_once,
+        where: Sequel.lit("undoes_act_id is not null")
       foreign_key %i[household_id undoes_act_id], :acts, key: %i[household_id id], name: :acts_undoes_same_household
     end
     create_table(:movements) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :movements_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :movements_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :movements_household
       column :act_id, :bigint, null: false
       column :lot_id, :bigint, null: false
       column :quantity, "numeric(20,6)", null: false
@@ -81,11 +91,18 @@ Sequel.migration do
       index %i[act_id household_id], name: :movements_by_act
       foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :movements_act_same_household
       foreign_key %i[household_id lot_id], :lots, key: %i[household_id id], name: :movements_lot_same_household
-      constraint(:movements_reason_known, reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone])
+      constraint(
+        :movements_reason_known,
+        reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone]
+      )
     end
     create_table(:lot_events) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :lot_events_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :lot_events_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :lot_events_household
       column :act_id, :bigint, null: false
       column :lot_id, :bigint, null: false
       String :kind, null: false
@@ -113,7 +130,11 @@ Sequel.migration do
       constraint(:prices_positive, Sequel.lit("price_minor >= 0 and amount > 0"))
     end
     create_table(:stored_requests) do
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :requests_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :requests_household
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :requests_account
       String :key, null: false
       String :request_hash, null: false

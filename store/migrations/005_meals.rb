@@ -5,7 +5,11 @@ Sequel.migration do
   change do
     create_table(:recipes) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :recipes_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :recipes_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :recipes_household
       String :key, null: false
       String :name, null: false
       String :meal, null: false
@@ -22,7 +26,11 @@ Sequel.migration do
     end
     create_table(:recipe_lines) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :recipe_lines_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :recipe_lines_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :recipe_lines_household
       column :recipe_id, :bigint, null: false
       column :food_id, :bigint, null: false
       column :amount, "numeric(20,6)", null: false
@@ -51,7 +59,11 @@ Sequel.migration do
     end
     create_table(:meal_events) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :meal_events_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :meal_events_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :meal_events_household
       column :act_id, :bigint, null: false
       column :meal_id, :bigint, null: false
       column :before, :jsonb, null: false

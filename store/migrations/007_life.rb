@@ -4,8 +4,12 @@
 # counts; care; and what an act changed besides stacks, so that it can be put back.
 Sequel.migration do
   role = "nut_shelf_app"
-  walled = %i[place_photos containers counts count_lines care_rules record_events invitations calendar_feeds device_readings]
-  lot_columns = %i[method container_id lot_text directions bought_for wrapping seen_on quarantine_reason care_until care_words]
+  walled = %i[
+    place_photos containers counts count_lines care_rules record_events invitations calendar_feeds device_readings
+  ]
+  lot_columns = %i[
+    method container_id lot_text directions bought_for wrapping seen_on quarantine_reason care_until care_words
+  ]
 
   up do
     alter_table(:lots) do
@@ -20,11 +24,17 @@ Sequel.migration do
       add_column :care_until, Date
       add_column :care_words, String
       add_constraint :lots_method_known, Sequel.lit("method in ('bag', 'jar', 'water', 'paper', 'vacuum')")
-      add_constraint :lots_wrapping_known, Sequel.lit("wrapping in ('tin', 'glass', 'card', 'paper', 'thin_plastic', 'plastic', 'carton', 'loose')")
+      add_constraint :lots_wrapping_known,
+        Sequel.lit(
+          "wrapping in ('tin', 'glass', 'card', 'paper', 'thin_plastic', 'plastic', 'carton', 'loose')"
+        )
     end
     run "ALTER TABLE movements DROP CONSTRAINT movements_reason_known"
     alter_table(:movements) do
-      add_constraint :movements_reason_known, reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone lost found corrected]
+      add_constraint :movements_reason_known,
+        reason: %w[
+          bought made brought_in split eaten cooked given_away animals composted binned undone lost found corrected
+        ]
     end
 
     alter_table(:places) do
@@ -39,7 +49,8 @@ Sequel.migration do
       add_constraint :places_reach_known, reach: %w[hand steps away]
       add_constraint :places_fill_sane, Sequel.lit("fill_percent between 0 and 100")
       add_constraint :places_rhythm_sane, Sequel.lit("count_every_days between 1 and 1000")
-      add_constraint :places_inner_three, Sequel.lit("inner_mm is null or (array_length(inner_mm, 1) = 3 and 0 < all (inner_mm))")
+      add_constraint :places_inner_three,
+        Sequel.lit("inner_mm is null or (array_length(inner_mm, 1) = 3 and 0 < all (inner_mm))")
     end
     alter_table(:foods) do
       add_column :working_amount, "numeric(20,6)"
@@ -65,7 +76,11 @@ Sequel.migration do
 
     create_table(:place_photos) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :place_photos_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :place_photos_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :place_photos_household
       column :place_id, :bigint, null: false
       String :media_type, null: false
       column :bytes, :bytea, null: false
@@ -77,7 +92,11 @@ Sequel.migration do
     end
     create_table(:containers) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :containers_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :containers_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :containers_household
       String :name, null: false
       String :kind, null: false
       String :shape, null: false, default: "straight"
@@ -96,7 +115,12 @@ Sequel.migration do
       constraint(:containers_capacity_positive, Sequel.lit("capacity_ml > 0"))
       constraint(:containers_owned_sane, Sequel.lit("owned between 0 and 10000"))
     end
-    alter_table(:lots) { add_foreign_key %i[household_id container_id], :containers, key: %i[household_id id], name: :lots_container_same_household }
+    alter_table(:lots) do
+      add_foreign_key %i[household_id container_id],
+        :containers,
+        key: %i[household_id id],
+        name: :lots_container_same_household
+    end
 
     create_table(:counts) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :counts_pk
@@ -112,7 +136,11 @@ Sequel.migration do
     end
     create_table(:count_lines) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :count_lines_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :count_lines_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :count_lines_household
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :count_lines_account
       column :count_id, :bigint, null: false
       column :lot_id, :bigint
@@ -123,17 +151,27 @@ Sequel.migration do
       column :draft, :jsonb
       TrueClass :removed, null: false, default: false
       column :entered_at, :timestamptz, null: false, default: Sequel.lit("now()")
-      index %i[count_id lot_id], unique: true, name: :count_lines_once, where: Sequel.lit("lot_id is not null and not removed")
+      index %i[count_id lot_id],
+        unique: true,
+        name: :count_lines_once,
+        where: Sequel.lit("lot_id is not null and not removed")
       index %i[count_id household_id], name: :count_lines_by_count
       foreign_key %i[household_id count_id], :counts, key: %i[household_id id], name: :count_lines_count_same_household
       foreign_key %i[household_id lot_id], :lots, key: %i[household_id id], name: :count_lines_lot_same_household
       constraint(:count_lines_found_known, found: %w[as_expected amount level gone new])
-      constraint(:count_lines_shape, Sequel.lit("(found = 'new') = (lot_id is null) and (found = 'new') = (draft is not null)"))
+      constraint(
+        :count_lines_shape,
+        Sequel.lit("(found = 'new') = (lot_id is null) and (found = 'new') = (draft is not null)")
+      )
     end
 
     create_table(:care_rules) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :care_rules_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :care_rules_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :care_rules_household
       String :title, null: false
       column :lot_id, :bigint
       column :place_id, :bigint
@@ -150,13 +188,26 @@ Sequel.migration do
       index %i[lot_id household_id], name: :care_rules_by_lot
       foreign_key %i[household_id lot_id], :lots, key: %i[household_id id], name: :care_lot_same_household
       foreign_key %i[household_id place_id], :places, key: %i[household_id id], name: :care_place_same_household
-      constraint(:care_rules_rhythm, Sequel.lit("(every_days is null or every_days between 1 and 3650) and (every_months is null or every_months between 1 and 120) and (every_days is null or every_months is null)"))
-      constraint(:care_rules_holds, Sequel.lit("holds_days is null or (holds_days between 1 and 3650 and lot_id is not null)"))
+      constraint(
+        :care_rules_rhythm,
+        Sequel.lit(
+          "(every_days is null or every_days between 1 and 3650) and (every_months is null or every_months between 1 " \
+          "and 120) and (every_days is null or every_months is null)"
+        )
+      )
+      constraint(
+        :care_rules_holds,
+        Sequel.lit("holds_days is null or (holds_days between 1 and 3650 and lot_id is not null)")
+      )
     end
 
     create_table(:record_events) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :record_events_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :record_events_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :record_events_household
       column :act_id, :bigint, null: false
       String :record, null: false
       column :record_id, :bigint, null: false
@@ -166,11 +217,16 @@ Sequel.migration do
       index %i[record_id record household_id], name: :record_events_by_record
       foreign_key %i[household_id act_id], :acts, key: %i[household_id id], name: :record_events_act_same_household
     end
-    run "CREATE TRIGGER record_events_append_only BEFORE UPDATE OR DELETE ON record_events FOR EACH ROW EXECUTE FUNCTION refuse_change()"
+    run "CREATE TRIGGER record_events_append_only BEFORE UPDATE OR DELETE ON record_events FOR EACH ROW EXECUTE " \
+        "FUNCTION refuse_change()"
 
     create_table(:invitations) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :invitations_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :invitations_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :invitations_household
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :invitations_by
       foreign_key :for_account_id, :accounts, type: :Bignum, foreign_key_constraint_name: :invitations_for
       String :name, null: false
@@ -185,7 +241,11 @@ Sequel.migration do
     end
     create_table(:calendar_feeds) do
       primary_key :id, type: :Bignum, identity: :always, primary_key_constraint_name: :calendar_feeds_pk
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :calendar_feeds_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :calendar_feeds_household
       foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :calendar_feeds_by
       String :token_hash, null: false
       column :made_at, :timestamptz, null: false, default: Sequel.lit("now()")
@@ -193,7 +253,11 @@ Sequel.migration do
       index :token_hash, unique: true, name: :calendar_feeds_token_once
     end
     create_table(:device_readings) do
-      foreign_key :household_id, :households, type: :Bignum, null: false, foreign_key_constraint_name: :device_readings_household
+      foreign_key :household_id,
+        :households,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :device_readings_household
       String :device, null: false
       column :reading, :jsonb, null: false
       column :read_at, :timestamptz, null: false, default: Sequel.lit("now()")
@@ -204,7 +268,8 @@ Sequel.migration do
     current = "nullif(current_setting('nut_shelf.household', true), '')::bigint"
     walled.each do |table|
       run "ALTER TABLE #{table} ENABLE ROW LEVEL SECURITY"
-      run "CREATE POLICY household_wall ON #{table} USING (household_id = #{current}) WITH CHECK (household_id = #{current})"
+      run "CREATE POLICY household_wall ON #{table} USING (household_id = #{current}) WITH CHECK (household_id = " \
+          "#{current})"
       run "GRANT SELECT, INSERT ON #{table} TO #{role}"
       run "GRANT UPDATE ON #{table} TO #{role}" unless table == :record_events
     end
@@ -230,7 +295,10 @@ Sequel.migration do
     run "DROP FUNCTION invitation_for(text); DROP FUNCTION calendar_for(text);"
     run "REVOKE UPDATE, DELETE ON memberships FROM #{role}"
     run "REVOKE DELETE ON pack_barcodes FROM #{role}"
-    drop_table(:device_readings, :calendar_feeds, :invitations, :record_events, :care_rules, :count_lines, :counts, :place_photos)
+    drop_table(
+      :device_readings, :calendar_feeds, :invitations, :record_events, :care_rules, :count_lines, :counts,
+      :place_photos
+    )
     alter_table(:lots) { drop_constraint :lots_container_same_household, type: :foreign_key }
     drop_table(:containers)
     alter_table(:keeping_rules) do
@@ -244,10 +312,15 @@ Sequel.migration do
     drop_column :households, :version
     alter_table(:people) { %i[excludes note archived_at version].each { |name| drop_column name } }
     alter_table(:foods) { %i[working_amount weekly_said].each { |name| drop_column name } }
-    alter_table(:places) { %i[dark reach inner_mm fill_percent fill_said_on count_every_days counted_on note].each { |name| drop_column name } }
+    alter_table(:places) do
+      %i[dark reach inner_mm fill_percent fill_said_on count_every_days counted_on note].each do |name|
+        drop_column name
+      end
+    end
     run "ALTER TABLE movements DROP CONSTRAINT movements_reason_known"
     alter_table(:movements) do
-      add_constraint :movements_reason_known, reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone]
+      add_constraint :movements_reason_known,
+        reason: %w[bought made brought_in split eaten cooked given_away animals composted binned undone]
     end
     alter_table(:lots) { lot_columns.each { |name| drop_column name } }
   end

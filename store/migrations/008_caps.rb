@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # What the caps of a date need: the first day anybody knew of a stack, what has no date on purpose, the date for
-# those who eat by the date only, and what a food of one's own holds. `dated_by` says by which rules a household's stacks were dated last.
+# those who eat by the date only, and what a food of one's own holds. `dated_by` says by which rules a household's
+# stacks were dated last.
 Sequel.migration do
   role = "nut_shelf_app"
   added = %w[known_on look_first age_unknown strict_until]

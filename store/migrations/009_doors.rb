@@ -3,8 +3,10 @@
 # Who may undo what, sessions that end, and secrets that live as hashes only.
 Sequel.migration do
   role = "nut_shelf_app"
-  keeper_kinds = %w[add_person change_person add_place change_place remove_place set_food set_household set_keeping drop_keeping
-                    import clear invite]
+  keeper_kinds = %w[
+    add_person change_person add_place change_place remove_place set_food set_household set_keeping drop_keeping
+    import clear invite
+  ]
 
   up do
     # The role of whoever did it: a helper undoes what helpers did.
@@ -13,13 +15,17 @@ Sequel.migration do
       ALTER TABLE acts DISABLE TRIGGER USER;
       UPDATE acts SET role = 'helper' FROM memberships
        WHERE memberships.account_id = acts.account_id AND memberships.household_id = acts.household_id AND memberships.role = 'helper'
-         AND acts.kind NOT IN (#{keeper_kinds.map { |kind| "'#{kind}'" }.join(', ')});
+         AND acts.kind NOT IN (#{keeper_kinds.map { |kind| "'#{kind}'" }.join(", ")});
       ALTER TABLE acts ENABLE TRIGGER USER;
     SQL
     alter_table(:acts) { add_constraint :acts_role_known, role: %w[keeper helper] }
 
     create_table(:account_active_session_keys) do
-      foreign_key :account_id, :accounts, type: :Bignum, null: false, foreign_key_constraint_name: :active_sessions_account
+      foreign_key :account_id,
+        :accounts,
+        type: :Bignum,
+        null: false,
+        foreign_key_constraint_name: :active_sessions_account
       String :session_id, null: false
       column :created_at, :timestamptz, null: false, default: Sequel.lit("now()")
       column :last_use, :timestamptz, null: false, default: Sequel.lit("now()")

@@ -3,9 +3,10 @@
 # What changed, by topic. The database itself notes it, whoever writes: the first write of a transaction raises the
 # household's revision, and each topic that is written to takes that number. A view is as old as the topics it reads.
 Sequel.migration do
-  topics = { stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules],
-             people: %i[people], counts: %i[counts count_lines],
-             rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers] }
+  topics = {
+    stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules], people: %i[people],
+    counts: %i[counts count_lines], rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
+  }
 
   up do
     topics.each_key { |topic| add_column :households, :"#{topic}_revision", :Bignum, null: false, default: 0 }

@@ -16,7 +16,10 @@ applyTheme();
 const away = (error: unknown) => error instanceof Problem && error.away;
 const tell = (name: string) => void window.dispatchEvent(new Event(name));
 const client = new QueryClient({
-  queryCache: new QueryCache({ onError: (error) => away(error) && tell("house-away"), onSuccess: () => tell("house-back") }),
+  queryCache: new QueryCache({
+    onError: (error) => away(error) && tell("house-away"),
+    onSuccess: () => tell("house-back"),
+  }),
   defaultOptions: {
     queries: {
       staleTime: 4000,
@@ -30,7 +33,9 @@ const client = new QueryClient({
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <Boundary at=""><App /></Boundary>
+      <Boundary at="">
+        <App />
+      </Boundary>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -3,19 +3,99 @@ import { describe, expect, it } from "vitest";
 import type { Place, StackDetail } from "../src/api/types";
 import { DOINGS } from "../src/views/shelf/doings";
 
-const place = (id: number, kind: Place["kind"]): Place => ({ id, name: kind, kind, tier: "working", low_c: null, high_c: null, parent_id: null, stacks: 0, dark: false, reach: "hand", inner_mm: null, fill_percent: null, fill_said_on: null, count_every_days: null, counted_on: null, note: "", version: 1, photo: false });
+const place = (id: number, kind: Place["kind"]): Place => ({
+  id,
+  name: kind,
+  kind,
+  tier: "working",
+  low_c: null,
+  high_c: null,
+  parent_id: null,
+  stacks: 0,
+  dark: false,
+  reach: "hand",
+  inner_mm: null,
+  fill_percent: null,
+  fill_said_on: null,
+  count_every_days: null,
+  counted_on: null,
+  note: "",
+  version: 1,
+  photo: false,
+});
 const places = [place(1, "cupboard"), place(2, "fridge"), place(3, "freezer")];
 
-function detail(stack: Partial<StackDetail["stack"]> = {}, facts: Partial<StackDetail["facts"]> = {}, more: Partial<StackDetail> = {}): StackDetail {
+function detail(
+  stack: Partial<StackDetail["stack"]> = {},
+  facts: Partial<StackDetail["facts"]> = {},
+  more: Partial<StackDetail> = {},
+): StackDetail {
   return {
-    stack: stackOf({ id: 9, food_id: 4, food: "Beef mince", name: "Beef mince", group: "protein", place_id: 2, amount: "400 g", on_hand: "400", unit: "g", pack: "400", noun: null, open: false, frozen: false, level: null, state: "front", days_left: 2, usable_until: "2026-11-26", flags: [], value_minor: 420, value_estimated: false, ...stack }),
-    place: "fridge", quality_until: null, safety_until: "2026-11-26", ready_on: null, basis: "printed", school: "look, then decide", steps: [], warnings: [], cautions: [], history: [],
+    stack: stackOf({
+      id: 9,
+      food_id: 4,
+      food: "Beef mince",
+      name: "Beef mince",
+      group: "protein",
+      place_id: 2,
+      amount: "400 g",
+      on_hand: "400",
+      unit: "g",
+      pack: "400",
+      noun: null,
+      open: false,
+      frozen: false,
+      level: null,
+      state: "front",
+      days_left: 2,
+      usable_until: "2026-11-26",
+      flags: [],
+      value_minor: 420,
+      value_estimated: false,
+      ...stack,
+    }),
+    place: "fridge",
+    quality_until: null,
+    safety_until: "2026-11-26",
+    ready_on: null,
+    basis: "printed",
+    school: "look, then decide",
+    steps: [],
+    warnings: [],
+    cautions: [],
+    history: [],
     facts: {
-      label: "", printed_on: "2026-11-26", printed_kind: "use_by", made_on: null, acquired_on: "2026-11-22", directions: "", bought_for: "", lot_text: "", wrapping: "plastic", container: null, container_id: null, quarantined: false,
-      quarantine_reason: null, situation: "bought_sealed", seen_on: null, ...facts,
+      label: "",
+      printed_on: "2026-11-26",
+      printed_kind: "use_by",
+      made_on: null,
+      acquired_on: "2026-11-22",
+      directions: "",
+      bought_for: "",
+      lot_text: "",
+      wrapping: "plastic",
+      container: null,
+      container_id: null,
+      quarantined: false,
+      quarantine_reason: null,
+      situation: "bought_sealed",
+      seen_on: null,
+      ...facts,
     },
-    look: { kind: "fresh", signs: [{ sign: "Slime", means: "bad" }, { sign: "Wilted", means: "turning" }, { sign: "A small spot", means: "good" }] },
-    storage: { now: null, ways: [] }, care: [], care_advised: [], ripening: [], parts: [], ...more,
+    look: {
+      kind: "fresh",
+      signs: [
+        { sign: "Slime", means: "bad" },
+        { sign: "Wilted", means: "turning" },
+        { sign: "A small spot", means: "good" },
+      ],
+    },
+    storage: { now: null, ways: [] },
+    care: [],
+    care_advised: [],
+    ripening: [],
+    parts: [],
+    ...more,
   };
 }
 
@@ -62,34 +142,94 @@ describe("what a form sends", () => {
   it("leaves an empty amount out and reads a comma as a point", () => {
     expect(sent("take", [["amount", ""]])).toEqual({});
     expect(sent("take", [["amount", " 1,5 "]])).toEqual({ amount: "1.5" });
-    expect(sent("move", [["place_id", "3"], ["amount", "100"]])).toEqual({ place_id: 3, amount: "100" });
+    expect(
+      sent("move", [
+        ["place_id", "3"],
+        ["amount", "100"],
+      ]),
+    ).toEqual({ place_id: 3, amount: "100" });
     expect(sent("freeze", [["amount", ""]])).toEqual({ place_id: 3 });
   });
 
   it("takes the worst sign that was ticked, unless a person says otherwise", () => {
     expect(sent("look", [["result", ""]])).toEqual({ result: "good" });
-    expect(sent("look", [["sign", "Wilted"], ["sign", "A small spot"], ["result", ""]])).toEqual({ result: "turning", signs: ["Wilted", "A small spot"] });
-    expect(sent("look", [["sign", "Slime"], ["sign", "Wilted"], ["result", ""]])).toEqual({ result: "bad", signs: ["Slime", "Wilted"] });
-    expect(sent("look", [["sign", "Wilted"], ["result", "good"]])).toEqual({ result: "good", signs: ["Wilted"] });
+    expect(
+      sent("look", [
+        ["sign", "Wilted"],
+        ["sign", "A small spot"],
+        ["result", ""],
+      ]),
+    ).toEqual({ result: "turning", signs: ["Wilted", "A small spot"] });
+    expect(
+      sent("look", [
+        ["sign", "Slime"],
+        ["sign", "Wilted"],
+        ["result", ""],
+      ]),
+    ).toEqual({ result: "bad", signs: ["Slime", "Wilted"] });
+    expect(
+      sent("look", [
+        ["sign", "Wilted"],
+        ["result", "good"],
+      ]),
+    ).toEqual({ result: "good", signs: ["Wilted"] });
   });
 
   it("splits by number or by size, never by both", () => {
-    expect(sent("portion", [["count", "3"], ["amount", ""], ["place_id", ""], ["label", ""]])).toEqual({ count: 3 });
-    expect(sent("portion", [["size", "150"], ["amount", "400"], ["place_id", "3"], ["label", "For one"]])).toEqual({ size: "150", amount: "400", place_id: 3, label: "For one" });
+    expect(
+      sent("portion", [
+        ["count", "3"],
+        ["amount", ""],
+        ["place_id", ""],
+        ["label", ""],
+      ]),
+    ).toEqual({ count: 3 });
+    expect(
+      sent("portion", [
+        ["size", "150"],
+        ["amount", "400"],
+        ["place_id", "3"],
+        ["label", "For one"],
+      ]),
+    ).toEqual({ size: "150", amount: "400", place_id: 3, label: "For one" });
   });
 
   it("amends only what changed, with what it said before", () => {
-    const same: [string, string][] = [["label", ""], ["printed_on", "2026-11-26"], ["printed_kind", "use_by"], ["made_on", ""], ["directions", ""], ["bought_for", ""], ["lot_text", ""], ["wrapping", "plastic"]];
-    const but = (name: string, value: string): [string, string][] => same.map(([key, old]) => [key, key === name ? value : old]);
+    const same: [string, string][] = [
+      ["label", ""],
+      ["printed_on", "2026-11-26"],
+      ["printed_kind", "use_by"],
+      ["made_on", ""],
+      ["directions", ""],
+      ["bought_for", ""],
+      ["lot_text", ""],
+      ["wrapping", "plastic"],
+    ];
+    const but = (name: string, value: string): [string, string][] =>
+      same.map(([key, old]) => [key, key === name ? value : old]);
     expect(sent("amend", same)).toEqual({ was: {} });
-    expect(sent("amend", but("printed_on", "2026-11-28"))).toEqual({ printed_on: "2026-11-28", was: { printed_on: "2026-11-26" } });
+    expect(sent("amend", but("printed_on", "2026-11-28"))).toEqual({
+      printed_on: "2026-11-28",
+      was: { printed_on: "2026-11-26" },
+    });
     expect(sent("amend", but("printed_on", ""))).toEqual({ printed_on: null, was: { printed_on: "2026-11-26" } });
     expect(sent("amend", but("directions", "Fry hard"))).toEqual({ directions: "Fry hard", was: { directions: "" } });
     expect(sent("amend", but("wrapping", "paper"))).toEqual({ wrapping: "paper", was: {} });
   });
 
   it("says nought when the amount is wrong and nothing is there", () => {
-    expect(sent("correct", [["amount", ""], ["why", "eaten"]])).toEqual({ amount: "0", why: "eaten" });
-    expect(sent("throw", [["outcome", "binned"], ["why", "turned"], ["amount", ""]])).toEqual({ outcome: "binned", why: "turned" });
+    expect(
+      sent("correct", [
+        ["amount", ""],
+        ["why", "eaten"],
+      ]),
+    ).toEqual({ amount: "0", why: "eaten" });
+    expect(
+      sent("throw", [
+        ["outcome", "binned"],
+        ["why", "turned"],
+        ["amount", ""],
+      ]),
+    ).toEqual({ outcome: "binned", why: "turned" });
   });
 });

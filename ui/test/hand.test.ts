@@ -4,8 +4,23 @@ import { bodyOf, handWords, likelyYear, sizesOf, takenUp } from "../src/label-li
 
 function food(more: Partial<Food> = {}): Food {
   return {
-    id: 4, key: "canned-chickpeas", name: "Chickpeas, canned", aisle: "Tins and cans", food_group: "protein", dimension: "mass", packs: [{ amount: "240", unit: "g", words: "240 g" }, { amount: "400", unit: "g", words: "400 g" }], own: false, allergens: [], mark: "tin",
-    date_kind: "best_before", by_day: false, usual: { amount: "400", unit: "g", noun: null, place_id: 2, count: 3, days: 550, date_kind: "best_before" }, ...more,
+    id: 4,
+    key: "canned-chickpeas",
+    name: "Chickpeas, canned",
+    aisle: "Tins and cans",
+    food_group: "protein",
+    dimension: "mass",
+    packs: [
+      { amount: "240", unit: "g", words: "240 g" },
+      { amount: "400", unit: "g", words: "400 g" },
+    ],
+    own: false,
+    allergens: [],
+    mark: "tin",
+    date_kind: "best_before",
+    by_day: false,
+    usual: { amount: "400", unit: "g", noun: null, place_id: 2, count: 3, days: 550, date_kind: "best_before" },
+    ...more,
   };
 }
 const CAME = { amount: null, unit: "piece", noun: "jar", place_id: 2, count: 2, days: null, date_kind: null } as const;
@@ -15,7 +30,15 @@ describe("one hand", () => {
     const hand = takenUp(food());
     expect(handWords(hand)).toBe("3 x 400 g Chickpeas, canned");
     expect(sizesOf(food())).toEqual(["400g", "240g"]);
-    expect(bodyOf({ ...hand, date: "2028-05-31" }, 2)).toEqual({ food_id: 4, place_id: 2, count: "3", amount: "400", unit: "g", printed_on: "2028-05-31", printed_kind: "best_before" });
+    expect(bodyOf({ ...hand, date: "2028-05-31" }, 2)).toEqual({
+      food_id: 4,
+      place_id: 2,
+      count: "3",
+      amount: "400",
+      unit: "g",
+      printed_on: "2028-05-31",
+      printed_kind: "best_before",
+    });
   });
 
   it("keeps a pack of unknown size by its noun, in the plural where there are several", () => {

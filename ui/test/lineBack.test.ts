@@ -1,6 +1,15 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { belongsTo } from "../src/api/kept";
-import { aside, beginReading, endReading, nextAside, pasted, putAside, recoverReading, takeAside } from "../src/label-line/aside";
+import {
+  aside,
+  beginReading,
+  endReading,
+  nextAside,
+  pasted,
+  putAside,
+  recoverReading,
+  takeAside,
+} from "../src/label-line/aside";
 import { storage } from "./storage";
 import { lineBack, onLineBack, type BackInLine } from "../src/label-line/lineBack";
 
@@ -32,7 +41,12 @@ describe("words that go back into the label line", () => {
 describe("lines that wait", () => {
   it("are taken one by one, each once", () => {
     putAside({ text: "a" }, { text: "b" });
-    expect([takeAside(1), takeAside(1), takeAside(0), takeAside(0)]).toEqual([{ text: "b" }, undefined, { text: "a" }, undefined]);
+    expect([takeAside(1), takeAside(1), takeAside(0), takeAside(0)]).toEqual([
+      { text: "b" },
+      undefined,
+      { text: "a" },
+      undefined,
+    ]);
   });
 
   it("that were pasted come up in their order, others wait to be asked for", () => {

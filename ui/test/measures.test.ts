@@ -3,8 +3,15 @@ import { amountIn, amountOf, inBase } from "../src/kit/form";
 import { measureIn, typedUnits } from "../src/words/region";
 
 const US = {
-  g: [{ words: "oz", is: "28.349523125" }, { words: "lb", is: "453.59237" }, { words: "g", is: "1.0" }],
-  ml: [{ words: "fl oz", is: "29.5735295625" }, { words: "ml", is: "1.0" }],
+  g: [
+    { words: "oz", is: "28.349523125" },
+    { words: "lb", is: "453.59237" },
+    { words: "g", is: "1.0" },
+  ],
+  ml: [
+    { words: "fl oz", is: "29.5735295625" },
+    { words: "ml", is: "1.0" },
+  ],
 };
 const METRIC = { g: [{ words: "g", is: "1.0" }], ml: [{ words: "ml", is: "1.0" }] };
 

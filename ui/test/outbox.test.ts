@@ -62,7 +62,10 @@ describe("the outbox", () => {
 
   it("lets two windows write beside each other", () => {
     store(letter("/a", {}, "mine"));
-    localStorage.setItem(`nut-shelf.letter.1.7.theirs`, JSON.stringify({ ...letter("/b", {}, "theirs"), key: "theirs" }));
+    localStorage.setItem(
+      `nut-shelf.letter.1.7.theirs`,
+      JSON.stringify({ ...letter("/b", {}, "theirs"), key: "theirs" }),
+    );
     belongsTo(1, 7);
     store(letter("/c", {}, "mine too"));
     expect(waiting().map((entry) => entry.words)).toContain("theirs");

@@ -10,13 +10,26 @@ export interface Changes {
   today: string;
 }
 
-/** What each view reads of, by the second part of its key, as the house names it. What is not here reads of everything. */
+/**
+ * What each view reads of, by the second part of its key, as the house names it. What is not here reads of
+ * everything.
+ */
 const READS: Record<string, readonly Topic[]> = {
-  places: ["stock", "rules"], place: ["stock", "rules"], stacks: ["stock", "rules"], stack: ["stock", "plan", "rules"],
-  foods: ["stock", "rules"], bring: ["stock", "rules"], jars: ["stock", "rules"], barcodes: ["rules"],
-  keeping: ["stock", "rules"], care: ["plan", "stock", "rules"], today: ["stock", "plan", "people", "rules"],
-  meals: ["stock", "plan", "people", "rules"], count: ["stock", "counts", "rules"],
-  dishes: ["stock", "plan", "people", "rules"], missing: ["stock", "plan", "people", "rules"],
+  places: ["stock", "rules"],
+  place: ["stock", "rules"],
+  stacks: ["stock", "rules"],
+  stack: ["stock", "plan", "rules"],
+  foods: ["stock", "rules"],
+  bring: ["stock", "rules"],
+  jars: ["stock", "rules"],
+  barcodes: ["rules"],
+  keeping: ["stock", "rules"],
+  care: ["plan", "stock", "rules"],
+  today: ["stock", "plan", "people", "rules"],
+  meals: ["stock", "plan", "people", "rules"],
+  count: ["stock", "counts", "rules"],
+  dishes: ["stock", "plan", "people", "rules"],
+  missing: ["stock", "plan", "people", "rules"],
   // The cook's page must not change under the cook's hands.
   meal: [],
 };

@@ -19,13 +19,21 @@ export class Problem extends Error {
 }
 
 const AWAY: ProblemDocument = {
-  type: "about:blank", status: 503, code: "database_away", title: "The house is not answering.",
-  remedy: "What you typed is kept. It is sent as soon as it answers.", errors: [],
+  type: "about:blank",
+  status: 503,
+  code: "database_away",
+  title: "The house is not answering.",
+  remedy: "What you typed is kept. It is sent as soon as it answers.",
+  errors: [],
 };
 
 const FAULT: ProblemDocument = {
-  type: "about:blank", status: 500, code: "server_error", title: "Something went wrong on our side.",
-  remedy: "Try again. What you typed is still there.", errors: [],
+  type: "about:blank",
+  status: 500,
+  code: "server_error",
+  title: "Something went wrong on our side.",
+  remedy: "Try again. What you typed is still there.",
+  errors: [],
 };
 
 /** Longer than the slowest list takes; then the line is dead. */
@@ -54,7 +62,8 @@ async function answer<T>(response: Response): Promise<T> {
   if (response.ok && body !== undefined) return body as T;
   if (isProblem(body)) throw new Problem(body);
   if ([502, 503, 504].includes(response.status)) throw new Problem({ ...AWAY, status: response.status });
-  const said = typeof body === "object" && body !== null && "error" in body ? { title: String(body.error), remedy: null } : {};
+  const said =
+    typeof body === "object" && body !== null && "error" in body ? { title: String(body.error), remedy: null } : {};
   throw new Problem({ ...FAULT, status: response.ok ? 500 : response.status, ...said });
 }
 
@@ -74,7 +83,11 @@ export async function get<T>(path: string): Promise<T> {
 
 /** A write. The key stands for one intent of the person and stays the same over every try. */
 export async function post<T>(path: string, body: unknown, key?: string, envelope?: Envelope): Promise<T> {
-  const headers: Record<string, string> = { "content-type": "application/json", accept: "application/json", "x-csrf-token": csrf };
+  const headers: Record<string, string> = {
+    "content-type": "application/json",
+    accept: "application/json",
+    "x-csrf-token": csrf,
+  };
   if (key) headers["idempotency-key"] = key;
   if (envelope) {
     headers["act-device"] = envelope.device;

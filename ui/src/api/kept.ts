@@ -56,8 +56,12 @@ export function keptEach<T extends { key: string; sequence: number }>(name: stri
   return {
     event,
     read: () => {
-      const names = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? "").filter((one) => one.startsWith(at("")));
-      return names.flatMap((one) => parsed<T>(localStorage.getItem(one))).sort((one, other) => one.sequence - other.sequence);
+      const names = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? "").filter(
+        (one) => one.startsWith(at("")),
+      );
+      return names
+        .flatMap((one) => parsed<T>(localStorage.getItem(one)))
+        .sort((one, other) => one.sequence - other.sequence);
     },
     put: (item) => {
       localStorage.setItem(at(item.key), JSON.stringify(item));

@@ -4,7 +4,10 @@ import { envelope, type Envelope } from "./envelope";
 import { keptEach } from "./kept";
 import type { ProblemDocument } from "./types";
 
-/** What was typed or done and has not been taken in yet. It belongs to one person in one household and outlives a reload. */
+/**
+ * What was typed or done and has not been taken in yet. It belongs to one person in one household and outlives a
+ * reload.
+ */
 export interface Letter extends Envelope {
   key: string;
   path: string;

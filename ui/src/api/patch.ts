@@ -14,7 +14,14 @@ function earlier(one: Stack, other: Stack): number {
 function counted(stacks: Stack[]): Shelf["totals"] {
   const of = (state: string) => stacks.filter((stack) => stack.state === state).length;
   const value = stacks.reduce((sum, stack) => sum + stack.value_minor, 0);
-  return { stacks: stacks.length, value_minor: value, front: of("front"), look: of("look"), stop: of("stop"), undated: of("undated") };
+  return {
+    stacks: stacks.length,
+    value_minor: value,
+    front: of("front"),
+    look: of("look"),
+    stop: of("stop"),
+    undated: of("undated"),
+  };
 }
 
 /** The shelf with what an act touched as it is now; every other stack is the very same object. */
@@ -25,7 +32,8 @@ export function patched(shelf: Shelf, touched: Touched): Shelf {
 }
 
 /**
- * Takes an act's answer into what is shown. Where it names what it touched, the shelf is patched and not asked for again;
+ * Takes an act's answer into what is shown. Where it names what it touched, the shelf is patched and not asked for
+ * again;
  * everything else that is in sight is read anew, and what is not is read when it is next looked at.
  */
 export function taken(client: QueryClient, done: Done): void {

@@ -1,6 +1,30 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
-import type { ActRow, Barcode, BringItem, CareRow, Container, Count, Counts, Difference, Dish, Food, Grid, KeepingPage, Meal, MealDetail, Missing, PeoplePage, Place, PlaceDetail, Session, Stack, StackDetail, Tie, Today } from "./types";
+import type {
+  ActRow,
+  Barcode,
+  BringItem,
+  CareRow,
+  Container,
+  Count,
+  Counts,
+  Difference,
+  Dish,
+  Food,
+  Grid,
+  KeepingPage,
+  Meal,
+  MealDetail,
+  Missing,
+  PeoplePage,
+  Place,
+  PlaceDetail,
+  Session,
+  Stack,
+  StackDetail,
+  Tie,
+  Today,
+} from "./types";
 
 // Key and fetcher stand together; every write makes all of "house" stale.
 const house = "house";
@@ -14,7 +38,10 @@ export const sessionQuery = queryOptions({
   },
 });
 
-export const placesQuery = queryOptions({ queryKey: [house, "places"], queryFn: async () => (await get<{ places: Place[] }>("/api/places")).places });
+export const placesQuery = queryOptions({
+  queryKey: [house, "places"],
+  queryFn: async () => (await get<{ places: Place[] }>("/api/places")).places,
+});
 
 export interface Shelf {
   stacks: Stack[];
@@ -29,7 +56,9 @@ export const shelfQuery = queryOptions({
     const shelf: Shelf = { stacks: [], totals: NO_TOTALS };
     let cursor: string | null = "";
     while (cursor !== null) {
-      const page: { stacks: Stack[]; next: string | null; totals: Shelf["totals"] | null } = await get(`/api/stacks?limit=2000${cursor ? `&cursor=${encodeURIComponent(cursor)}` : ""}`);
+      const page: { stacks: Stack[]; next: string | null; totals: Shelf["totals"] | null } = await get(
+        `/api/stacks?limit=2000${cursor ? `&cursor=${encodeURIComponent(cursor)}` : ""}`,
+      );
       shelf.stacks.push(...page.stacks);
       if (page.totals) shelf.totals = page.totals;
       cursor = page.next;
@@ -38,25 +67,68 @@ export const shelfQuery = queryOptions({
   },
 });
 
-export const stackQuery = (id: number) => queryOptions({ queryKey: [house, "stack", id], queryFn: () => get<StackDetail>(`/api/stacks/${id}`) });
+export const stackQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "stack", id], queryFn: () => get<StackDetail>(`/api/stacks/${id}`) });
 export const todayQuery = queryOptions({ queryKey: [house, "today"], queryFn: () => get<Today>("/api/today") });
-export const actsQuery = queryOptions({ queryKey: [house, "acts"], queryFn: async () => (await get<{ acts: ActRow[] }>("/api/acts")).acts });
-export const mealsQuery = queryOptions({ queryKey: [house, "meals"], queryFn: () => get<{ meals: Meal[]; ties: Tie[] }>("/api/meals") });
-export const mealQuery = (id: number) => queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });
-export const dishesQuery = (on: string) => queryOptions({ queryKey: [house, "dishes", on], queryFn: () => get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`) });
-export const missingQuery = (days: number) => queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });
+export const actsQuery = queryOptions({
+  queryKey: [house, "acts"],
+  queryFn: async () => (await get<{ acts: ActRow[] }>("/api/acts")).acts,
+});
+export const mealsQuery = queryOptions({
+  queryKey: [house, "meals"],
+  queryFn: () => get<{ meals: Meal[]; ties: Tie[] }>("/api/meals"),
+});
+export const mealQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });
+export const dishesQuery = (on: string) =>
+  queryOptions({
+    queryKey: [house, "dishes", on],
+    queryFn: () =>
+      get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`),
+  });
+export const missingQuery = (days: number) =>
+  queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });
 export const foodsQuery = (text: string) =>
-  queryOptions({ queryKey: [house, "foods", text], queryFn: async () => (await get<{ foods: Food[] }>(`/api/foods?q=${encodeURIComponent(text)}`)).foods });
-export const usualFoodsQuery = queryOptions({ queryKey: [house, "foods", "", "usual"], queryFn: async () => (await get<{ foods: Food[] }>("/api/foods?usual=yes")).foods });
+  queryOptions({
+    queryKey: [house, "foods", text],
+    queryFn: async () => (await get<{ foods: Food[] }>(`/api/foods?q=${encodeURIComponent(text)}`)).foods,
+  });
+export const usualFoodsQuery = queryOptions({
+  queryKey: [house, "foods", "", "usual"],
+  queryFn: async () => (await get<{ foods: Food[] }>("/api/foods?usual=yes")).foods,
+});
 export const countsQuery = queryOptions({ queryKey: [house, "count"], queryFn: () => get<Counts>("/api/counts") });
-export const countQuery = (id: number) => queryOptions({ queryKey: [house, "count", id], queryFn: () => get<Count>(`/api/counts/${id}`) });
+export const countQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "count", id], queryFn: () => get<Count>(`/api/counts/${id}`) });
 export const differencesQuery = (id: number) =>
-  queryOptions({ queryKey: [house, "count", id, "differences"], queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences, staleTime: 0, gcTime: 0 });
-export const placeQuery = (id: number) => queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
-export const bringQuery = queryOptions({ queryKey: [house, "bring"], queryFn: () => get<{ items: BringItem[]; crossed: PlaceDetail["warnings"] }>("/api/bring-forward") });
-export const jarsQuery = queryOptions({ queryKey: [house, "jars"], queryFn: async () => (await get<{ containers: Container[] }>("/api/containers")).containers });
-export const careQuery = queryOptions({ queryKey: [house, "care"], queryFn: async () => (await get<{ care: CareRow[] }>("/api/care")).care });
-export const barcodesQuery = queryOptions({ queryKey: [house, "barcodes"], queryFn: async () => (await get<{ barcodes: Barcode[] }>("/api/barcodes")).barcodes });
-export const keepingQuery = (id: number) => queryOptions({ queryKey: [house, "keeping", id], queryFn: () => get<KeepingPage>(`/api/keeping/${id}`) });
+  queryOptions({
+    queryKey: [house, "count", id, "differences"],
+    queryFn: async () => (await get<{ differences: Difference[] }>(`/api/counts/${id}/differences`)).differences,
+    staleTime: 0,
+    gcTime: 0,
+  });
+export const placeQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
+export const bringQuery = queryOptions({
+  queryKey: [house, "bring"],
+  queryFn: () => get<{ items: BringItem[]; crossed: PlaceDetail["warnings"] }>("/api/bring-forward"),
+});
+export const jarsQuery = queryOptions({
+  queryKey: [house, "jars"],
+  queryFn: async () => (await get<{ containers: Container[] }>("/api/containers")).containers,
+});
+export const careQuery = queryOptions({
+  queryKey: [house, "care"],
+  queryFn: async () => (await get<{ care: CareRow[] }>("/api/care")).care,
+});
+export const barcodesQuery = queryOptions({
+  queryKey: [house, "barcodes"],
+  queryFn: async () => (await get<{ barcodes: Barcode[] }>("/api/barcodes")).barcodes,
+});
+export const keepingQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "keeping", id], queryFn: () => get<KeepingPage>(`/api/keeping/${id}`) });
 export const peopleQuery = queryOptions({ queryKey: [house, "people"], queryFn: () => get<PeoplePage>("/api/people") });
-export const gridsQuery = queryOptions({ queryKey: ["grids"], queryFn: async () => (await get<{ grids: Grid[] }>("/api/labels/grids")).grids });
+export const gridsQuery = queryOptions({
+  queryKey: ["grids"],
+  queryFn: async () => (await get<{ grids: Grid[] }>("/api/labels/grids")).grids,
+});

@@ -36,11 +36,27 @@ export function Letters({ onClose }: { onClose: () => void }) {
   return (
     <Sheet open onClose={onClose} title={say.title}>
       <p className="text-soft mt-2">{say.note}</p>
-      <Group title={say.refused} empty={refused.length === 0}>{refused.map((letter) => <Refused key={letter.key} letter={letter} onDrop={drop} onClose={onClose} />)}</Group>
-      <Group title={say.asks} empty={aside.length === 0}>{aside.map((line, index) => <Line key={`${index}-${line.text}`} line={line} index={index} onDrop={dropLine} onClose={onClose} />)}</Group>
-      <Group title={say.pending} empty={pending.length === 0}>{pending.map((letter) => <Pending key={letter.key} letter={letter} onDrop={drop} />)}</Group>
+      <Group title={say.refused} empty={refused.length === 0}>
+        {refused.map((letter) => (
+          <Refused key={letter.key} letter={letter} onDrop={drop} onClose={onClose} />
+        ))}
+      </Group>
+      <Group title={say.asks} empty={aside.length === 0}>
+        {aside.map((line, index) => (
+          <Line key={`${index}-${line.text}`} line={line} index={index} onDrop={dropLine} onClose={onClose} />
+        ))}
+      </Group>
+      <Group title={say.pending} empty={pending.length === 0}>
+        {pending.map((letter) => (
+          <Pending key={letter.key} letter={letter} onDrop={drop} />
+        ))}
+      </Group>
       {all.length + aside.length === 0 && <p className="mt-4">{say.none}</p>}
-      {dropped && <p role="status" className="mt-4">{say.dropped(dropped.words)} <Button onClick={bringBack}>{say.bringBack}</Button></p>}
+      {dropped && (
+        <p role="status" className="mt-4">
+          {say.dropped(dropped.words)} <Button onClick={bringBack}>{say.bringBack}</Button>
+        </p>
+      )}
     </Sheet>
   );
 }
@@ -70,13 +86,23 @@ function Pending({ letter, onDrop }: { letter: outbox.Letter; onDrop: (letter: o
       <When letter={letter} />
       <div className="flex gap-2">
         <Button onClick={() => again(letter)}>{say.sendNow}</Button>
-        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>{say.drop}</Button>
+        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>
+          {say.drop}
+        </Button>
       </div>
     </li>
   );
 }
 
-function Refused({ letter, onDrop, onClose }: { letter: outbox.Letter; onDrop: (letter: outbox.Letter) => void; onClose: () => void }) {
+function Refused({
+  letter,
+  onDrop,
+  onClose,
+}: {
+  letter: outbox.Letter;
+  onDrop: (letter: outbox.Letter) => void;
+  onClose: () => void;
+}) {
   const { again } = useActs();
   const go = useGo();
   const sides = bothSides(letter);
@@ -92,14 +118,35 @@ function Refused({ letter, onDrop, onClose }: { letter: outbox.Letter; onDrop: (
       <span className="text-beet">{letter.problem?.title}</span>
       {letter.problem?.remedy && <span className="text-soft">{letter.problem.remedy}</span>}
       {sides.length > 0 && (
-        <table className="text-small w-full"><thead><tr className="text-left"><th /><th>{say.yours}</th><th>{say.saysNow}</th></tr></thead>
-          <tbody>{sides.map((side) => <tr key={side.name}><th className="text-left font-normal">{side.name}</th><td className="break-words">{side.mine}</td><td className="break-words">{side.theirs}</td></tr>)}</tbody>
+        <table className="text-small w-full">
+          <thead>
+            <tr className="text-left">
+              <th />
+              <th>{say.yours}</th>
+              <th>{say.saysNow}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sides.map((side) => (
+              <tr key={side.name}>
+                <th className="text-left font-normal">{side.name}</th>
+                <td className="break-words">{side.mine}</td>
+                <td className="break-words">{side.theirs}</td>
+              </tr>
+            ))}
+          </tbody>
         </table>
       )}
       <div className="flex flex-wrap gap-2">
-        {view && <Button look="main" onClick={look}>{say.look}</Button>}
+        {view && (
+          <Button look="main" onClick={look}>
+            {say.look}
+          </Button>
+        )}
         <Button onClick={() => again(insisting(letter))}>{sides.length > 0 ? say.mineStands : say.sendAgain}</Button>
-        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>{say.drop}</Button>
+        <Button look="plain" aria-label={say.dropThis(letter.words)} onClick={() => onDrop(letter)}>
+          {say.drop}
+        </Button>
       </div>
     </li>
   );
@@ -122,8 +169,12 @@ function Line({ line, index, onDrop, onClose }: LineProps) {
     <li className={row}>
       <b className="break-words">{line.text}</b>
       <div className="flex gap-2">
-        <Button look="main" onClick={edit}>{say.edit}</Button>
-        <Button look="plain" aria-label={say.dropThis(line.text)} onClick={() => onDrop(index)}>{say.drop}</Button>
+        <Button look="main" onClick={edit}>
+          {say.edit}
+        </Button>
+        <Button look="plain" aria-label={say.dropThis(line.text)} onClick={() => onDrop(index)}>
+          {say.drop}
+        </Button>
       </div>
     </li>
   );

@@ -22,7 +22,12 @@ export function LettersButton({ onOpen }: { onOpen: () => void }) {
   const refused = letters.some((letter) => letter.state === "refused");
   if (count === 0) return null;
   return (
-    <button type="button" onClick={onOpen} className={`px-3 min-h-[34px] rounded-lg font-bold text-[#14212e] ${refused ? "bg-[#f6b8cf]" : "bg-[#e3ab1f]"}`} aria-label={say.badge(count)}>
+    <button
+      type="button"
+      onClick={onOpen}
+      className={`px-3 min-h-[34px] rounded-lg font-bold text-[#14212e] ${refused ? "bg-[#f6b8cf]" : "bg-[#e3ab1f]"}`}
+      aria-label={say.badge(count)}
+    >
       {say.waits(count)}
     </button>
   );

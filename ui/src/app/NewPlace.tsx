@@ -5,15 +5,29 @@ import { Temperature, temperatures } from "./Temperature";
 import { Form, Pick, Submit, Text } from "../kit/form";
 import * as say from "../words/app";
 
-export const KINDS: [string, string][] = [["cupboard", say.cupboardOrShelf], ["cool_dark", say.coolDarkCellar], ["fridge", "fridge"], ["freezer", "freezer"]];
-export const TIERS: [string, string][] = [["working", say.atHandFor], ["backstock", say.backstockFurtherOff], ["set_apart", say.setApartMeals]];
+export const KINDS: [string, string][] = [
+  ["cupboard", say.cupboardOrShelf],
+  ["cool_dark", say.coolDarkCellar],
+  ["fridge", "fridge"],
+  ["freezer", "freezer"],
+];
+export const TIERS: [string, string][] = [
+  ["working", say.atHandFor],
+  ["backstock", say.backstockFurtherOff],
+  ["set_apart", say.setApartMeals],
+];
 
 /** A new place: what kind, for what, and how cold and warm it gets. */
 export function NewPlace({ onClose }: { onClose: () => void }) {
   const { act } = useActs();
   const unit = useSession().household?.degrees ?? "c";
   const submit = async (form: FormData) => {
-    const body = { name: String(form.get("name")).trim(), kind: form.get("kind"), tier: form.get("tier"), ...temperatures(form, {}, unit) };
+    const body = {
+      name: String(form.get("name")).trim(),
+      kind: form.get("kind"),
+      tier: form.get("tier"),
+      ...temperatures(form, {}, unit),
+    };
     const done = await act("/api/places", body, body.name);
     if (done) onClose();
     return done;

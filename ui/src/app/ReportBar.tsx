@@ -9,7 +9,9 @@ const SHOWN = 12_000;
 /** What somebody else made of it meanwhile, so that nobody overwrites it unseen. */
 function now(problem: Problem | undefined): [string, string][] {
   if (problem?.document.code !== "stale") return [];
-  return Object.entries(problem.document.current ?? {}).filter(([, value]) => value !== null && value !== "").map(([name, value]) => [name, String(value)]);
+  return Object.entries(problem.document.current ?? {})
+    .filter(([, value]) => value !== null && value !== "")
+    .map(([name, value]) => [name, String(value)]);
 }
 
 function More({ report }: { report: Report }) {
@@ -18,9 +20,15 @@ function More({ report }: { report: Report }) {
     ...(report.unsettled ?? []),
     ...(document?.remedy ? [document.remedy] : []),
     ...now(report.problem).map(([name, value]) => say.itSaysNow(name.replaceAll("_", " "), value)),
-    ...(document?.errors ?? []).map((fault) => `${fault.pointer.replace(/^\//, "").replaceAll("_", " ")}: ${fault.detail}`),
+    ...(document?.errors ?? []).map(
+      (fault) => `${fault.pointer.replace(/^\//, "").replaceAll("_", " ")}: ${fault.detail}`,
+    ),
   ];
-  return lines.map((line) => <span key={line} className="block text-small opacity-85">{line}</span>);
+  return lines.map((line) => (
+    <span key={line} className="block text-small opacity-85">
+      {line}
+    </span>
+  ));
 }
 
 /** Says what was done, with its undo, or what was refused and how to mend it. */
@@ -30,14 +38,34 @@ export function ReportBar({ raised }: { raised: boolean }) {
   return (
     <Toast.Provider duration={SHOWN} swipeDirection="down" label={say.report}>
       {report && (
-        <Toast.Root key={`${report.text} ${report.times ?? 1} ${report.actId ?? ""}`} open onOpenChange={(open) => !open && tell(null)} duration={report.problem ? Infinity : SHOWN}
-          className={`report ${report.problem ? "report-refused" : ""}`}>
+        <Toast.Root
+          key={`${report.text} ${report.times ?? 1} ${report.actId ?? ""}`}
+          open
+          onOpenChange={(open) => !open && tell(null)}
+          duration={report.problem ? Infinity : SHOWN}
+          className={`report ${report.problem ? "report-refused" : ""}`}
+        >
           <Toast.Description className="grow">
-            {report.text}{report.times && <b> ({report.times} {say.times}</b>}
+            {report.text}
+            {report.times && (
+              <b>
+                {" "}
+                ({report.times} {say.times}
+              </b>
+            )}
             <More report={report} />
           </Toast.Description>
-          {report.actId !== undefined && <Toast.Action altText={say.undoInList} asChild><Button onClick={() => undo(report.actId as number)}>{say.undo}</Button></Toast.Action>}
-          <Toast.Close className="px-2 min-h-[32px] phone:min-h-[44px] phone:min-w-[44px]" aria-label={say.closeThisMessage}>✕</Toast.Close>
+          {report.actId !== undefined && (
+            <Toast.Action altText={say.undoInList} asChild>
+              <Button onClick={() => undo(report.actId as number)}>{say.undo}</Button>
+            </Toast.Action>
+          )}
+          <Toast.Close
+            className="px-2 min-h-[32px] phone:min-h-[44px] phone:min-w-[44px]"
+            aria-label={say.closeThisMessage}
+          >
+            ✕
+          </Toast.Close>
         </Toast.Root>
       )}
       <Toast.Viewport className={`no-print report-place ${raised ? "report-raised" : ""}`} />

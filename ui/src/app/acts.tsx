@@ -64,7 +64,13 @@ function repeated(before: Report | null, next: Report | null): Report | null {
 type Send = (entry: outbox.Letter) => Promise<Done | null>;
 
 /** What views are given to do things with. */
-function actsOf(send: Send, lately: () => Promise<Past[]>, setAway: (away: boolean) => void, tell: Acts["tell"], away: boolean): Acts {
+function actsOf(
+  send: Send,
+  lately: () => Promise<Past[]>,
+  setAway: (away: boolean) => void,
+  tell: Acts["tell"],
+  away: boolean,
+): Acts {
   const sent = async <T,>(path: string, body: unknown, words: string, more: outbox.More) => {
     const entry = outbox.letter(path, body, words, more);
     outbox.store(entry);
@@ -103,13 +109,17 @@ export function ActsProvider({ children }: { children: ReactNode }) {
   useAway(setAway);
   const tell = useCallback((next: Report | null) => setReport((before) => repeated(before, next)), []);
 
-  const failed = useCallback(async (problem: Problem, entry: outbox.Letter) => {
-    if (problem.away) setAway(true);
-    // A page that slept too long only needs a new token, and whoever is signed out a door.
-    if (["csrf", "signed_out"].includes(problem.document.code)) await client.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined);
-    if (settle(entry, problem) !== "waits") tell({ text: problem.message, problem });
-    else if (problem.document.code === "too_many") tell({ text: say.sentInMoment(problem.message) });
-  }, [client, tell]);
+  const failed = useCallback(
+    async (problem: Problem, entry: outbox.Letter) => {
+      if (problem.away) setAway(true);
+      // A page that slept too long only needs a new token, and whoever is signed out a door.
+      if (["csrf", "signed_out"].includes(problem.document.code))
+        await client.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined);
+      if (settle(entry, problem) !== "waits") tell({ text: problem.message, problem });
+      else if (problem.document.code === "too_many") tell({ text: say.sentInMoment(problem.message) });
+    },
+    [client, tell],
+  );
 
   const post = useCallback(
     async (entry: outbox.Letter): Promise<Done | null> => {
@@ -130,16 +140,26 @@ export function ActsProvider({ children }: { children: ReactNode }) {
     },
     [client, tell, failed],
   );
-  const send = useCallback<Send>((entry) => {
-    if (sending.has(entry.key)) return Promise.resolve(null);
-    const sent = post(entry).finally(() => sending.delete(entry.key));
-    sending.set(entry.key, sent);
-    return sent;
-  }, [post]);
+  const send = useCallback<Send>(
+    (entry) => {
+      if (sending.has(entry.key)) return Promise.resolve(null);
+      const sent = post(entry).finally(() => sending.delete(entry.key));
+      sending.set(entry.key, sent);
+      return sent;
+    },
+    [post],
+  );
 
   useRetry(send);
-  const acts = useMemo(() => actsOf(send, () => client.fetchQuery({ ...actsQuery, staleTime: 0 }), setAway, tell, away), [send, client, tell, away]);
-  return <Doing value={acts}><Said value={report}>{children}</Said></Doing>;
+  const acts = useMemo(
+    () => actsOf(send, () => client.fetchQuery({ ...actsQuery, staleTime: 0 }), setAway, tell, away),
+    [send, client, tell, away],
+  );
+  return (
+    <Doing value={acts}>
+      <Said value={report}>{children}</Said>
+    </Doing>
+  );
 }
 
 /** Tries what waits again, oldest first, until the house answers. Letters of an earlier visit are tried at once. */

@@ -21,5 +21,9 @@ interface Tab {
 export function TabLink({ to, className, children }: Tab) {
   const path = usePath();
   const here = path === to || (to !== "/" && path.startsWith(`${to}/`));
-  return <Link to={to} className={className(here)} aria-current={here ? "page" : undefined}>{children}</Link>;
+  return (
+    <Link to={to} className={className(here)} aria-current={here ? "page" : undefined}>
+      {children}
+    </Link>
+  );
 }

@@ -9,7 +9,11 @@ export class Asks extends Error {}
 
 /** A typed line is read as on the day it was written; what is not clear goes back to the hand. */
 async function read(entry: outbox.Letter, line: string): Promise<unknown> {
-  const draft = await post<Draft>("/api/label-line", { text: line, on: entry.on, ...(entry.place ? { filling_place_id: entry.place } : {}) });
+  const draft = await post<Draft>("/api/label-line", {
+    text: line,
+    on: entry.on,
+    ...(entry.place ? { filling_place_id: entry.place } : {}),
+  });
   const body = putAwayFrom(draft, { ...usual(draft), ...entry.corrections });
   if (body) return body;
   lineBack({ text: line, corrections: entry.corrections, asks: true });

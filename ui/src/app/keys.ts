@@ -11,7 +11,10 @@ export function setKeysOff(off: boolean): void {
 }
 
 function typing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName))
+  );
 }
 
 /** Whether a sheet or a menu lies over the page. */
@@ -25,8 +28,14 @@ interface Layer {
   within?: "page" | "sheet";
 }
 
-/** Single keys of a view. They rest while somebody types, while a menu or sheet of another layer is open, or when switched off. */
-export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>, { active = true, within = "page" }: Layer = {}): void {
+/**
+ * Single keys of a view. They rest while somebody types, while a menu or sheet of another layer is open, or when
+ * switched off.
+ */
+export function useKeys(
+  keys: Record<string, (event: KeyboardEvent) => void>,
+  { active = true, within = "page" }: Layer = {},
+): void {
   const latest = useRef(keys);
   useEffect(() => {
     latest.current = keys;

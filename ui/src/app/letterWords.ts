@@ -34,8 +34,15 @@ export function bothSides(letter: Letter): BothSides[] {
   if (letter.problem?.code !== "stale" || typeof letter.body !== "object" || letter.body === null) return [];
   const now = letter.problem.current ?? {};
   return Object.entries(letter.body)
-    .filter(([name]) => name in now && said(now[name as keyof typeof now]) !== said((letter.body as Record<string, unknown>)[name]))
-    .map(([name, mine]) => ({ name: name.replaceAll("_", " "), mine: said(mine), theirs: said(now[name as keyof typeof now]) }));
+    .filter(
+      ([name]) =>
+        name in now && said(now[name as keyof typeof now]) !== said((letter.body as Record<string, unknown>)[name]),
+    )
+    .map(([name, mine]) => ({
+      name: name.replaceAll("_", " "),
+      mine: said(mine),
+      theirs: said(now[name as keyof typeof now]),
+    }));
 }
 
 /** Sent without the version it was written against: it is meant to stand, whatever was changed meanwhile. */

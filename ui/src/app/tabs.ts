@@ -18,4 +18,13 @@ export const TABS: Tab[] = [
 export const PHONE = ["/", "/shelf", "/shop"];
 
 /** What has no tab: in the menu on a wide screen, under More on a phone. */
-export const MORE: [string, string][] = [["/places", say.places], ["/bring-forward", say.bringForward], ["/jars", say.jarsAndBoxes], ["/labels", say.labels], ["/recall", say.recall], ["/people", say.peopleAndHousehold], ["/scanner", say.simulatedScanner], ["/scale", say.simulatedScale]];
+export const MORE: [string, string][] = [
+  ["/places", say.places],
+  ["/bring-forward", say.bringForward],
+  ["/jars", say.jarsAndBoxes],
+  ["/labels", say.labels],
+  ["/recall", say.recall],
+  ["/people", say.peopleAndHousehold],
+  ["/scanner", say.simulatedScanner],
+  ["/scale", say.simulatedScale],
+];

@@ -32,7 +32,9 @@ export class Boundary extends Component<Props, State> {
         <h2>{say.thisPartCannot}</h2>
         <p className="text-soft my-2">{say.whatYouTyped}</p>
         <div className="flex gap-2">
-          <Button look="main" onClick={() => this.setState({ error: null })}>{say.tryAgain}</Button>
+          <Button look="main" onClick={() => this.setState({ error: null })}>
+            {say.tryAgain}
+          </Button>
           <Button onClick={() => window.location.reload()}>{say.loadPageAnew}</Button>
         </div>
       </div>

@@ -11,16 +11,27 @@ export function Sure({ ask, yes, onYes, children, ...rest }: Props) {
   useEffect(() => {
     if (asked) no.current?.focus();
   }, [asked]);
-  if (!asked) return <Button {...rest} onClick={() => setAsked(true)}>{children}</Button>;
+  if (!asked)
+    return (
+      <Button {...rest} onClick={() => setAsked(true)}>
+        {children}
+      </Button>
+    );
   const go = () => {
     setAsked(false);
     return onYes();
   };
   return (
     <span role="group" className="flex flex-wrap items-center gap-2">
-      <span role="status" className="text-beet font-semibold">{ask}</span>
-      <Button look="grave" onClick={go}>{yes}</Button>
-      <Button ref={no} onClick={() => setAsked(false)}>{say.ratherNot}</Button>
+      <span role="status" className="text-beet font-semibold">
+        {ask}
+      </span>
+      <Button look="grave" onClick={go}>
+        {yes}
+      </Button>
+      <Button ref={no} onClick={() => setAsked(false)}>
+        {say.ratherNot}
+      </Button>
     </span>
   );
 }

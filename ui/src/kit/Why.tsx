@@ -5,7 +5,11 @@ export function Why({ steps }: { steps: string[] }) {
   return (
     <details className="text-small">
       <summary className="cursor-pointer text-rim font-semibold w-max min-h-[24px] phone:py-[10px]">{say.why}</summary>
-      <ul className="text-soft">{steps.map((step) => <li key={step}>{step}</li>)}</ul>
+      <ul className="text-soft">
+        {steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ul>
     </details>
   );
 }

@@ -1,4 +1,14 @@
-import { createContext, use, useEffect, useRef, useState, type FormEvent, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from "react";
+import {
+  createContext,
+  use,
+  useEffect,
+  useRef,
+  useState,
+  type FormEvent,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+} from "react";
 import { Button } from "./kit";
 import { keepFields, restoreFields, forgetFields } from "./drafts";
 import { typedUnits } from "../words/region";
@@ -58,9 +68,23 @@ export function Form({ onSave, keep, version, label, className = "grid gap-3", o
   };
   return (
     <Busy value={busy}>
-      <form ref={form} aria-label={label} aria-busy={busy} className={className} onSubmit={(event) => void submit(event)} onInput={input}>
+      <form
+        ref={form}
+        aria-label={label}
+        aria-busy={busy}
+        className={className}
+        onSubmit={(event) => void submit(event)}
+        onInput={input}
+      >
         {version !== undefined && <input type="hidden" name="version" defaultValue={version} />}
-        {restored && <p role="status" className="text-soft text-small">{say.whatYouTypedBefore} <button type="button" className="text-rim underline" onClick={anew}>{say.startAnew}</button></p>}
+        {restored && (
+          <p role="status" className="text-soft text-small">
+            {say.whatYouTypedBefore}{" "}
+            <button type="button" className="text-rim underline" onClick={anew}>
+              {say.startAnew}
+            </button>
+          </p>
+        )}
         {children}
       </form>
     </Busy>
@@ -68,9 +92,21 @@ export function Form({ onSave, keep, version, label, className = "grid gap-3", o
 }
 
 /** The button that sends the form it stands in; while it is sent, it says so and does not send it again. */
-export function Submit({ children, disabled, className }: { children: ReactNode; disabled?: boolean; className?: string }) {
+export function Submit({
+  children,
+  disabled,
+  className,
+}: {
+  children: ReactNode;
+  disabled?: boolean;
+  className?: string;
+}) {
   const busy = use(Busy);
-  return <Button type="submit" look="main" className={className} disabled={disabled} aria-busy={busy}>{children}</Button>;
+  return (
+    <Button type="submit" look="main" className={className} disabled={disabled} aria-busy={busy}>
+      {children}
+    </Button>
+  );
 }
 
 interface FieldProps {
@@ -86,13 +122,26 @@ interface FieldProps {
 }
 
 /** A box with its label, what to know before, and what was wrong. */
-export function Field({ label, note, fault, beside = false, wide = "", children }: FieldProps & { children: ReactNode }) {
+export function Field({
+  label,
+  note,
+  fault,
+  beside = false,
+  wide = "",
+  children,
+}: FieldProps & { children: ReactNode }) {
   return (
-    <label className={`${beside ? "grid grid-cols-[1fr_100px] gap-2 items-center" : "grid gap-1 content-start"} ${wide}`}>
+    <label
+      className={`${beside ? "grid grid-cols-[1fr_100px] gap-2 items-center" : "grid gap-1 content-start"} ${wide}`}
+    >
       <span className={beside ? "" : "font-semibold"}>{label}</span>
       {children}
       {note && <span className="text-soft text-small">{note}</span>}
-      {fault && <span role="alert" className="text-beet text-small">{fault}</span>}
+      {fault && (
+        <span role="alert" className="text-beet text-small">
+          {fault}
+        </span>
+      )}
     </label>
   );
 }
@@ -100,7 +149,11 @@ export function Field({ label, note, fault, beside = false, wide = "", children 
 type Input = FieldProps & InputHTMLAttributes<HTMLInputElement>;
 
 function Box({ label, note, fault, beside, wide, className = "", ...rest }: Input) {
-  return <Field {...{ label, note, fault, beside, wide }}><input className={`field ${className}`} aria-invalid={fault ? true : undefined} {...rest} /></Field>;
+  return (
+    <Field {...{ label, note, fault, beside, wide }}>
+      <input className={`field ${className}`} aria-invalid={fault ? true : undefined} {...rest} />
+    </Field>
+  );
 }
 
 /** A line of words. */
@@ -120,11 +173,15 @@ export function Day(props: Input) {
 
 type AmountProps = Input & { whole?: number; places?: number; unit?: string; onAmount?: (amount: string) => void };
 
-/** An amount with point or comma, as people write it; `unit` says in what, and where the household has several, which. */
+/**
+ * An amount with point or comma, as people write it; `unit` says in what, and where the household has several, which.
+ */
 export function Amount({ whole = 9, places = 6, unit, label, onAmount, ...rest }: AmountProps) {
   const units = typedUnits(unit ?? "");
   // What stands there already is in the house's own unit.
-  const [words, setWords] = useState((rest.defaultValue ? units.find((one) => Number(one.is) === 1) : units[0])?.words ?? "");
+  const [words, setWords] = useState(
+    (rest.defaultValue ? units.find((one) => Number(one.is) === 1) : units[0])?.words ?? "",
+  );
   const [text, setText] = useState("");
   const type = (value: string) => {
     setText(value);
@@ -134,13 +191,40 @@ export function Amount({ whole = 9, places = 6, unit, label, onAmount, ...rest }
     setWords(next);
     onAmount?.(inBase(text, next));
   };
-  const number = <Box inputMode="decimal" pattern={decimal(whole, places)} title={say.numberSuch250} onInput={(event) => type(event.currentTarget.value)} {...rest} {...(units.length > 1 ? { placeholder: "" } : {})} label={unit && units.length < 2 ? <>{label}{say.inIt} {unit}</> : label} />;
+  const number = (
+    <Box
+      inputMode="decimal"
+      pattern={decimal(whole, places)}
+      title={say.numberSuch250}
+      onInput={(event) => type(event.currentTarget.value)}
+      {...rest}
+      {...(units.length > 1 ? { placeholder: "" } : {})}
+      label={
+        unit && units.length < 2 ? (
+          <>
+            {label}
+            {say.inIt} {unit}
+          </>
+        ) : (
+          label
+        )
+      }
+    />
+  );
   if (units.length < 2) return number;
   return (
     <div className="grid grid-cols-[1fr_auto] gap-1 items-end">
       {number}
-      <select className="field !w-auto" name={rest.name ? `${rest.name}.unit` : undefined} aria-label={say.inWhich} defaultValue={words} onChange={(event) => choose(event.target.value)}>
-        {units.map((one) => <option key={one.words}>{one.words}</option>)}
+      <select
+        className="field !w-auto"
+        name={rest.name ? `${rest.name}.unit` : undefined}
+        aria-label={say.inWhich}
+        defaultValue={words}
+        onChange={(event) => choose(event.target.value)}
+      >
+        {units.map((one) => (
+          <option key={one.words}>{one.words}</option>
+        ))}
       </select>
     </div>
   );
@@ -153,7 +237,9 @@ export function decimal(whole: number, places: number): string {
 
 /** What a person typed as an amount, as the house reads it. */
 export function amountOf(value: FormDataEntryValue | string | null): string {
-  const text = String(value ?? "").trim().replace(",", ".");
+  const text = String(value ?? "")
+    .trim()
+    .replace(",", ".");
   return text.startsWith(".") ? `0${text}` : text;
 }
 
@@ -163,7 +249,9 @@ const UNITS = ["g", "ml"];
 export function inBase(value: string, words: string | null | undefined): string {
   const text = amountOf(value);
   const unit = words ? UNITS.flatMap(typedUnits).find((one) => one.words === words) : undefined;
-  return text === "" || !unit || Number(unit.is) === 1 ? text : String(Number((Number(text) * Number(unit.is)).toFixed(6)));
+  return text === "" || !unit || Number(unit.is) === 1
+    ? text
+    : String(Number((Number(text) * Number(unit.is)).toFixed(6)));
 }
 
 /** The amount a form says under that name, in the house's own unit; "" where it says none. */
@@ -175,12 +263,26 @@ export function amountIn(form: FormData, name: string): string {
 export type Option = readonly [value: string, words: string];
 
 /** One of a list that may be long: the device's own list, which every hand and reader knows. */
-export function Pick({ label, note, fault, beside, wide, options, none, className = "", ...rest }: FieldProps & SelectHTMLAttributes<HTMLSelectElement> & { options: readonly Option[]; none?: string }) {
+export function Pick({
+  label,
+  note,
+  fault,
+  beside,
+  wide,
+  options,
+  none,
+  className = "",
+  ...rest
+}: FieldProps & SelectHTMLAttributes<HTMLSelectElement> & { options: readonly Option[]; none?: string }) {
   return (
     <Field {...{ label, note, fault, beside, wide }}>
       <select className={`field ${className}`} {...rest}>
         {none !== undefined && <option value="">{none}</option>}
-        {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+        {options.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
       </select>
     </Field>
   );
@@ -188,5 +290,10 @@ export function Pick({ label, note, fault, beside, wide, options, none, classNam
 
 /** Yes or no. */
 export function Tick({ label, className = "", ...rest }: { label: ReactNode } & InputHTMLAttributes<HTMLInputElement>) {
-  return <label className={`flex gap-2 items-center min-h-[30px] phone:min-h-[44px] ${className}`}><input type="checkbox" className="size-5 shrink-0" {...rest} />{label}</label>;
+  return (
+    <label className={`flex gap-2 items-center min-h-[30px] phone:min-h-[44px] ${className}`}>
+      <input type="checkbox" className="size-5 shrink-0" {...rest} />
+      {label}
+    </label>
+  );
 }

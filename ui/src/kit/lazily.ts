@@ -16,7 +16,10 @@ function loadAnew(): boolean {
 }
 
 async function answers(): Promise<boolean> {
-  return fetch("/api/session", { credentials: "same-origin" }).then((response) => response.ok, () => false);
+  return fetch("/api/session", { credentials: "same-origin" }).then(
+    (response) => response.ok,
+    () => false,
+  );
 }
 
 /** A part that does not come over is waited for while the house is away; where it is gone, the page is out of date. */
@@ -40,7 +43,11 @@ const parts: (() => Promise<unknown>)[] = [];
  * @param pick the component within the file
  * @param soon fetched as well once the hand rests, so that it is there when nobody answers
  */
-export function lazily<M, P>(load: () => Promise<M>, pick: (module: M) => ComponentType<P>, soon = false): LazyExoticComponent<ComponentType<P>> {
+export function lazily<M, P>(
+  load: () => Promise<M>,
+  pick: (module: M) => ComponentType<P>,
+  soon = false,
+): LazyExoticComponent<ComponentType<P>> {
   if (soon) parts.push(load);
   return lazy(async () => ({ default: pick(await coming(load)) }));
 }
@@ -49,7 +56,10 @@ export function lazily<M, P>(load: () => Promise<M>, pick: (module: M) => Compon
 export function fetchSoon(): void {
   const next = parts.shift();
   if (!next) return;
-  const go = () => void next().catch(() => undefined).finally(fetchSoon);
+  const go = () =>
+    void next()
+      .catch(() => undefined)
+      .finally(fetchSoon);
   if ("requestIdleCallback" in window) window.requestIdleCallback(go, { timeout: 10_000 });
   else setTimeout(go, PAUSE);
 }

@@ -5,7 +5,15 @@ import { Button, Waiting } from "./kit";
 import * as say from "../words/kit";
 
 /** The four faces of a view: waiting, away or refused, and there. */
-export function Loaded<T>({ query, what, children }: { query: UseQueryResult<T>; what: string; children: (data: T) => ReactNode }) {
+export function Loaded<T>({
+  query,
+  what,
+  children,
+}: {
+  query: UseQueryResult<T>;
+  what: string;
+  children: (data: T) => ReactNode;
+}) {
   if (query.data !== undefined) return children(query.data);
   if (query.isPending) return <Waiting what={what} />;
   const document = query.error instanceof Problem ? query.error.document : null;

@@ -11,7 +11,10 @@ import { Amount, Day, Text } from "../kit/form";
 import { lazily } from "../kit/lazily";
 import * as say from "../words/labelLine";
 
-const NewFood = lazily(() => import("../app/aside"), (module) => module.NewFood);
+const NewFood = lazily(
+  () => import("../app/aside"),
+  (module) => module.NewFood,
+);
 
 interface Props {
   draft: Draft;
@@ -30,8 +33,19 @@ export function CountLabel({ draft, corrections, correct }: Props) {
   const size = corrections.amount ? `${corrections.amount} g` : draft.amount_text;
   const text = corrections.count ? `${corrections.count} x (${size})` : size;
   return (
-    <EditLabel title={say.howMany} label={<b>{text}</b>} onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}>
-      <Amount label={say.howMany} places={3} whole={6} name="count" required defaultValue={corrections.count ?? draft.count} />
+    <EditLabel
+      title={say.howMany}
+      label={<b>{text}</b>}
+      onSave={(form) => correct({ count: String(form.get("count")).replace(",", ".") })}
+    >
+      <Amount
+        label={say.howMany}
+        places={3}
+        whole={6}
+        name="count"
+        required
+        defaultValue={corrections.count ?? draft.count}
+      />
     </EditLabel>
   );
 }
@@ -39,7 +53,9 @@ export function CountLabel({ draft, corrections, correct }: Props) {
 export function FoodLabel({ draft, corrections, correct }: Props) {
   const [find, setFind] = useState("");
   const found = useQuery({ ...foodsQuery(find), enabled: find.trim().length > 1 }).data ?? [];
-  const answered = draft.questions.find((question) => question.field === "food")?.answers.find((option) => Number(option.value) === corrections.food_id)?.text;
+  const answered = draft.questions
+    .find((question) => question.field === "food")
+    ?.answers.find((option) => Number(option.value) === corrections.food_id)?.text;
   const [chosen, setChosen] = useState<string | null>(null);
   const name = corrections.food_id ? (answered ?? chosen ?? draft.food?.name) : draft.food?.name;
   const save = (form: FormData) => {
@@ -60,11 +76,18 @@ export function FoodLabel({ draft, corrections, correct }: Props) {
       <EditLabel title={say.whichFood} sure={Boolean(name)} label={name ?? say.whichFoodAsked} onSave={save}>
         <Text label={say.findTheFood} value={find} onChange={(event) => setFind(event.target.value)} />
         <div role="radiogroup" aria-label={say.foodsFound} className="max-h-[180px] overflow-y-auto grid">
-          {found.slice(0, 8).map((food, index) => <label key={food.id} className="flex gap-2 items-center min-h-[30px] phone:min-h-[44px]"><input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />{food.name}</label>)}
+          {found.slice(0, 8).map((food, index) => (
+            <label key={food.id} className="flex gap-2 items-center min-h-[30px] phone:min-h-[44px]">
+              <input type="radio" name="food" value={food.id} defaultChecked={index === 0} className="size-5" />
+              {food.name}
+            </label>
+          ))}
         </div>
         <Button onClick={() => setMaking(true)}>{say.noneTheseNew}</Button>
       </EditLabel>
-      <Suspense fallback={null}>{making && <NewFood name={fresh} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
+      <Suspense fallback={null}>
+        {making && <NewFood name={fresh} onMade={made} onClose={() => setMaking(false)} />}
+      </Suspense>
     </>
   );
 }
@@ -74,12 +97,24 @@ export function DateLabel({ draft, corrections, correct }: Props) {
   const date = corrections.date ?? draft.date;
   const kind = corrections.date_kind ?? draft.date_kind;
   const words = date ? `${kind ? (KIND[kind] ?? kind) : "date"} ${dayWords(date, today)}` : say.date;
-  const save = (form: FormData) => correct({ date: String(form.get("date")), date_kind: String(form.get("kind")), answered: done(corrections, "date", "date_kind") });
+  const save = (form: FormData) =>
+    correct({
+      date: String(form.get("date")),
+      date_kind: String(form.get("kind")),
+      answered: done(corrections, "date", "date_kind"),
+    });
   return (
     <EditLabel title={say.theDate} label={words} onSave={save}>
       <Day label={say.theDate} name="date" required defaultValue={date ?? ""} />
-      <label className="grid gap-1"><span className="font-semibold">{say.whatItSays}</span>
-        <select className="field" name="kind" defaultValue={kind ?? "best_before"}>{Object.entries(KIND).map(([value, name]) => <option key={value} value={value}>{name}</option>)}</select>
+      <label className="grid gap-1">
+        <span className="font-semibold">{say.whatItSays}</span>
+        <select className="field" name="kind" defaultValue={kind ?? "best_before"}>
+          {Object.entries(KIND).map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          ))}
+        </select>
       </label>
     </EditLabel>
   );
@@ -88,10 +123,25 @@ export function DateLabel({ draft, corrections, correct }: Props) {
 export function PriceLabel({ draft, corrections, correct }: Props) {
   const money = useMoney();
   const price = corrections.price_minor ?? draft.price_minor;
-  const save = (form: FormData) => correct({ price_minor: Math.round(Number(String(form.get("price")).replace(",", ".")) * 100), answered: done(corrections, "price", "price_or_date") });
+  const save = (form: FormData) =>
+    correct({
+      price_minor: Math.round(Number(String(form.get("price")).replace(",", ".")) * 100),
+      answered: done(corrections, "price", "price_or_date"),
+    });
   return (
-    <EditLabel title={say.priceLine} label={price === null || price === undefined ? say.price : money(price)} onSave={save}>
-      <Amount label={say.priceWholeLine} places={2} whole={6} name="price" required defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)} />
+    <EditLabel
+      title={say.priceLine}
+      label={price === null || price === undefined ? say.price : money(price)}
+      onSave={save}
+    >
+      <Amount
+        label={say.priceWholeLine}
+        places={2}
+        whole={6}
+        name="price"
+        required
+        defaultValue={price === null || price === undefined ? "" : (price / 100).toFixed(2)}
+      />
     </EditLabel>
   );
 }

@@ -1,7 +1,9 @@
 import { kept } from "../api/kept";
 import type { Corrections } from "./model";
 
-/** Words that go back into the label line, wherever they come from: a shopping list, a scan, a line that was refused. */
+/**
+ * Words that go back into the label line, wherever they come from: a shopping list, a scan, a line that was refused.
+ */
 export interface BackInLine {
   text: string;
   /** A food that is known already is passed on, not read again from words. */
@@ -65,5 +67,8 @@ export function nextAside(): BackInLine | undefined {
 
 /** What was pasted, line by line; empty ones and what is too long for a line are cut away. */
 export function pasted(text: string, longest = 500): string[] {
-  return text.split(/\r\n|\r|\n/).map((line) => line.replace(/\t/g, " ").trim().slice(0, longest)).filter((line) => line !== "");
+  return text
+    .split(/\r\n|\r|\n/)
+    .map((line) => line.replace(/\t/g, " ").trim().slice(0, longest))
+    .filter((line) => line !== "");
 }

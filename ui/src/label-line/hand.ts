@@ -50,7 +50,9 @@ export function likelyYear(food: Food | null, today: string): number {
 export function handWords(hand: Hand): string {
   const name = hand.food?.name ?? "";
   if (hand.pack.startsWith(NOUN)) return `${packsOf(hand.count, hand.pack.slice(NOUN.length))} ${name}`;
-  return hand.food && hand.pack && !/^1?$/.test(hand.pack) ? `${hand.count} x ${packName(hand.food, hand.pack)} ${name}` : `${hand.count} ${name}`;
+  return hand.food && hand.pack && !/^1?$/.test(hand.pack)
+    ? `${hand.count} x ${packName(hand.food, hand.pack)} ${name}`
+    : `${hand.count} ${name}`;
 }
 
 /** The write it stands for. */

@@ -32,7 +32,10 @@ export function usual(draft: Draft | null): Corrections {
 
 /** Questions that still stand. A place that was chosen answers the question for one. */
 export function open(draft: Draft, corrections: Corrections): Draft["questions"] {
-  return draft.questions.filter((question) => !(corrections.answered ?? []).includes(question.field) && !(question.field === "place" && corrections.place_id));
+  return draft.questions.filter(
+    (question) =>
+      !(corrections.answered ?? []).includes(question.field) && !(question.field === "place" && corrections.place_id),
+  );
 }
 
 export function foodOf(draft: Draft, corrections: Corrections): number | undefined {
@@ -71,9 +74,17 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
   if (date && !kind) return null;
   const state = STATES.find((known) => known === draft.state);
   return clean({
-    food_id: food, place_id: place, count: corrections.count ?? draft.count, ...size(draft, corrections),
-    label: label(draft, corrections), ...dates(date, kind),
-    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined, frozen_on: corrections.frozen_on ?? draft.frozen_on ?? undefined, thawed_on: corrections.thawed_on ?? draft.thawed_on ?? undefined, state, price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
+    food_id: food,
+    place_id: place,
+    count: corrections.count ?? draft.count,
+    ...size(draft, corrections),
+    label: label(draft, corrections),
+    ...dates(date, kind),
+    opened_on: corrections.opened_on ?? draft.opened_on ?? undefined,
+    frozen_on: corrections.frozen_on ?? draft.frozen_on ?? undefined,
+    thawed_on: corrections.thawed_on ?? draft.thawed_on ?? undefined,
+    state,
+    price_minor: corrections.price_minor ?? draft.price_minor ?? undefined,
     lot_text: draft.lot_text ?? undefined,
   });
 }
@@ -81,12 +92,16 @@ export function putAwayFrom(draft: Draft, corrections: Corrections): PutAway | n
 /** One pack's size, or the word for a pack whose size nobody knows. */
 function size(draft: Draft, corrections: Corrections): Pick<PutAway, "amount" | "unit" | "noun"> {
   if (corrections.amount) return { amount: corrections.amount, unit: "g" };
-  return draft.amount ? { amount: draft.amount, unit: draft.unit as PutAway["unit"] } : { noun: draft.unit ?? undefined };
+  return draft.amount
+    ? { amount: draft.amount, unit: draft.unit as PutAway["unit"] }
+    : { noun: draft.unit ?? undefined };
 }
 
 function dates(date: string | undefined, kind: string | undefined): Partial<PutAway> {
   if (!date || !kind) return {};
-  return PRINTED.includes(kind) ? { printed_on: date, printed_kind: kind as PutAway["printed_kind"] } : { made_on: date };
+  return PRINTED.includes(kind)
+    ? { printed_on: date, printed_kind: kind as PutAway["printed_kind"] }
+    : { made_on: date };
 }
 
 /** Nearly the same word: two letters more, less or other. */
@@ -110,8 +125,14 @@ function label(draft: Draft, corrections: Corrections): string | undefined {
   if (!words || (corrections.food_id && corrections.food_id !== draft.food?.id)) return words;
   const own = draft.food?.name.toLowerCase() ?? "";
   if (/ or | and /.test(own) && own !== words.toLowerCase()) return words.charAt(0).toUpperCase() + words.slice(1);
-  const told = (word: string) => own.includes(word.replace(/(e?s)$/, "")) || own.split(/[^\p{L}]+/u).some((name) => alike(word, name));
-  return words.toLowerCase().split(/\s+/).some((word) => !told(word)) ? words.charAt(0).toUpperCase() + words.slice(1) : undefined;
+  const told = (word: string) =>
+    own.includes(word.replace(/(e?s)$/, "")) || own.split(/[^\p{L}]+/u).some((name) => alike(word, name));
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .some((word) => !told(word))
+    ? words.charAt(0).toUpperCase() + words.slice(1)
+    : undefined;
 }
 
 function clean<T extends object>(body: T): T {
@@ -121,17 +142,30 @@ function clean<T extends object>(body: T): T {
 /** What an answer to a question puts right. */
 export function answer(question: Question, value: string): Corrections {
   switch (question.field) {
-    case "food": return { food_id: Number(value) };
-    case "place": return { place_id: Number(value) };
-    case "amount": return value === "" ? {} : { amount: value };
-    case "count": return { count: value };
-    case "date_kind": return { date_kind: value };
-    case "opened_on": return { opened_on: value };
-    case "frozen_on": return { frozen_on: value };
-    case "thawed_on": return { thawed_on: value };
-    case "price": return { price_minor: Math.round(Number(value) * 100) };
-    case "price_or_date": return value.includes("-") ? { date: value, date_kind: "best_before" } : { price_minor: Math.round(Number(value) * 100) };
-    default: return { date: value };
+    case "food":
+      return { food_id: Number(value) };
+    case "place":
+      return { place_id: Number(value) };
+    case "amount":
+      return value === "" ? {} : { amount: value };
+    case "count":
+      return { count: value };
+    case "date_kind":
+      return { date_kind: value };
+    case "opened_on":
+      return { opened_on: value };
+    case "frozen_on":
+      return { frozen_on: value };
+    case "thawed_on":
+      return { thawed_on: value };
+    case "price":
+      return { price_minor: Math.round(Number(value) * 100) };
+    case "price_or_date":
+      return value.includes("-")
+        ? { date: value, date_kind: "best_before" }
+        : { price_minor: Math.round(Number(value) * 100) };
+    default:
+      return { date: value };
   }
 }
 
@@ -139,5 +173,7 @@ export function answer(question: Question, value: string): Corrections {
 export function nthAnswer(draft: Draft, corrections: Corrections, number: number): Corrections | null {
   const question = open(draft, corrections).find((one) => one.answers.length > 0);
   const option = question?.answers[number - 1];
-  return question && option ? { ...answer(question, option.value), answered: [...(corrections.answered ?? []), question.field] } : null;
+  return question && option
+    ? { ...answer(question, option.value), answered: [...(corrections.answered ?? []), question.field] }
+    : null;
 }

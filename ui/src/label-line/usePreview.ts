@@ -17,9 +17,14 @@ const NONE: Preview = { draft: null, read: "", away: false };
 /** @param filling the place that things were put into just now */
 export async function readLine(text: string, filling?: number): Promise<Preview> {
   try {
-    return { draft: await post<Draft>("/api/label-line", { text, ...(filling ? { filling_place_id: filling } : {}) }), read: text, away: false };
+    return {
+      draft: await post<Draft>("/api/label-line", { text, ...(filling ? { filling_place_id: filling } : {}) }),
+      read: text,
+      away: false,
+    };
   } catch (error) {
-    if (error instanceof Problem) return { draft: null, read: text, away: error.away, trouble: `${error.message} ${error.document.remedy ?? ""}` };
+    if (error instanceof Problem)
+      return { draft: null, read: text, away: error.away, trouble: `${error.message} ${error.document.remedy ?? ""}` };
     throw error;
   }
 }

@@ -8,7 +8,10 @@ const LOOK_EVERY = 180;
 const WIDTH = 720;
 
 /** What the camera sees now, as grey pixels; null while it shows nothing. */
-function grey(video: HTMLVideoElement, canvas: HTMLCanvasElement): { pixels: Uint8ClampedArray; width: number; height: number } | null {
+function grey(
+  video: HTMLVideoElement,
+  canvas: HTMLCanvasElement,
+): { pixels: Uint8ClampedArray; width: number; height: number } | null {
   if (video.videoWidth === 0) return null;
   canvas.width = WIDTH;
   canvas.height = Math.round((WIDTH * video.videoHeight) / video.videoWidth);
@@ -17,7 +20,8 @@ function grey(video: HTMLVideoElement, canvas: HTMLCanvasElement): { pixels: Uin
   context.drawImage(video, 0, 0, canvas.width, canvas.height);
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   const pixels = new Uint8ClampedArray(canvas.width * canvas.height);
-  for (let at = 0; at < pixels.length; at += 1) pixels[at] = ((data[at * 4] ?? 0) * 3 + (data[at * 4 + 1] ?? 0) * 6 + (data[at * 4 + 2] ?? 0)) / 10;
+  for (let at = 0; at < pixels.length; at += 1)
+    pixels[at] = ((data[at * 4] ?? 0) * 3 + (data[at * 4 + 1] ?? 0) * 6 + (data[at * 4 + 2] ?? 0)) / 10;
   return { pixels, width: canvas.width, height: canvas.height };
 }
 
@@ -56,7 +60,11 @@ export function Camera({ onScan, onClose }: { onScan: (code: string) => void; on
   return (
     <Sheet open onClose={onClose} title={say.holdCodeInto}>
       <video ref={video} className="w-full rounded-xl mt-3 bg-black" muted playsInline />
-      {trouble && <p role="alert" className="mt-3 text-beet font-semibold">{trouble}</p>}
+      {trouble && (
+        <p role="alert" className="mt-3 text-beet font-semibold">
+          {trouble}
+        </p>
+      )}
     </Sheet>
   );
 }

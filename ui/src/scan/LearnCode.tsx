@@ -10,7 +10,10 @@ import { packKey } from "../label-line/packs";
 import { Amount, Form, Submit } from "../kit/form";
 import * as say from "../words/scan";
 
-const NewFood = lazily(() => import("../app/aside"), (module) => module.NewFood);
+const NewFood = lazily(
+  () => import("../app/aside"),
+  (module) => module.NewFood,
+);
 
 /** An unknown code is learnt once: which food, and how much one pack holds. */
 export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: () => void; onLearnt: () => void }) {
@@ -27,13 +30,41 @@ export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: 
   };
   return (
     <Sheet open onClose={onClose} title={say.codeNewHere}>
-      <p className="text-soft mt-1">{code.replace(/^0+/, "")}{say.sayOnceWhat}</p>
-      {food ? <Size code={code} food={food} onAnother={() => setFood(null)} onLearnt={onLearnt} onClose={onClose} /> : (
+      <p className="text-soft mt-1">
+        {code.replace(/^0+/, "")}
+        {say.sayOnceWhat}
+      </p>
+      {food ? (
+        <Size code={code} food={food} onAnother={() => setFood(null)} onLearnt={onLearnt} onClose={onClose} />
+      ) : (
         <div className="grid gap-2 mt-3">
-          <input className="field" autoFocus aria-label={say.whichFood} placeholder={say.whichFood} value={find} onChange={(event) => setFind(event.target.value)} />
-          <div role="group" aria-label={say.foods} className="grid gap-1">{found.map((one) => <Button key={one.id} className="!justify-start !whitespace-normal !text-left" onClick={() => setFood(one)}>{one.name}</Button>)}</div>
-          {find.trim().length > 1 && <Button look="plain" onClick={() => setMaking(true)}>{say.noneTheseNew}</Button>}
-          <Suspense fallback={null}>{making && <NewFood name={find.trim()} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
+          <input
+            className="field"
+            autoFocus
+            aria-label={say.whichFood}
+            placeholder={say.whichFood}
+            value={find}
+            onChange={(event) => setFind(event.target.value)}
+          />
+          <div role="group" aria-label={say.foods} className="grid gap-1">
+            {found.map((one) => (
+              <Button
+                key={one.id}
+                className="!justify-start !whitespace-normal !text-left"
+                onClick={() => setFood(one)}
+              >
+                {one.name}
+              </Button>
+            ))}
+          </div>
+          {find.trim().length > 1 && (
+            <Button look="plain" onClick={() => setMaking(true)}>
+              {say.noneTheseNew}
+            </Button>
+          )}
+          <Suspense fallback={null}>
+            {making && <NewFood name={find.trim()} onMade={made} onClose={() => setMaking(false)} />}
+          </Suspense>
         </div>
       )}
     </Sheet>
@@ -42,7 +73,19 @@ export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: 
 
 const UNITS: Record<Food["dimension"], "g" | "ml" | "piece"> = { mass: "g", volume: "ml", count: "piece" };
 
-function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food: Food; onAnother: () => void; onLearnt: () => void; onClose: () => void }) {
+function Size({
+  code,
+  food,
+  onAnother,
+  onLearnt,
+  onClose,
+}: {
+  code: string;
+  food: Food;
+  onAnother: () => void;
+  onLearnt: () => void;
+  onClose: () => void;
+}) {
   const { act } = useActs();
   const [amount, setAmount] = useState("");
   const unit = UNITS[food.dimension];
@@ -54,9 +97,16 @@ function Size({ code, food, onAnother, onLearnt, onClose }: { code: string; food
   };
   return (
     <Form className="grid gap-3 mt-3" onSave={() => learn(amount, unit)}>
-      <div className="flex items-center gap-2"><b className="grow">{food.name}</b><Button onClick={onAnother}>{say.anotherFood}</Button></div>
+      <div className="flex items-center gap-2">
+        <b className="grow">{food.name}</b>
+        <Button onClick={onAnother}>{say.anotherFood}</Button>
+      </div>
       <div role="group" aria-label={say.sizeOnePack} className="flex flex-wrap gap-2">
-        {food.packs.map((pack) => <Button key={packKey(pack)} onClick={() => void learn(pack.amount, pack.unit)}>{pack.words}</Button>)}
+        {food.packs.map((pack) => (
+          <Button key={packKey(pack)} onClick={() => void learn(pack.amount, pack.unit)}>
+            {pack.words}
+          </Button>
+        ))}
       </div>
       <Amount label={say.orAnotherSize} unit={unit === "piece" ? "pieces" : unit} required onAmount={setAmount} />
       <Submit>{say.thatIsIt}</Submit>

@@ -3,14 +3,20 @@ import { Button } from "../kit/kit";
 import { lazily } from "../kit/lazily";
 import * as say from "../words/scan";
 
-const Camera = lazily(() => import("./Camera"), (module) => module.Camera);
+const Camera = lazily(
+  () => import("./Camera"),
+  (module) => module.Camera,
+);
 
 /** Whether there is a camera to read codes with. */
 function useCamera(): boolean {
   const [there, setThere] = useState(false);
   useEffect(() => {
     let gone = false;
-    void navigator.mediaDevices?.enumerateDevices().then((devices) => !gone && setThere(devices.some((device) => device.kind === "videoinput")), () => undefined);
+    void navigator.mediaDevices?.enumerateDevices().then(
+      (devices) => !gone && setThere(devices.some((device) => device.kind === "videoinput")),
+      () => undefined,
+    );
     return () => {
       gone = true;
     };
@@ -26,7 +32,17 @@ export function ScanButton({ onScan }: { onScan: (code: string) => void }) {
   return (
     <>
       <Button onClick={() => setOpen(true)}>{say.scan}</Button>
-      <Suspense fallback={null}>{open && <Camera onClose={() => setOpen(false)} onScan={(code) => { setOpen(false); onScan(code); }} />}</Suspense>
+      <Suspense fallback={null}>
+        {open && (
+          <Camera
+            onClose={() => setOpen(false)}
+            onScan={(code) => {
+              setOpen(false);
+              onScan(code);
+            }}
+          />
+        )}
+      </Suspense>
     </>
   );
 }

@@ -7,7 +7,9 @@ import { LearnCode } from "./LearnCode";
 import { readScan } from "./readScan";
 import { typeInto, useScanner } from "./useScanner";
 
-/** A scan anywhere: a stack's label opens the stack, a known pack waits in the label line, an unknown code is learnt. */
+/**
+ * A scan anywhere: a stack's label opens the stack, a known pack waits in the label line, an unknown code is learnt.
+ */
 export function ScanCatcher() {
   const go = useGo();
   const { tell } = useActs();
@@ -31,5 +33,9 @@ export function ScanCatcher() {
     return null;
   };
   useScanner((code) => void take(code));
-  return <span data-scanner="" hidden>{unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />}</span>;
+  return (
+    <span data-scanner="" hidden>
+      {unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void take(unknown)} />}
+    </span>
+  );
 }

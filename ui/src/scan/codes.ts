@@ -13,10 +13,20 @@ import type Reader from "@zxing/library/esnext/core/Reader";
 import type Result from "@zxing/library/esnext/core/Result";
 
 /** The codes that stand on food and on our own labels; every further kind would only make the page heavier. */
-const HINTS = new Map<DecodeHintType, unknown>([[DecodeHintType.POSSIBLE_FORMATS, [BarcodeFormat.EAN_13, BarcodeFormat.EAN_8, BarcodeFormat.UPC_A, BarcodeFormat.CODE_128]]]);
+const HINTS = new Map<DecodeHintType, unknown>([
+  [
+    DecodeHintType.POSSIBLE_FORMATS,
+    [BarcodeFormat.EAN_13, BarcodeFormat.EAN_8, BarcodeFormat.UPC_A, BarcodeFormat.CODE_128],
+  ],
+]);
 
 export class FoodCodes implements Reader {
-  private readonly readers: Reader[] = [new QRCodeReader(), new MultiFormatUPCEANReader(HINTS), new Code128Reader(), new DataMatrixReader()];
+  private readonly readers: Reader[] = [
+    new QRCodeReader(),
+    new MultiFormatUPCEANReader(HINTS),
+    new Code128Reader(),
+    new DataMatrixReader(),
+  ];
 
   decode(image: BinaryBitmap): Result {
     for (const reader of this.readers) {

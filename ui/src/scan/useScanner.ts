@@ -6,7 +6,10 @@ const FAST = 35;
 const SHORTEST = 8;
 
 function typing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName))
+  );
 }
 
 /** Listens for scans that meet no field: from a scanner that types, or from the simulated one in another window. */
@@ -46,5 +49,9 @@ export function typeInto(field: HTMLInputElement, code: string): void {
   const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set;
   setter?.call(field, code);
   field.dispatchEvent(new Event("input", { bubbles: true }));
-  requestAnimationFrame(() => (field.form ? field.form.requestSubmit() : field.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }))));
+  requestAnimationFrame(() =>
+    field.form
+      ? field.form.requestSubmit()
+      : field.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true })),
+  );
 }

@@ -4,7 +4,8 @@ export const noted = (day: string, format: string) => `${day}, noted ${format}`;
 export const undoThat = (summary: string) => `Undo: ${summary}`;
 export const itSaysNow = (field: string, value: string) => `It says now: ${field} ${value}`;
 export const sentInMoment = (message: string) => `${message} It is sent in a moment.`;
-export const needsAnswerBefore = (message: string) => `“${message}” needs an answer before it can be put away. It stands at the label line.`;
+export const needsAnswerBefore = (message: string) =>
+  `“${message}” needs an answer before it can be put away. It stands at the label line.`;
 export const openingTheDoor = "Opening the door";
 export const fetching = "Fetching";
 export const nutShelfToday = "Nut Shelf, to Today";

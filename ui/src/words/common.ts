@@ -52,7 +52,11 @@ export function degrees(celsius: number, unit: Degrees): number {
 
 /** "1 jar", "3 boxes", "2 loaves": packs as hands count them. */
 export function packsOf(count: number, noun: string): string {
-  return plural(count, noun, /f$/.test(noun) ? `${noun.slice(0, -1)}ves` : /(s|x|ch|sh)$/.test(noun) ? `${noun}es` : `${noun}s`);
+  return plural(
+    count,
+    noun,
+    /f$/.test(noun) ? `${noun.slice(0, -1)}ves` : /(s|x|ch|sh)$/.test(noun) ? `${noun}es` : `${noun}s`,
+  );
 }
 
 /** "every day", "every 3 months" */
@@ -94,7 +98,13 @@ export function shortAmount(amount: string): string {
 }
 
 const STATE_WORDS: Record<string, string> = {
-  stop: "not to eat", look: "look first", front: "eat this week", soon: "soon", resting: "keeps", undated: "no date", not_ready: "not ripe yet",
+  stop: "not to eat",
+  look: "look first",
+  front: "eat this week",
+  soon: "soon",
+  resting: "keeps",
+  undated: "no date",
+  not_ready: "not ripe yet",
 };
 
 export function stateWords(state: string): string {
@@ -113,7 +123,10 @@ export function placeWords(place: Place, unit: Degrees = "c"): string {
 /** What a chip tells the eye by edge, hatch and corner, for those who hear it. */
 export function stackWords(stack: Stack, place: string, tied: boolean): string {
   const parts = [stack.level ? `level ${stack.level}` : "", stateWords(stack.state)];
-  if (stack.days_left !== null && stack.state !== "stop") parts.push(stack.days_left < 0 ? `${plural(-stack.days_left, "day")} past` : `${plural(stack.days_left, "day")} left`);
+  if (stack.days_left !== null && stack.state !== "stop")
+    parts.push(
+      stack.days_left < 0 ? `${plural(-stack.days_left, "day")} past` : `${plural(stack.days_left, "day")} left`,
+    );
   if (stack.frozen) parts.push("frozen");
   if (stack.open) parts.push("open");
   if (tied) parts.push("set aside for a meal");

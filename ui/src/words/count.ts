@@ -15,7 +15,8 @@ export const notOnList = (words: string) => `${words} is not on the list here: a
 export const cannotBeRead = (asked: string) => `That cannot be read. Say ${asked}, or nothing when it is as expected.`;
 export const keptHereComparison = (words: string) => ` and kept here; the comparison comes when ${words} arrived`;
 export const finish = (place: string) => `finish ${place}`;
-export const nobodySpokeStay = (words: number) => ` ${words} nobody spoke of stay as they are, and the place does not count as counted.`;
+export const nobodySpokeStay = (words: number) =>
+  ` ${words} nobody spoke of stay as they are, and the place does not count as counted.`;
 export const anotherReasonFor = (name: string) => `change the reason for ${name}`;
 export const whatBecameOf = (name: string) => `What became of ${name}`;
 export const whereCameFrom = (name: string) => `Where ${name} came from`;

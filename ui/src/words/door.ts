@@ -23,11 +23,14 @@ export const orMakeAnother = "Or make another account:";
 export const emailAddress = "E-mail address";
 export const passwordTenLetters = "Password, at least ten characters";
 export const comeIn = "Come in";
-export const keeperCanSend = "A keeper can send you a link to come in. Open it on this device, and you keep this account.";
+export const keeperCanSend =
+  "A keeper can send you a link to come in. Open it on this device, and you keep this account.";
 export const signOut = "Sign out";
 export const houseNotAnswering = "The house is not answering. Try again in a moment.";
-export const tooManyWrong = "Too many wrong tries: the door stays shut for ten minutes. Whoever runs the house can open it sooner.";
-export const namePasswordDo = "That name and password do not open this door. Check both and try again; after eight wrong tries it stays shut for ten minutes.";
+export const tooManyWrong =
+  "Too many wrong tries: the door stays shut for ten minutes. Whoever runs the house can open it sooner.";
+export const namePasswordDo =
+  "That name and password do not open this door. Check both and try again; after eight wrong tries it stays shut for ten minutes.";
 export const signIn = "Sign in";
 export const yourHouseholdsShelf = "To your household's shelf.";
 export const lookAroundDemo = "Look around the demo";

@@ -1,5 +1,6 @@
 /** What is said where a food is put right. */
-export const shipped = "This food came with the tables: its name and how it keeps stay. Your own words for it can be added.";
+export const shipped =
+  "This food came with the tables: its name and how it keeps stay. Your own words for it can be added.";
 export const name = "Its name";
 export const nicknames = "What else you call it, with commas";
 export const likeAnother = "It keeps like another food than before";

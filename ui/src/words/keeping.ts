@@ -91,4 +91,5 @@ export const daysAtMost = "Days at most";
 export const why = "Why";
 export const ourFridgeColder = "Our fridge is colder than most";
 export const useThisTime = "Use this time";
-export const everyStackConcerns = "Every stack it concerns is dated anew. What is a matter of safety can be made shorter, never longer.";
+export const everyStackConcerns =
+  "Every stack it concerns is dated anew. What is a matter of safety can be made shorter, never longer.";

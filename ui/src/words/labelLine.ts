@@ -2,7 +2,8 @@
 export const linesWait = (length: number) => `${length} lines wait:`;
 export const drop = (text: string) => `Drop “${text}”`;
 export const altAnd = (words: number) => `Alt and ${words}`;
-export const notUnderstoodEnter = (words: string) => `Not understood: ${words}. Enter once more puts it away without that.`;
+export const notUnderstoodEnter = (words: string) =>
+  `Not understood: ${words}. Enter once more puts it away without that.`;
 export const linesThatWait = "Lines that wait";
 export const oneLineWaits = "1 line waits:";
 export const takeIntoLine = "Take it into the line";

@@ -7,7 +7,11 @@ export const line = (number: number, cells: string) => `line ${number}: ${cells}
 export const homes = "Lines without a place";
 export const goesTo = (what: string) => `${what} goes to`;
 export const askEach = "ask for each";
-export const kinds = { cupboard: "what keeps in a cupboard", fridge: "what needs the fridge", freezer: "what is frozen" };
+export const kinds = {
+  cupboard: "what keeps in a cupboard",
+  fridge: "what needs the fridge",
+  freezer: "what is frozen",
+};
 export const unread = (columns: string) => `Not read: ${columns}. Say what they mean above, or leave them.`;
 export const column = (name: string, lines: number) => `${name} (${plural(lines, "line")})`;
 export const twice = "Twice?";
@@ -18,7 +22,8 @@ export const takeIn = "Take them in after all";
 export const countLines = (count: number) => plural(count, "line");
 export const countProblems = (count: number) => plural(count, "problem");
 export const lines = (total: number) => `${total} lines`;
-export const readColumnsApart = (encoding: string, words: string, decimal: string) => `read as ${encoding}, columns apart by ${words}, decimals with “${decimal}”`;
+export const readColumnsApart = (encoding: string, words: string, decimal: string) =>
+  `read as ${encoding}, columns apart by ${words}, decimals with “${decimal}”`;
 export const bringInAll = (total: number) => `Bring in all ${total}`;
 export const columnNumber = (words: number) => `column ${words}`;
 export const findFoodFor = (text: string) => `Find a food for ${text}`;
@@ -27,7 +32,8 @@ export const leaveLineOut = (line: number) => `Leave line ${line} out`;
 export const placeFor = (text: string) => `Place for ${text}`;
 export const bringInList = "Bring in a list";
 export const chooseCsvFile = "Choose a CSV file";
-export const fromSpreadsheetOr = "From a spreadsheet or another program. Headings in English, German, French or Spanish are understood; nothing changes before you say so.";
+export const fromSpreadsheetOr =
+  "From a spreadsheet or another program. Headings in English, German, French or Spanish are understood; nothing changes before you say so.";
 export const csvFile = "CSV file";
 export const mendProblemsFirst = "Mend the problems first";
 export const lineNumber = "line";
@@ -65,5 +71,6 @@ export const notWanted = "Not wanted";
 export const whichPlacesAre = "Which places are these?";
 export const chooseAPlace = "choose a place";
 export const makeThePlace = "Make the place";
-export const keepersOnly = "A list changes the whole house at once, so a keeper brings it in. What you have in hand can go in line by line:";
+export const keepersOnly =
+  "A list changes the whole house at once, so a keeper brings it in. What you have in hand can go in line by line:";
 export const toTheLine = "to the label line";

@@ -12,7 +12,8 @@ export const putOn = (day: string, name: string) => `Put on ${day}: ${name}`;
 export const buy = (sum: string) => `buy ${sum}`;
 export const cook = (name: string) => `Cook ${name}`;
 export const drop = (name: string) => `Drop ${name}`;
-export const leftoversKeep = (days: number) => `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;
+export const leftoversKeep = (days: number) =>
+  `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;
 export const standsFor = (food: string, asked: string) => `${food} for ${asked}`;
 export const fetchingTheDish = "Fetching the dish";
 export const meals = "Meals";

@@ -18,7 +18,12 @@ export const year = "Year";
 export const month = "Month";
 export const day = "The day";
 export const anotherDay = "Another day";
-export const place = { said: "Place, for all that follows", last: "Place, where it went last", open: "Place", choose: "Choose a place" };
+export const place = {
+  said: "Place, for all that follows",
+  last: "Place, where it went last",
+  open: "Place",
+  choose: "Choose a place",
+};
 export const putAway = (what: string) => `Put away ${what}`;
 export const stored = (what: string, where: string) => `Put away: ${what}${where ? `, ${where}` : ""}`;
 export const again = "Same again";

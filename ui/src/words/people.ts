@@ -17,7 +17,8 @@ export const feedYoursMade = "A feed of yours, made";
 export const endTheFeed = "end the feed";
 export const endIt = "End it";
 export const makePrivateAddress = "Make a private address";
-export const whoeverHasThis = "Whoever has this address sees these days. It is shown only now, and an earlier one leads nowhere any more.";
+export const whoeverHasThis =
+  "Whoever has this address sees these days. It is shown only now, and an earlier one leads nowhere any more.";
 export const metricCup250 = "Metric: a cup is 250 ml, a pint 568 ml";
 export const imperialCup284 = "Imperial: a cup is 284 ml, a pint 568 ml, a gallon 4.55 l";
 export const unitedStatesCup = "United States: a cup is 237 ml, a pint 473 ml, a gallon 3.79 l";
@@ -80,7 +81,8 @@ export const note = "Note";
 export const keepItSo = "Keep it so";
 export const doesNotEatHere = "Does not eat here any more";
 export const lookThenDecide = "Look, then decide";
-export const pastBestBefore = "Past a best-before date somebody looks and records what they found, within a tolerance for that food.";
+export const pastBestBefore =
+  "Past a best-before date somebody looks and records what they found, within a tolerance for that food.";
 export const byTheDate = "By the date";
 export const pastItsBest = "Past its best-before a thing counts as gone.";
 export const eatThisWeek = "“Eat this week” means within … days";

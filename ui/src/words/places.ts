@@ -30,7 +30,8 @@ export const whatWorkingShelf = "what the working shelf lacks and the backstock 
 export const printTheList = "Print the list";
 export const holdingShelfAgainst = "Holding the shelf against the backstock";
 export const nothingToBring = "Nothing to bring";
-export const everyFoodUsed = "Every food that is used has its working amount at hand. How much that is can be set for each food under";
+export const everyFoodUsed =
+  "Every food that is used has its working amount at hand. How much that is can be set for each food under";
 export const keeping = "Keeping";
 export const newerWouldBe = "The newer would be eaten first";
 export const atHand = "at hand,";
@@ -102,9 +103,11 @@ export const lookingAtPlaces = "Looking at the places";
 export const neverCounted = "never counted";
 export const dark = "; dark";
 export const recall = "Recall";
-export const makerCallsSomething = "A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.";
+export const makerCallsSomething =
+  "A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.";
 export const whatIsMeant = "What may be meant";
-export const foundStandsHere = "Say what you know, and the stacks it may be about stand here, with all they were poured into.";
+export const foundStandsHere =
+  "Say what you know, and the stacks it may be about stand here, with all they were poured into.";
 export const food = "Food";
 export const findAFood = "Find a food";
 export const whichFood = "Which food";
@@ -116,5 +119,6 @@ export const nothingHereMeant = "Nothing here is meant";
 export const inIt = "in";
 export const noLotNoted = ", no lot noted";
 export const setAllApart = "Set all apart as not to eat";
-export const surelyApart = (stacks: number) => `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, and a keeper alone can let them back.`;
+export const surelyApart = (stacks: number) =>
+  `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, and a keeper alone can let them back.`;
 export const setApartNow = "Set them apart";

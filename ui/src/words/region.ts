@@ -7,7 +7,12 @@ interface Region {
 }
 
 function made(locale: string): Region {
-  return { locale, plural: new Intl.PluralRules(locale), number: new Intl.NumberFormat(locale, { maximumFractionDigits: 2 }), money: new Map() };
+  return {
+    locale,
+    plural: new Intl.PluralRules(locale),
+    number: new Intl.NumberFormat(locale, { maximumFractionDigits: 2 }),
+    money: new Map(),
+  };
 }
 
 let region = made("en-IE");

@@ -4,7 +4,15 @@ import { Board, Button } from "../../kit/kit";
 import * as say from "../../words/list";
 
 /** Words of the list that name no place here: choose one for each, or make it. */
-export function UnknownPlaces({ preview, places, onPlace }: { preview: ImportPreview; places: Place[]; onPlace: (text: string, id: number) => void }) {
+export function UnknownPlaces({
+  preview,
+  places,
+  onPlace,
+}: {
+  preview: ImportPreview;
+  places: Place[];
+  onPlace: (text: string, id: number) => void;
+}) {
   const { act } = useActs();
   if (preview.unknown_places.length === 0) return null;
   const make = async (text: string, kind: string) => {
@@ -16,12 +24,26 @@ export function UnknownPlaces({ preview, places, onPlace }: { preview: ImportPre
       <ul className="mt-2">
         {preview.unknown_places.map((place) => (
           <li key={place.text} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-            <b className="min-w-[150px]">{place.text}</b><span className="text-soft text-small">{say.countLines(place.lines)}</span>
-            <select className="field !w-auto" aria-label={say.placeFor(place.text)} value="" onChange={(event) => onPlace(place.text, Number(event.target.value))}>
-              <option value="" disabled>{say.chooseAPlace}</option>
-              {places.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
+            <b className="min-w-[150px]">{place.text}</b>
+            <span className="text-soft text-small">{say.countLines(place.lines)}</span>
+            <select
+              className="field !w-auto"
+              aria-label={say.placeFor(place.text)}
+              value=""
+              onChange={(event) => onPlace(place.text, Number(event.target.value))}
+            >
+              <option value="" disabled>
+                {say.chooseAPlace}
+              </option>
+              {places.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
             </select>
-            <Button onClick={() => void make(place.text, place.kind)}>{say.makeThePlace} {place.text}</Button>
+            <Button onClick={() => void make(place.text, place.kind)}>
+              {say.makeThePlace} {place.text}
+            </Button>
           </li>
         ))}
       </ul>

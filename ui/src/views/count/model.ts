@@ -26,7 +26,10 @@ export function readFound(text: string, row: ExpectedStack): Found | null {
   return row.packs === null ? { found: "amount", amount: typed } : { found: "amount", packs: typed };
 }
 
-/** Where the hand goes next: the first stack after this one that nobody has spoken of, else the first of all, else none. */
+/**
+ * Where the hand goes next: the first stack after this one that nobody has spoken of, else the first of all, else
+ * none.
+ */
 export function nextOpen(count: Count, after: number | null, said: ReadonlySet<number> = new Set()): number | null {
   const open = (row: ExpectedStack) => row.line === null && !said.has(row.stack.id);
   const from = count.expected.findIndex((row) => row.stack.id === after) + 1;
@@ -35,7 +38,10 @@ export function nextOpen(count: Count, after: number | null, said: ReadonlySet<n
 }
 
 export function progress(count: Count, said: ReadonlySet<number> = new Set()): { done: number; of: number } {
-  return { done: count.expected.filter((row) => row.line !== null || said.has(row.stack.id)).length, of: count.expected.length };
+  return {
+    done: count.expected.filter((row) => row.line !== null || said.has(row.stack.id)).length,
+    of: count.expected.length,
+  };
 }
 
 /** One step up or down the list. */

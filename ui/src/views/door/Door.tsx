@@ -5,7 +5,9 @@ export function Door({ title, note, children }: { title: string; note: string; c
   return (
     <main className="min-h-dvh grid place-items-center p-4">
       <div className="w-[430px] max-w-full">
-        <p className="flex items-center gap-2 font-head font-bold text-big mb-3"><img src="/mark.svg" alt="" width="28" height="28" /> {say.nutShelf}</p>
+        <p className="flex items-center gap-2 font-head font-bold text-big mb-3">
+          <img src="/mark.svg" alt="" width="28" height="28" /> {say.nutShelf}
+        </p>
         <section className="board p-6">
           <h1>{title}</h1>
           <p className="text-soft mt-1 mb-4">{note}</p>

@@ -27,15 +27,28 @@ export function SignIn({ demo }: { demo: boolean }) {
     await client.invalidateQueries();
     setBusy(false);
   };
-  const submit = (form: FormData) => enter("/api/login", { login: form.get("login"), password: form.get("password"), remember: form.get("remember") === "on" });
+  const submit = (form: FormData) =>
+    enter("/api/login", {
+      login: form.get("login"),
+      password: form.get("password"),
+      remember: form.get("remember") === "on",
+    });
   return (
     <Door title={say.signIn} note={say.yourHouseholdsShelf}>
-      {demo && <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => enter("/api/demo-sign-in", {})}>{say.lookAroundDemo}</Button>}
+      {demo && (
+        <Button look="main" className="w-full mb-4" disabled={busy} onClick={() => enter("/api/demo-sign-in", {})}>
+          {say.lookAroundDemo}
+        </Button>
+      )}
       <Form onSave={submit}>
         <Text label={say.emailAddress} name="login" type="email" required autoComplete="username" />
         <Text label={say.password} name="password" type="password" required autoComplete="current-password" />
         <Tick name="remember" label={say.staySignedIn} />
-        {error && <p role="alert" className="text-beet font-semibold">{error}</p>}
+        {error && (
+          <p role="alert" className="text-beet font-semibold">
+            {error}
+          </p>
+        )}
         <Submit disabled={busy}>{say.signIn}</Submit>
       </Form>
     </Door>

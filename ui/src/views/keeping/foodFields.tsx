@@ -10,7 +10,16 @@ type Figures = { [name in "g_per_ml" | "g_per_piece"]: KeepingPage["figures"][na
 export function Home({ value = null }: { value?: number | null }) {
   const places = useQuery(placesQuery).data ?? [];
   // Drawn with the places, so that the one it has is chosen.
-  return <Pick key={places.length} label={say.home} name="home_place_id" defaultValue={value ?? ""} none={say.nowhereSpecial} options={places.map((place) => [String(place.id), place.name] as const)} />;
+  return (
+    <Pick
+      key={places.length}
+      label={say.home}
+      name="home_place_id"
+      defaultValue={value ?? ""}
+      none={say.nowhereSpecial}
+      options={places.map((place) => [String(place.id), place.name] as const)}
+    />
+  );
 }
 
 /** What it weighs for its size, where a kitchen scale told. */
@@ -26,8 +35,10 @@ export function Weights({ figures }: { figures?: Figures }) {
 /** The weights that were changed. */
 export function weights(form: FormData, before?: Figures): Record<string, string | null> {
   const names = ["g_per_piece", "g_per_ml"] as const;
-  return Object.fromEntries(names.flatMap((name) => {
-    const now = amountOf(form.get(name));
-    return now === (before?.[name] ?? "") ? [] : [[name, now === "" ? null : now] as const];
-  }));
+  return Object.fromEntries(
+    names.flatMap((name) => {
+      const now = amountOf(form.get(name));
+      return now === (before?.[name] ?? "") ? [] : [[name, now === "" ? null : now] as const];
+    }),
+  );
 }

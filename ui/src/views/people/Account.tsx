@@ -13,7 +13,11 @@ export function Account() {
   const submit = async (form: FormData) => {
     setProblem("");
     try {
-      await post("/api/change-password", { password: form.get("password"), "new-password": form.get("new-password"), "password-confirm": form.get("new-password") });
+      await post("/api/change-password", {
+        password: form.get("password"),
+        "new-password": form.get("new-password"),
+        "password-confirm": form.get("new-password"),
+      });
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       return setProblem(`${error.message} ${error.document.remedy ?? ""}`);
@@ -25,8 +29,20 @@ export function Account() {
     <Board title={say.account}>
       <Form key={key} className="grid gap-2 mt-2" onSave={submit}>
         <Text label={say.passwordNow} name="password" type="password" required autoComplete="current-password" />
-        <Text label={say.newPassword} name="new-password" type="password" required minLength={10} maxLength={200} autoComplete="new-password" />
-        {problem && <p role="alert" className="text-beet font-semibold">{problem}</p>}
+        <Text
+          label={say.newPassword}
+          name="new-password"
+          type="password"
+          required
+          minLength={10}
+          maxLength={200}
+          autoComplete="new-password"
+        />
+        {problem && (
+          <p role="alert" className="text-beet font-semibold">
+            {problem}
+          </p>
+        )}
         <Submit className="justify-self-start">{say.changePassword}</Submit>
       </Form>
     </Board>

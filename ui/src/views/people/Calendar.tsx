@@ -19,11 +19,21 @@ export function Calendar({ page }: { page: PeoplePage }) {
     <Board title={say.calendar} note={say.lastGoodDays}>
       {page.feeds.map((feed) => (
         <div key={feed.id} className="flex items-center gap-2 border-t border-zinc2 py-2 mt-2">
-          <span className="grow">{say.feedYoursMade} {new Date(feed.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })}</span>
-          <Button look="grave" onClick={() => act(`/api/feeds/${feed.id}/revoke`, {}, say.endTheFeed).then(() => setLink(""))}>{say.endIt}</Button>
+          <span className="grow">
+            {say.feedYoursMade}{" "}
+            {new Date(feed.made_at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })}
+          </span>
+          <Button
+            look="grave"
+            onClick={() => act(`/api/feeds/${feed.id}/revoke`, {}, say.endTheFeed).then(() => setLink(""))}
+          >
+            {say.endIt}
+          </Button>
         </div>
       ))}
-      <Button className="mt-2" onClick={() => void open()}>{say.makePrivateAddress}</Button>
+      <Button className="mt-2" onClick={() => void open()}>
+        {say.makePrivateAddress}
+      </Button>
       {link && <Secret link={link} words={say.whoeverHasThis} />}
     </Board>
   );

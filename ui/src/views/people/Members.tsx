@@ -15,17 +15,51 @@ export function Members({ page }: { page: PeoplePage }) {
       <ul className="mt-2">
         {page.members.map((member) => (
           <li key={member.account_id} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
-            <span className="grow min-w-0"><b>{member.name}</b>{member.you ? " (you)" : ""}<span className="block text-soft text-small">{member.email}</span></span>
-            <select className="field !w-auto" aria-label={say.roleOf(member.name)} value={member.role} onChange={(event) => void act(`/api/members/${member.account_id}/role`, { role: event.target.value }, say.roleOfSmall(member.name))}>
-              <option value="keeper">{say.keeper}</option><option value="helper">{say.helper}</option>
+            <span className="grow min-w-0">
+              <b>{member.name}</b>
+              {member.you ? " (you)" : ""}
+              <span className="block text-soft text-small">{member.email}</span>
+            </span>
+            <select
+              className="field !w-auto"
+              aria-label={say.roleOf(member.name)}
+              value={member.role}
+              onChange={(event) =>
+                void act(
+                  `/api/members/${member.account_id}/role`,
+                  { role: event.target.value },
+                  say.roleOfSmall(member.name),
+                )
+              }
+            >
+              <option value="keeper">{say.keeper}</option>
+              <option value="helper">{say.helper}</option>
             </select>
-            {!member.you && <Sure look="plain" aria-label={say.mayNotSign(member.name)} ask={say.surelyLetGo(member.name)} yes={say.letThemGo} onYes={() => act(`/api/members/${member.account_id}/role`, { role: null }, say.letGo(member.name))}>✕</Sure>}
+            {!member.you && (
+              <Sure
+                look="plain"
+                aria-label={say.mayNotSign(member.name)}
+                ask={say.surelyLetGo(member.name)}
+                yes={say.letThemGo}
+                onYes={() => act(`/api/members/${member.account_id}/role`, { role: null }, say.letGo(member.name))}
+              >
+                ✕
+              </Sure>
+            )}
           </li>
         ))}
         {page.invitations.map((one) => (
           <li key={one.id} className="flex items-center gap-2 border-t border-zinc2 py-2">
-            <span className="grow"><b>{one.name}</b> <span className="text-soft">{say.invitedAs} {one.role}{say.until} {new Date(one.expires_at).toLocaleDateString("en-GB", { day: "numeric", month: "short" })}</span></span>
-            <Button onClick={() => act(`/api/members/${one.id}/revoke`, {}, say.invitationOf(one.name))}>{say.takeBack}</Button>
+            <span className="grow">
+              <b>{one.name}</b>{" "}
+              <span className="text-soft">
+                {say.invitedAs} {one.role}
+                {say.until} {new Date(one.expires_at).toLocaleDateString("en-GB", { day: "numeric", month: "short" })}
+              </span>
+            </span>
+            <Button onClick={() => act(`/api/members/${one.id}/revoke`, {}, say.invitationOf(one.name))}>
+              {say.takeBack}
+            </Button>
           </li>
         ))}
       </ul>
@@ -39,7 +73,11 @@ function Invite() {
   const { address } = useSession();
   const [link, setLink] = useState("");
   const submit = async (form: FormData) => {
-    const done = await act<DoorDone>("/api/members/invite", { name: String(form.get("name")).trim(), role: form.get("role") }, "invite");
+    const done = await act<DoorDone>(
+      "/api/members/invite",
+      { name: String(form.get("name")).trim(), role: form.get("role") },
+      "invite",
+    );
     if (done?.path) setLink((address ?? window.location.origin) + done.path);
     return done;
   };
@@ -47,7 +85,10 @@ function Invite() {
     <>
       <Form className="flex flex-wrap gap-2 items-end mt-3" keep="invite" onSave={submit}>
         <Text wide="grow" label={say.invite} name="name" required maxLength={80} placeholder={say.name} />
-        <select className="field !w-auto" name="role" aria-label={say.asWhat}><option value="helper">{say.asHelper}</option><option value="keeper">{say.asKeeper}</option></select>
+        <select className="field !w-auto" name="role" aria-label={say.asWhat}>
+          <option value="helper">{say.asHelper}</option>
+          <option value="keeper">{say.asKeeper}</option>
+        </select>
         <Submit>{say.makeALink}</Submit>
       </Form>
       {link && <Secret link={link} words={say.giveThisLink} />}
@@ -61,7 +102,18 @@ export function Secret({ link, words }: { link: string; words: string }) {
   return (
     <div className="mt-3 border-l-4 border-mustard pl-3" role="status">
       <p className="text-small">{words}</p>
-      <div className="flex gap-2 mt-1"><input className="field" readOnly value={link} aria-label={say.theLink} onFocus={(event) => event.target.select()} /><Button onClick={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>{copied ? say.copied : say.copy}</Button></div>
+      <div className="flex gap-2 mt-1">
+        <input
+          className="field"
+          readOnly
+          value={link}
+          aria-label={say.theLink}
+          onFocus={(event) => event.target.select()}
+        />
+        <Button onClick={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>
+          {copied ? say.copied : say.copy}
+        </Button>
+      </div>
     </div>
   );
 }

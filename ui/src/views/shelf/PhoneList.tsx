@@ -21,12 +21,16 @@ export function rowsOf(stacks: Stack[], open: boolean): Row[] {
   let last = 0;
   const fold: Row[] = past.length > 0 ? [{ fold: pastWords(past) }] : [];
   const shown: Row[] = open ? past.map((stack) => ({ stack })) : [];
-  return [...fold, ...shown, ...rest.flatMap((stack): Row[] => {
-    const now = column(stack);
-    const heading: Row[] = now === last ? [] : [{ heading: COLUMNS[now]?.name ?? "" }];
-    last = now;
-    return [...heading, { stack }];
-  })];
+  return [
+    ...fold,
+    ...shown,
+    ...rest.flatMap((stack): Row[] => {
+      const now = column(stack);
+      const heading: Row[] = now === last ? [] : [{ heading: COLUMNS[now]?.name ?? "" }];
+      last = now;
+      return [...heading, { stack }];
+    }),
+  ];
 }
 
 function keyOf(row: Row): string | number {
@@ -34,7 +38,17 @@ function keyOf(row: Row): string | number {
 }
 
 /** On a phone: one list, front first, under the same headings, with the place as a tag. */
-export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; places: Place[]; tied: Map<number, Tie>; onPick: (id: number) => void }) {
+export function PhoneList({
+  stacks,
+  places,
+  tied,
+  onPick,
+}: {
+  stacks: Stack[];
+  places: Place[];
+  tied: Map<number, Tie>;
+  onPick: (id: number) => void;
+}) {
   const [open, setOpen] = useState(false);
   const rows = useMemo(() => rowsOf(stacks, open), [stacks, open]);
   const nameOf = useMemo(() => names(stacks), [stacks]);
@@ -43,11 +57,26 @@ export function PhoneList({ stacks, places, tied, onPick }: { stacks: Stack[]; p
     <WindowVirtualizer data={rows} itemSize={58} bufferSize={700}>
       {(row) => (
         <div key={keyOf(row)} className="pb-[6px]">
-          {"heading" in row ? <h2 className="text-soft text-small pt-2">{row.heading}</h2> : "fold" in row ? (
-            <button type="button" aria-expanded={open} className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft" onClick={() => setOpen(!open)}>{open ? "▾" : "▸"} {say.past} {row.fold}</button>
+          {"heading" in row ? (
+            <h2 className="text-soft text-small pt-2">{row.heading}</h2>
+          ) : "fold" in row ? (
+            <button
+              type="button"
+              aria-expanded={open}
+              className="board w-full text-left px-3 min-h-[44px] font-semibold text-soft"
+              onClick={() => setOpen(!open)}
+            >
+              {open ? "▾" : "▸"} {say.past} {row.fold}
+            </button>
           ) : (
             <div className="grid grid-cols-[1fr_auto] items-center gap-2">
-              <ShelfChip stack={row.stack} name={nameOf(row.stack)} place={name(row.stack.place_id)} tied={tied.has(row.stack.id)} onPick={() => onPick(row.stack.id)} />
+              <ShelfChip
+                stack={row.stack}
+                name={nameOf(row.stack)}
+                place={name(row.stack.place_id)}
+                tied={tied.has(row.stack.id)}
+                onPick={() => onPick(row.stack.id)}
+              />
               <span className="text-small text-soft w-[92px] leading-tight">{name(row.stack.place_id)}</span>
             </div>
           )}

@@ -17,5 +17,11 @@ interface Props {
 /** A chip on a board, or the first of a pile. Drawn anew only when it itself changes: a shelf may hold thousands. */
 export const PileChip = memo(function PileChip({ stack, name, place, tied, pile, pileKey, onPick, onSpread }: Props) {
   const many = pile > 1;
-  return <ShelfChip {...{ stack, name, place, tied, pile }} expanded={many ? false : undefined} onPick={() => (many ? onSpread(pileKey) : onPick(stack.id))} />;
+  return (
+    <ShelfChip
+      {...{ stack, name, place, tied, pile }}
+      expanded={many ? false : undefined}
+      onPick={() => (many ? onSpread(pileKey) : onPick(stack.id))}
+    />
+  );
 });

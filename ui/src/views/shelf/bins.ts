@@ -4,7 +4,12 @@ import * as say from "../../words/shelf";
 
 /** Columns by time left; the left edge is the front of the shelf, what is past stands apart from it. */
 export const COLUMNS = [
-  { name: "past", upTo: -1 }, { name: say.oneWeek, upTo: 7 }, { name: say.oneMonth, upTo: 30 }, { name: say.threeMonths, upTo: 91 }, { name: say.oneYear, upTo: 365 }, { name: "later", upTo: Infinity },
+  { name: "past", upTo: -1 },
+  { name: say.oneWeek, upTo: 7 },
+  { name: say.oneMonth, upTo: 30 },
+  { name: say.threeMonths, upTo: 91 },
+  { name: say.oneYear, upTo: 365 },
+  { name: "later", upTo: Infinity },
   { name: say.noDate, upTo: Infinity },
 ] as const;
 
@@ -45,6 +50,7 @@ export function bins(stacks: Stack[]): Stack[][] {
 /** Names that tell foods apart: the short one, but the whole where another food here has the same short one. */
 export function names(stacks: Pick<Stack, "food_id" | "name">[]): (stack: Pick<Stack, "name">) => string {
   const foods = new Map<string, Set<number>>();
-  for (const stack of stacks) foods.set(shortName(stack.name), (foods.get(shortName(stack.name)) ?? new Set()).add(stack.food_id));
+  for (const stack of stacks)
+    foods.set(shortName(stack.name), (foods.get(shortName(stack.name)) ?? new Set()).add(stack.food_id));
   return ({ name }) => ((foods.get(shortName(name))?.size ?? 0) > 1 ? name : shortName(name));
 }

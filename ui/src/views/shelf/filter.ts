@@ -9,7 +9,13 @@ export interface ShelfFilter {
 }
 
 export function fromUrl(params: URLSearchParams): ShelfFilter {
-  return { text: params.get("q") ?? "", state: params.get("state") ?? "", place: params.get("place") ?? "", group: params.get("group") ?? "", apart: params.get("apart") ?? "" };
+  return {
+    text: params.get("q") ?? "",
+    state: params.get("state") ?? "",
+    place: params.get("place") ?? "",
+    group: params.get("group") ?? "",
+    apart: params.get("apart") ?? "",
+  };
 }
 
 export function filtered(stacks: Stack[], places: Place[], filter: ShelfFilter): Stack[] {
@@ -17,8 +23,10 @@ export function filtered(stacks: Stack[], places: Place[], filter: ShelfFilter):
   const apart = new Set(places.filter((place) => place.tier === "set_apart").map((place) => place.id));
   return stacks.filter(
     (stack) =>
-      (words === "" || `${stack.name} ${stack.food}`.toLowerCase().includes(words)) && (filter.state === "" || stack.state === filter.state) &&
-      (filter.place === "" || String(stack.place_id) === filter.place) && (filter.group === "" || stack.group === filter.group) &&
+      (words === "" || `${stack.name} ${stack.food}`.toLowerCase().includes(words)) &&
+      (filter.state === "" || stack.state === filter.state) &&
+      (filter.place === "" || String(stack.place_id) === filter.place) &&
+      (filter.group === "" || stack.group === filter.group) &&
       (filter.apart === "" || apart.has(stack.place_id) === (filter.apart === "yes")),
   );
 }

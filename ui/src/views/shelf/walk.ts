@@ -30,7 +30,10 @@ const ARROWS = ["ArrowLeft", "ArrowRight", "ArrowUp", "ArrowDown"];
 export function stops(root: HTMLElement): void {
   root.querySelectorAll("section").forEach((board) => {
     const chips = [...board.querySelectorAll<HTMLElement>("[data-chip]")];
-    const stop = chips.find((chip) => chip === document.activeElement) ?? chips.find((chip) => chip.getAttribute("tabindex") === "0") ?? chips[0];
+    const stop =
+      chips.find((chip) => chip === document.activeElement) ??
+      chips.find((chip) => chip.getAttribute("tabindex") === "0") ??
+      chips[0];
     for (const chip of chips) {
       const wanted = chip === stop ? "0" : "-1";
       if (chip.getAttribute("tabindex") !== wanted) chip.setAttribute("tabindex", wanted);
@@ -40,7 +43,12 @@ export function stops(root: HTMLElement): void {
 
 /** Moves the focus along the chips inside `root`; true when the key was an arrow on a chip. */
 export function walk(key: string, root: HTMLElement): boolean {
-  if (!ARROWS.includes(key) || !(document.activeElement instanceof HTMLElement) || document.activeElement.dataset.chip === undefined) return false;
+  if (
+    !ARROWS.includes(key) ||
+    !(document.activeElement instanceof HTMLElement) ||
+    document.activeElement.dataset.chip === undefined
+  )
+    return false;
   const chips = [...root.querySelectorAll<HTMLElement>("[data-chip]")];
   const centre = (chip: HTMLElement): Box => {
     const rect = chip.getBoundingClientRect();

@@ -13,8 +13,16 @@ type Asked = Today["questions"][number];
 export function StillThere({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
   if (today.questions.length === 0) return null;
   return (
-    <Fold tone="mustard" title={say.stillThere} note={say.comingMealCounts(today.questions.length === 1 ? say.oneThing : say.things(today.questions.length))}>
-      <ul className="mt-1">{today.questions.map((one) => <Question key={one.stack.id} one={one} onPick={onPick} />)}</ul>
+    <Fold
+      tone="mustard"
+      title={say.stillThere}
+      note={say.comingMealCounts(today.questions.length === 1 ? say.oneThing : say.things(today.questions.length))}
+    >
+      <ul className="mt-1">
+        {today.questions.map((one) => (
+          <Question key={one.stack.id} one={one} onPick={onPick} />
+        ))}
+      </ul>
     </Fold>
   );
 }
@@ -28,14 +36,36 @@ function Question({ one, onPick }: { one: Asked; onPick: (id: number) => void })
     <li className="border-t border-zinc2 py-2 grid gap-1">
       <div className="grid grid-cols-[170px_minmax(0,1fr)] gap-3 items-center">
         <ShelfChip stack={one.stack} place={one.place} onPick={() => onPick(one.stack.id)} />
-        <span className="text-small leading-snug" title={one.steps.join(" ")}>{one.needed} {say.ofItFor} {one.meals.join(", ")}<span className="block text-soft text-small">{one.place}. {one.steps[0]}</span></span>
+        <span className="text-small leading-snug" title={one.steps.join(" ")}>
+          {one.needed} {say.ofItFor} {one.meals.join(", ")}
+          <span className="block text-soft text-small">
+            {one.place}. {one.steps[0]}
+          </span>
+        </span>
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => act(path, {}, say.seen(one.stack.name))}>{say.yes} {one.stack.amount}</Button>
-        <Button aria-expanded={open} onClick={() => setOpen(!open)}>{say.anotherAmount}</Button>
-        <Button look="grave" onClick={() => act(path, { amount: "0" }, say.seen(one.stack.name))}>{say.gone}</Button>
+        <Button look="main" onClick={() => act(path, {}, say.seen(one.stack.name))}>
+          {say.yes} {one.stack.amount}
+        </Button>
+        <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+          {say.anotherAmount}
+        </Button>
+        <Button look="grave" onClick={() => act(path, { amount: "0" }, say.seen(one.stack.name))}>
+          {say.gone}
+        </Button>
       </div>
-      {open && <Form className="flex gap-2 items-end" onSave={submit}><Amount label={say.howMuch(one.stack.name)} unit={one.stack.noun ?? (one.stack.unit === "piece" ? "pieces" : one.stack.unit)} name="amount" autoFocus required /><Submit>{say.thatMuch}</Submit></Form>}
+      {open && (
+        <Form className="flex gap-2 items-end" onSave={submit}>
+          <Amount
+            label={say.howMuch(one.stack.name)}
+            unit={one.stack.noun ?? (one.stack.unit === "piece" ? "pieces" : one.stack.unit)}
+            name="amount"
+            autoFocus
+            required
+          />
+          <Submit>{say.thatMuch}</Submit>
+        </Form>
+      )}
     </li>
   );
 }
