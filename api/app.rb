@@ -72,7 +72,7 @@ module NutShelf
         secure = options.fetch(:secure, false)
         auth = Auth.build(database: office.database, secret: secret, secure: secure)
         session = Auth.session(secret, secure: secure)
-        Throttle.set_up(behind_proxy: options.fetch(:behind_proxy, false))
+        Throttle.set_up(Store::Tallies.new(office.database), behind_proxy: options.fetch(:behind_proxy, false))
         Rack::Builder
           .new do
             use Rack::Deflater, include: COMPRESSED

@@ -3,16 +3,14 @@
 require "json"
 require_relative "contract"
 require_relative "../core/errors"
+require_relative "../core/work"
 require_relative "../desk/errors"
 require_relative "../store/errors"
-require "sequel"
-require "pg"
 
 module NutShelf
   module Api
     # Turns every error into a problem document (RFC 9457), in one place.
     module Problem
-      DATABASE = [Sequel::DatabaseError, Sequel::PoolTimeout, PG::Error].freeze
       STORE = {
         Store::Busy => "busy",
         Store::Full => "storage_full",
@@ -52,10 +50,12 @@ module NutShelf
           desk(error)
         when *STORE.keys
           store(error)
-        when *DATABASE
+        when *Store::Translate::DRIVER
           database(error)
         when Core::MissingFigure
           document("unknown_figure", error.message, error.remedy)
+        when Core::Work::Undone
+          document("busy", "That takes longer than it may just now.", REMEDIES.fetch("busy"))
         when Core::Error
           document("invalid", error.message, error.remedy || "Check what was said.")
         else

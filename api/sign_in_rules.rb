@@ -2,6 +2,7 @@
 
 require "roda"
 require_relative "passwords"
+require_relative "../store/accounts"
 
 module NutShelf
   module Api
@@ -111,17 +112,13 @@ module NutShelf
         end
 
         # One small query a request, instead of a write.
-        # SELECT 1 FROM account_active_session_keys JOIN accounts ... WHERE session_id = '...' AND created_at > ... AND
-        #   status_id = 2
         # @return [Boolean] whether this session was neither ended nor outlived
         def alive?
           id = session[session_id_session_key].to_s
-          !active_sessions_ds
-            .where(session_id: compute_hmacs(id))
-            .where(Sequel[:created_at] > Time.now - session_lifetime_deadline)
-            .join(:accounts, id: :account_id)
-            .where(status_id: account_open_status_value)
-            .empty?
+          Store::Accounts.session_alive?(
+            active_sessions_ds, compute_hmacs(id), seconds: session_lifetime_deadline,
+            open_status: account_open_status_value
+          )
         end
       end
     end

@@ -2,39 +2,10 @@
 
 require "rack/attack"
 require_relative "problem"
+require_relative "../store/tallies"
 
 module NutShelf
   module Api
-    # Counts tries in this worker's memory; what must agree between workers (the lockout) is in the database.
-    class Tally
-      def initialize
-        @lock = Mutex.new
-        @counts = {}
-      end
-
-      def increment(key, amount = 1, expires_in: 60)
-        @lock.synchronize do
-          now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          @counts.delete_if { |_, (_, ends)| ends < now } if @counts.size > 10_000
-          count, ends = @counts[key]
-          if count.nil? || ends < now
-            count = 0
-            ends = now + expires_in
-          end
-          @counts[key] = [count + amount, ends]
-          count + amount
-        end
-      end
-
-      def read(key) = @lock.synchronize { @counts[key]&.first }
-
-      def write(key, value, expires_in: 60)
-        @lock.synchronize { @counts[key] = [value, Process.clock_gettime(Process::CLOCK_MONOTONIC) + expires_in] }
-      end
-
-      def delete(key) = @lock.synchronize { @counts.delete(key) }
-    end
-
     # Slows down guessing at the door and floods on the heavy routes.
     module Throttle
       LIMITS = {
@@ -45,9 +16,10 @@ module NutShelf
 
       module_function
 
+      # @param tallies [Store::Tallies] where all web processes count together
       # @param behind_proxy [Boolean] whether a proxy of ours says who asks; else only the connection does
-      def set_up(behind_proxy: false)
-        Rack::Attack.cache.store = Tally.new
+      def set_up(tallies, behind_proxy: false)
+        Rack::Attack.cache.store = tallies
         address = behind_proxy ? lambda(&:ip) : ->(request) { request.env["REMOTE_ADDR"] }
         LIMITS.each do |path, (limit, period)|
           Rack::Attack.throttle(path, limit: limit, period: period) do |request|

@@ -19,6 +19,7 @@ ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#
 
 require_relative "../boot/app"
 require_relative "../boot/watch"
+require_relative "../boot/workers"
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
@@ -34,19 +35,27 @@ def free_port(wanted)
   end || abort("No free port from #{wanted} on. Set PORT to one.")
 end
 
+# Before there are threads or connections.
+nursery = Boot::Workers::Nursery.start
 cluster = Boot::Cluster.new
 started = Boot::Settings.foreign_url.nil? && cluster.start
 begin
   url = Boot::Wiring.prepare(mode == "demo" ? Demo::House::NAME : "nut_shelf_house")
   url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
-  app = Boot::Web.build(url, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
+  office = Boot::Wiring.office(url, work: Boot::Workers.new(nursery.door))
+  app = Boot::Web.build(url, office: office, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)
   host = ENV.fetch("HOST", "127.0.0.1")
   configuration =
     Puma::Configuration.new do |config|
       config.bind "tcp://#{host}:#{port}"
       config.threads 4, 8
+      # The app is there before the web processes are; connections are made in each of them.
+      config.workers Boot::Settings.web_processes
+      config.preload_app!
+      config.silence_single_worker_warning
+      config.before_fork { office.database.disconnect }
       # Refused before a body is spooled, and nobody who hangs keeps the house from stopping.
       config.http_content_length_limit Core::Limits::LARGEST_BODY
       config.first_data_timeout 10
@@ -73,5 +82,6 @@ rescue Boot::Cluster::Failed, Store::Away => e
   abort e.message
 ensure
   watch&.kill
+  nursery.stop
   cluster.stop if started
 end

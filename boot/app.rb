@@ -13,9 +13,9 @@ module NutShelf
 
       # @param url [String] the app's database URL
       # @param options [Hash] see Api::App.build
-      def build(url, **options)
+      def build(url, office: Wiring.office(url), **options)
         Api::App.build(
-          office: Wiring.office(url),
+          office: office,
           secret: Settings.secret("session"),
           build: Settings.build,
           interface: INTERFACE,

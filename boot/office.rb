@@ -56,8 +56,9 @@ module NutShelf
 
       # @param url [String] the app's URL
       # @return [Desk::Office]
-      def office(url, connections: 8)
+      def office(url, connections: 8, work: Core::Work::Here)
         Desk::Office.new(
+          work: work,
           database: Store::Database.connect(url, connections: connections),
           catalog: Reference.catalog,
           clock: Clock,

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "etc"
 require "fileutils"
 require "securerandom"
 require "uri"
@@ -18,6 +19,9 @@ module NutShelf
 
       # @return [Integer] where the app listens
       def port = Integer(ENV.fetch("PORT", "9380"), 10)
+
+      # @return [Integer] web processes; as many as the machine has cores, unless said
+      def web_processes = Integer(ENV.fetch("NUT_SHELF_WEB", Etc.nprocessors.to_s), 10).clamp(1, 64)
 
       # @return [Boolean] whether people reach the app over TLS (a proxy in front), so that cookies ask for it
       def tls? = ENV["NUT_SHELF_TLS"] == "1"

@@ -7,6 +7,7 @@ require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
 require_relative "../boot/office"
+require_relative "../store/accounts"
 require_relative "../desk/household_maker"
 require_relative "../desk/lexicon_of"
 Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each do |file|
@@ -57,19 +58,19 @@ module NutShelf
       def open_doors
         @office.database.outside do |db|
           Household::ACCOUNTS.each_key do |key|
-            db[:accounts].where(email: UNFINISHED % key).update(email: "#{key}@sallow.example")
+            Store::Accounts.change_email(db, from: UNFINISHED % key, to: "#{key}@sallow.example")
           end
         end
       end
 
-      def account?(email) = @office.database.outside { |db| !db[:accounts].where(email: email).empty? }
+      def account?(email) = @office.database.outside { |db| !Store::Accounts.by_email(db, email).nil? }
 
       def make_household
         hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
         @accounts =
           @office.database.outside do |db|
             Household::ACCOUNTS.to_h do |key, (name, _)|
-              [key, db[:accounts].insert(email: UNFINISHED % key, name: name, password_hash: hash)]
+              [key, Store::Accounts.add(db, email: UNFINISHED % key, name: name, password_hash: hash)]
             end
           end
         places = JSON.parse(File.read(PLACES)).map { |place| place.transform_keys(&:to_sym) }

@@ -11,8 +11,7 @@ module NutShelf
     # What to bring from backstock to the working shelf, food by food, oldest first.
     class BringForwardOf
       # One food: its working amount in grams and where that comes from (`own` when the household said so, `steps`),
-      # what
-      # stands at hand, what to bring and where to. Frozen.
+      # what stands at hand, what to bring and where to. Frozen.
       Item = Core::Value.of(:food_id, :food, :amount_g, :pack_g, :own, :list, :steps, :to_place)
 
       # @param room [Room]

@@ -10,8 +10,7 @@ module NutShelf
       MOST = 40
 
       # `revision` to ask from next time, `topics` of Store::Topics, `stacks` the ids of those that acts touched, nil
-      # when
-      # they are too many or a rule may have changed any. Frozen.
+      # when they are too many or a rule may have changed any. Frozen.
       Changes = Core::Value.of(:revision, :topics, :stacks)
 
       # @param room [Room]

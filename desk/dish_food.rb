@@ -27,7 +27,7 @@ module NutShelf
           aisle: "Home leftovers",
           food_group: "protein",
           dimension: "count",
-          allergens: Sequel.pg_array(allergens, :text)
+          allergens: allergens
         )
       end
 

@@ -3,8 +3,7 @@
 module NutShelf
   module Desk
     # What was worked out once and holds until something it rests on is written to: a few of the latest, by keys that
-    # name
-    # the household and the revisions (see Room#kept). Safe for threads; nothing else of the house remembers.
+    # name the household and the revisions (see Room#kept). Safe for threads; nothing else of the house remembers.
     class Kept
       MOST = 48
 

@@ -204,8 +204,7 @@ module NutShelf
       end
 
       # What was bought has a price; what was made or is left over has only a share of what went in. Of a pack whose
-      # size
-      # nobody knows the price says nothing about a gram or a piece.
+      # size nobody knows the price says nothing about a gram or a piece.
       def note_price(entry, lot)
         return unless bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 

@@ -1,12 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "../core/value"
+require_relative "../core/work"
 
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
     Office =
-      Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept) do
+      Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept,
+        work: Core::Work::Here) do
         # Nothing that was kept from an earlier look is there.
         def forget = kept.clear
 

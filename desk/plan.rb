@@ -4,7 +4,8 @@ require_relative "../core/buying/missing_list"
 require_relative "../core/buying/price_book"
 require_relative "../core/planning/diet"
 require_relative "../core/planning/proposal"
-require_relative "../core/planning/ranker"
+require_relative "../core/planning/ranking"
+require_relative "../core/work"
 require_relative "../core/value"
 
 module NutShelf
@@ -38,17 +39,19 @@ module NutShelf
           )
       end
 
+      # From so many stacks on, dishes are ranked where it takes nobody's turn.
+      MANY = 5000
+
       # @param on [Date]
       # @return [Array<Core::Ranker::Ranked>] dishes of what the planned meals leave, best first
+      # @raise [Core::Work::Undone] when it takes too long
       def ranked(on)
-        Core::Ranker.rank(
-          recipes,
-          cursor: left,
-          servings: servings,
-          on: on,
-          price: ->(key, grams) { prices.cost(key, grams).first },
-          diet: diet
-        )
+        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.office.work
+        work.ask(ranking(on), shared)
+      rescue Core::Work::Undone => e
+        raise unless e.again?
+
+        Core::Work::Here.ask(ranking(on), shared)
       end
 
       # @return [Core::PriceBook]
@@ -135,6 +138,15 @@ module NutShelf
       def days_left(stack) = stack.usable_until && (stack.usable_until - @room.today).to_i
 
       private
+
+      def ranking(on)
+        Core::Ranking.new(
+          recipes: recipes, meals: coming, servings: servings, on: on, prices: prices, diet: diet, allow_look: looks?,
+          strict: strict?
+        )
+      end
+
+      def shared = Core::Work::Shared.new(key: @room.shelf_key, value: shelf)
 
       # Somebody who goes by the date sits at every meal, so all of it goes by the date.
       def strict? = @room.policy.by_the_date? || @room.strict_eaters?

@@ -34,16 +34,17 @@ module NutShelf
       def locked(row) = @household = row
 
       # Something that follows from what was written and nothing else, kept from one look to the next by the revisions
-      # it
-      # rests on: two processes that keep it under one key keep the same.
+      # it rests on: two processes that keep it under one key keep the same.
       # @param name [Symbol]
       # @param topics [Array<Symbol>] see Store::Topics
       # @yield makes it; frozen, and the same for everybody in the household
       def kept(name, *topics, &)
-        row = still ? household : house.household.row
-        key = [caller.household_id, name, *Store::Topics.revisions(row, topics)]
+        key = key(name, topics)
         still ? office.kept.fetch(key, &) : office.kept.known(key, &)
       end
+
+      # @return [Array] what the shelf's contents are known by, here and in every other process
+      def shelf_key = key(today.jd, %i[stock rules])
 
       def today = @today ||= office.clock.today(household[:time_zone])
 
@@ -91,7 +92,7 @@ module NutShelf
       def all_places = @all_places ||= house.places.by_id
 
       # @return [Core::Shelf] everything that is there, as every plan, list and question sees it
-      def shelf = @shelf ||= kept(:"shelf #{today}", :stock, :rules) { ShelfOf.new(self).shelf }
+      def shelf = @shelf ||= kept([:shelf, today.jd], :stock, :rules) { ShelfOf.new(self).shelf }
 
       # @return [Core::Openings] what becomes of a pack here once it is opened
       def openings = @openings ||= kept(:openings, :rules) { ShelfOf.new(self).openings }
@@ -223,6 +224,13 @@ module NutShelf
       Worded = Core::Value.of(:on_hand, :dimension, :pack_amount, :noun, :open)
 
       def worded(lot) = lot.is_a?(Hash) ? Worded.new(**lot.slice(*Worded::FIELDS)) : lot
+
+      private
+
+      # In the middle of an act the row is asked for anew: what this very act wrote has raised it.
+      def key(name, topics)
+        [caller.household_id, *name, *Store::Topics.revisions(still ? household : house.household.row, topics)]
+      end
     end
   end
 end

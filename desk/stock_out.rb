@@ -9,9 +9,8 @@ require_relative "stock_file"
 module NutShelf
   module Desk
     # The stock as a list that reads in again. A list has no room for a story (frozen, thawed, topped up, looked at):
-    # each
-    # row is read back as an import would, and where that would make it good for longer, its last good day stands in the
-    # list as a use-by and says so. What is not to eat goes out as set apart.
+    # each row is read back as an import would, and where that would make it good for longer, its last good day stands
+    # in the list as a use-by and says so. What is not to eat goes out as set apart.
     class StockOut
       REMARK = "Its story does not go into a list: its last good day stands here as a use-by."
       NO_AGE = "Nobody knows how old it is."

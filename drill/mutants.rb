@@ -11,8 +11,8 @@ require_relative "../core/value"
 # Breaks the code on purpose, one place at a time, and asks whether the nearest specs notice. Each comparison, guard,
 # logical operator and constant of the rooms below is flipped in a copy of the project; a mutant that the specs do not
 # notice has survived. What no longer parses is no mutant; one whose specs run out of their time counts as noticed and
-# is
-# named. FILES and LIMIT narrow it; tmp/mutants.json keeps what was found, and AGAIN=1 tries only what survived there.
+# is named. FILES and LIMIT narrow it; tmp/mutants.json keeps what was found, and AGAIN=1 tries only what survived
+# there.
 class MutantsDrill
   ROOT = File.expand_path("..", __dir__)
   # The quickest first: the first red one ends a trial.

@@ -8,8 +8,7 @@ require_relative "../core/limits"
 module NutShelf
   module Exchange
     # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, which line holds the
-    # headings
-    # and which column means what. Keeps the line number of every row.
+    # headings and which column means what. Keeps the line number of every row.
     class CsvFile
       class Unreadable < StandardError
       end

@@ -93,6 +93,9 @@ module NutShelf
       # Tables outside the wall.
       def outside(&block) = Translate.errors { block.call(sequel) }
 
+      # The same in one transaction.
+      def outside_at_once = Translate.errors { sequel.transaction { yield sequel } }
+
       def disconnect = sequel.disconnect
     end
   end

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "pg"
+require "sequel"
+
 module NutShelf
   module Store
     # What the database refuses, in the words of the house.
@@ -42,6 +45,9 @@ module NutShelf
         "places_range_ordered" => [Taken, "The coldest cannot be warmer than the warmest."],
         "acts_undone_once" => [Taken, "That was undone already."]
       }.freeze
+
+      # What the drivers raise by themselves.
+      DRIVER = [Sequel::DatabaseError, Sequel::PoolTimeout, PG::Error].freeze
 
       module_function
 

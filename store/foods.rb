@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "table"
+require_relative "typing"
 require_relative "../core/reference/catalog"
 
 module NutShelf
@@ -94,7 +95,9 @@ module NutShelf
       end
 
       # @return [Integer] id
-      def add(key:, name:, **facts) = insert(:foods, key: key, name: name, search_text: name.downcase, **facts)
+      def add(key:, name:, **facts)
+        insert(:foods, Typing.row(db, :foods, { key: key, name: name, search_text: name.downcase, **facts }))
+      end
 
       # Gives a food the household's own words.
       def nickname(key, names)

@@ -12,8 +12,7 @@ module NutShelf
       def row = found(db[:households].where(id: household_id).first, "household")
 
       # Raises the revision, once a transaction; the row lock also puts the household's writers in a line. What is
-      # written
-      # to from here on takes that number for its topic: the database sees to it (migration 012).
+      # written to from here on takes that number for its topic: the database sees to it (migration 012).
       # UPDATE households SET revision = revision + (raised_in <> txid_current())::int, raised_in = txid_current() WHERE
       #   id = 7
       # @return [Hash] the household's row as it now is

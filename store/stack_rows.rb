@@ -7,9 +7,8 @@ require_relative "lots"
 
 module NutShelf
   module Store
-    # Rows of Lots#narrow as stacks of the core: weighed, with their place and with what opening makes of them. Written
-    # for
-    # thousands of rows: what is the same for many is found once. One use per shelf.
+    # Rows of Lots#narrow as stacks of the core: weighed, with their place and with what opening makes of them.
+    # Written for thousands of rows: what is the same for many is found once. One use per shelf.
     class StackRows
       # What all stacks of one food share that are counted alike.
       Kind = Core::Value.of(:food, :dimension, :unit, :tolerance)

@@ -3,8 +3,7 @@
 module NutShelf
   module Store
     # What a household's writes are about. Each topic has a revision of its own in the household's row, which triggers
-    # of
-    # the database keep (migration 012): whoever writes to one of its tables raises it.
+    # of the database keep (migration 012): whoever writes to one of its tables raises it.
     module Topics
       TABLES = {
         stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules],

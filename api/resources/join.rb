@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../passwords"
 require_relative "../../store/doors"
+require_relative "../../store/accounts"
 
 module NutShelf
   module Api
@@ -23,7 +24,7 @@ module NutShelf
         found = invitation(input[:token])
         signed_in = found[:for_account_id] ? nil : env["nut_shelf.account_id"]
         hash = signed_in ? nil : password_hash(found, input)
-        account = office.database.outside { |db| db.transaction { welcome(db, input, hash, signed_in) } }
+        account = office.database.outside_at_once { |db| welcome(db, input, hash, signed_in) }
         env["nut_shelf.login"].call(account) unless signed_in
         env["nut_shelf.choose"].call(found[:household_id])
         json({ joined: true })
@@ -54,7 +55,7 @@ module NutShelf
 
         def welcome(db, input, hash, signed_in)
           found = Store::Doors.invitation(db, input[:token]) || used_up
-          db.get(Sequel.function(:set_config, "nut_shelf.household", found[:household_id].to_s, true))
+          Store::Accounts.enter(db, found[:household_id])
           refuse_member(db, signed_in, found) if signed_in
           refuse_known(db, input) unless signed_in || found[:for_account_id]
           # Two who hold the same link: only the first gets in.
@@ -65,7 +66,8 @@ module NutShelf
           belong(
             db,
             signed_in ||
-              db[:accounts].insert(
+              Store::Accounts.add(
+                db,
                 email: input[:email],
                 name: (input[:name] || found[:name]).strip,
                 password_hash: hash
@@ -84,7 +86,7 @@ module NutShelf
         end
 
         def refuse_known(db, input)
-          return if db[:accounts].where(email: input[:email]).empty?
+          return unless Store::Accounts.by_email(db, input[:email])
 
           refuse(
             "taken",
@@ -95,8 +97,7 @@ module NutShelf
 
         # After a restore: the account is there, its password is not.
         def again(db, id, hash)
-          db[:accounts].where(id: id).update(password_hash: hash)
-          db[:account_active_session_keys].where(account_id: id).delete
+          Store::Accounts.renew(db, id, hash)
           id
         end
 

@@ -5,6 +5,7 @@ require_relative "../base"
 require_relative "../passwords"
 require_relative "../../core/quantity/measures"
 require_relative "../../desk/household_maker"
+require_relative "../../store/accounts"
 
 module NutShelf
   module Api
@@ -44,7 +45,7 @@ module NutShelf
       post("/demo-sign-in") do
         body_as("Nothing")
         email = settings.demo_account or refuse("not_found", "There is no demo here.", "Sign in with your own name.")
-        account = office.database.outside { |db| db[:accounts].where(email: email).get(:id) }
+        account = office.database.outside { |db| Store::Accounts.by_email(db, email) }
         env["nut_shelf.login"].call(account)
         json session_view(account)
       end
@@ -64,12 +65,11 @@ module NutShelf
         def make_first(input)
           hash = Passwords.hash(input[:password])
           office.database.outside do |db|
-            db.transaction do
-              db.get(Sequel.function(:pg_advisory_xact_lock, 720_411))
+            Store::Accounts.alone_at_first_start(db) do
               unless Store::Households.empty?(db)
                 refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.")
               end
-              account = db[:accounts].insert(email: input[:email], name: input[:name].strip, password_hash: hash)
+              account = Store::Accounts.add(db, email: input[:email], name: input[:name].strip, password_hash: hash)
               Desk::HouseholdMaker.new(office).make(
                 account,
                 {
@@ -107,7 +107,7 @@ module NutShelf
           names = rows.size > 1 ? Store::Households.named(db, rows.map { |row| row[:household_id] }) : {}
           [
             rows.find { |row| row[:household_id] == env["nut_shelf.household_id"] } || rows.first,
-            db[:accounts].first(id: account_id),
+            Store::Accounts.find(db, account_id),
             rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }
           ]
         end

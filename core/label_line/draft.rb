@@ -17,8 +17,7 @@ module NutShelf
       # `thawed_on`; `place` a name; `price_minor` for the whole line; `state` ("opened", "frozen",
       # "leftover", "home_made", "home_canned", "home_dried", "unripe", "thawed"); `lot_text` the maker's lot. `spans`
       # gives [from, to] of each field; `unread` what was not understood, as it was typed: it is confirmed before the
-      # line
-      # is stored. `notes` are sentences about what was taken for granted.
+      # line is stored. `notes` are sentences about what was taken for granted.
       Draft =
         Value.of(
           :count, :amount, :unit, :food, :label, :date, :date_kind, :opened_on, :frozen_on, :thawed_on, :place,

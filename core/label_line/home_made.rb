@@ -4,8 +4,7 @@ module NutShelf
   module Core
     module LabelLine
       # Food made at home keeps by rows of its own, never by those of the shop's food of the same name. Where a line
-      # says
-      # that something was made, bottled or dried at home and no such row was named, the reader asks which it is.
+      # says that something was made, bottled or dried at home and no such row was named, the reader asks which it is.
       module HomeMade
         CLASSES = {
           "home_canned" => %w[class-home-canned-high-acid class-home-canned-low-acid class-home-canned-jam],

@@ -55,9 +55,8 @@ module NutShelf
         # @return [Integer] minor units of stock that turns within the front window
         def rescued_minor = rescued_picks.sum { |_, _, value| value }
 
-        # What would be lost, weighed by the days it has left: all of it on its last day, next to nothing at the far end
-        # of
-        # the window. What is past its date already has nothing left to rescue.
+        # What would be lost, weighed by the days it has left: all of it on its last day, next to nothing at the far
+        # end of the window. What is past its date already has nothing left to rescue.
         # @return [Integer] minor units
         def urgency_minor
           rescued_picks

@@ -23,8 +23,7 @@ module NutShelf
       )
 
     # Draws the lines of a recipe from a shelf: every needed one, and the optional ones that are there anyway. What
-    # turns
-    # is used before what keeps, and what somebody may not have is replaced where it can be. One use per dish.
+    # turns is used before what keeps, and what somebody may not have is replaced where it can be. One use per dish.
     class DishDraw
       # @param recipe [Recipe]
       # @param servings [Rational] usual portions

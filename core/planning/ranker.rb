@@ -20,19 +20,19 @@ module NutShelf
       # @param cursor [Cursor] left as it is
       # @param servings [Rational]
       # @param on [Date]
-      # @param price [#call] food key and grams to minor units: what the missing would cost
+      # @param prices [PriceBook] what the missing would cost
       # @param diet [Diet] of those who eat along
       # @return [Array<Ranked>] best first; ties by name
-      def rank(recipes, cursor:, servings:, on:, price:, diet: Diet.new)
+      def rank(recipes, cursor:, servings:, on:, prices:, diet: Diet.new)
         recipes
           .map do |id, recipe|
-            ranked(id, Dish.plan(recipe, servings: servings, cursor: cursor.dup, on: on, diet: diet), price)
+            ranked(id, Dish.plan(recipe, servings: servings, cursor: cursor.dup, on: on, diet: diet), prices)
           end
           .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
       end
 
-      def ranked(id, dish, price)
-        buy = dish.missing.sum { |line| price.call(line.food_key, line.missing) }
+      def ranked(id, dish, prices)
+        buy = dish.missing.sum { |line| prices.cost(line.food_key, line.missing).first }
         score = dish.urgency_minor - buy - ((1 - dish.covered) * BOTHER_MINOR).round
         Ranked.new(id: id, dish: dish, score: score, buy_minor: buy)
       end

@@ -9,10 +9,9 @@ require_relative "../value"
 module NutShelf
   module Core
     # What becomes of the rest of a pack once it is opened, or of a piece once it is cut: where it goes, for how many
-    # days it is good from then, and whether that is a matter of safety. `days` and `strict_days` are nil where nothing
-    # but its old dates counts. Never later than the dating rules would say of the same pack (see Judge): an early
-    # answer
-    # costs a question, a late one a stomach. Frozen.
+    # days it is good from then, and whether that is a matter of safety. `days` and `strict_days` are nil where
+    # nothing but its old dates counts. Never later than the dating rules would say of the same pack (see Judge): an
+    # early answer costs a question, a late one a stomach. Frozen.
     OnceOpened =
       Value.of(:how, :place_id, :place, :days, :strict_days, :kind) do
         # @param stack [Stack] as it was sealed

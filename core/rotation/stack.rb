@@ -9,13 +9,11 @@ module NutShelf
     Flag = Value.of(:code, :text)
 
     # A stack as it stands on the shelf, weighed. Amounts are Rational: `on_hand` and `pack_amount` in its own base
-    # units
-    # (g, ml, pieces), `amount` (less what is reserved) and `pack` in grams, `minor_per_gram` what a gram of it is
-    # worth.
-    # `amount` is nil where nothing says what a unit of it weighs. Dates as the dating rules gave them, `strict_until`
-    # for those who go by the date; `look_until`: last day a look could still cover it, nil for what may not be planned
-    # with a look; `age_unknown`: high-risk food of unknown age. `opened`: what becomes of it once a pack
-    # is opened, nil where that changes nothing. Frozen.
+    # units (g, ml, pieces), `amount` (less what is reserved) and `pack` in grams, `minor_per_gram` what a gram of it
+    # is worth. `amount` is nil where nothing says what a unit of it weighs. Dates as the dating rules gave them,
+    # `strict_until` for those who go by the date; `look_until`: last day a look could still cover it, nil for what
+    # may not be planned with a look; `age_unknown`: high-risk food of unknown age. `opened`: what becomes of it once
+    # a pack is opened, nil where that changes nothing. Frozen.
     Stack =
       Value.of(
         :id,

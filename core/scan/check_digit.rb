@@ -3,9 +3,8 @@
 module NutShelf
   module Core
     # The check digit of trade item numbers (EAN-8, UPC-A, UPC-E, EAN-13, GTIN-14), and the one number an item has
-    # however
-    # it was printed. Source: GS1 General Specifications: modulo 10 with weights 3 and 1 from the right; zero-suppressed
-    # UPC-E; restricted circulation numbers 02 and 20 to 29.
+    # however it was printed. Source: GS1 General Specifications: modulo 10 with weights 3 and 1 from the right;
+    # zero-suppressed UPC-E; restricted circulation numbers 02 and 20 to 29.
     module CheckDigit
       LENGTHS = [8, 12, 13, 14].freeze
       # Codes of the shop itself: a figure for this very piece stands in them, a weight or a price.

@@ -9,16 +9,13 @@ require_relative "../value"
 module NutShelf
   module Core
     # Reads a GS1 element string or Digital Link: what a box's bar code or data matrix says about trade item, dates,
-    # lot,
-    # weight. One element that is damaged or unknown is named and leaves the others as they are.
-    # Source: GS1 General Specifications, application identifiers and the rule of the century (years within 50); GS1
-    # Digital Link standard, URI syntax.
+    # lot, weight. One element that is damaged or unknown is named and leaves the others as they are. Source: GS1
+    # General Specifications, application identifiers and the rule of the century (years within 50); GS1 Digital Link
+    # standard, URI syntax.
     class Gs1
       # What was read: `gtin` (14 digits), `best_before`, `use_by`, `sell_by`, `packed_on`, `made_on` (Date), `lot`
-      # (text),
-      # `net_g` (Rational grams), `net_ml`, `count` (Integer); each nil when the string does not say. `notes`: what
-      # could
-      # not be read, in plain words. Frozen.
+      # (text), `net_g` (Rational grams), `net_ml`, `count` (Integer); each nil when the string does not say. `notes`:
+      # what could not be read, in plain words. Frozen.
       Reading =
         Value.of(
           :gtin,

@@ -34,8 +34,8 @@ module NutShelf
             **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece),
             **weights(input).compact,
             **home(input),
-            nicknames: Sequel.pg_array(input[:nicknames] || [], :text),
-            allergens: Sequel.pg_array(input[:allergens] || room.food(like[:id]).allergens.to_a, :text)
+            nicknames: input[:nicknames] || [],
+            allergens: input[:allergens] || room.food(like[:id]).allergens.to_a
           )
         packs(input).each { |pack| house.packs.ensure(food_id: id, **pack) }
         added = entry("add_food", "New food: #{input[:name].strip}", subject: id)

@@ -7,8 +7,8 @@ require_relative "../food_facts"
 module NutShelf
   module Desk
     # Puts a food right: its names, which food it keeps like, what it holds, what it weighs, the packs it comes in,
-    # where it belongs. A
-    # food the tables brought keeps its name, its kind and every allergen they give it; more may be added.
+    # where it belongs. A food the tables brought keeps its name, its kind and every allergen they give it; more may
+    # be added.
     class ChangeFood < Act
       include FoodFacts
 
@@ -55,7 +55,7 @@ module NutShelf
           )
         end
         nicknames = input[:nicknames] && input[:nicknames].map(&:strip).reject(&:empty?).uniq
-        found = { name: name, nicknames: nicknames && Sequel.pg_array(nicknames, :text) }.compact
+        found = { name: name, nicknames: nicknames }.compact
         return found if found.empty?
 
         {
@@ -99,7 +99,7 @@ module NutShelf
             "Make a food of your own for a kind without it."
           )
         end
-        { allergens: Sequel.pg_array(input[:allergens].uniq.sort, :text) }
+        { allergens: input[:allergens].uniq.sort }
       end
 
       def new_packs(food, input)

@@ -24,7 +24,7 @@ module NutShelf
           into,
           {
             nicknames: names(gone, into),
-            allergens: Sequel.pg_array(held, :text),
+            allergens: held,
             search_text: [into[:search_text], gone[:search_text]].join(" ")
           }
         )
@@ -68,10 +68,8 @@ module NutShelf
       end
 
       def names(gone, into)
-        Sequel.pg_array(
-          [*into[:nicknames].to_a, gone[:name].to_s, *gone[:nicknames].to_a].uniq - [into[:name].to_s],
-          :text
-        )
+        (
+          [*into[:nicknames].to_a, gone[:name].to_s, *gone[:nicknames].to_a].uniq - [into[:name].to_s])
       end
 
       # What it was called stays on it as its own name.

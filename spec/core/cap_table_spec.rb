@@ -3,8 +3,7 @@
 require_relative "support"
 
 # Worked examples of the table in docs/dating.md: five stacks whose cap is the 26th of November (the loaf's is the 1st
-# of
-# December), and what one event on the 25th, in time, or on the 27th, too late, makes of each.
+# of December), and what one event on the 25th, in time, or on the 27th, too late, makes of each.
 module CapTable
   STACKS = {
     "mince" => ["beef-mince", "fridge", { printed_on: "2026-11-26", printed_kind: :use_by, acquired_on: "2026-11-24" }],
