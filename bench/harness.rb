@@ -18,10 +18,15 @@ module Harness
 
   # Runs baseline and subject alternately.
   # @return [Hash] medians and 95th percentiles in milliseconds, and their ratios
-  def compare(runs, baseline:, subject:)
-    WARM_UP.times { [baseline, subject].each(&:call) }
+  def compare(runs, baseline:, subject:, prepare: -> {})
+    WARM_UP.times { [baseline, prepare, subject].each(&:call) }
     GC.start
-    pairs = Array.new(runs) { [time { baseline.call }, time { subject.call }] }
+    pairs =
+      Array.new(runs) do
+        raw = time { baseline.call }
+        prepare.call
+        [raw, time { subject.call }]
+      end
     base, ours = pairs.transpose.map(&:sort)
     {
       runs: runs,

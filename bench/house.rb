@@ -10,6 +10,7 @@ require_relative "../desk/acts/take"
 # A household of many stacks in a database of its own, and the app signed in to it.
 class BenchHouse
   NAME = "nut_shelf_bench"
+  KEEPER = "bench@example.test"
   TODAY = Date.new(2026, 11, 24)
 
   # The clock stands still, so that every run sees the same states.
@@ -17,14 +18,14 @@ class BenchHouse
     def self.today(_zone = nil) = TODAY
   end
 
-  attr_reader :office, :who
+  attr_reader :office, :who, :url
 
   def initialize
     owner = NutShelf::Boot::Wiring.scratch_url(NAME)
     NutShelf::Store::Owner.drop(owner)
-    url = NutShelf::Boot::Wiring.migrated(owner)
+    @url = url = NutShelf::Boot::Wiring.migrated(owner)
     @office = NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(url).to_h, clock: StillClock)
-    account = office.database.outside { |db| db[:accounts].insert(email: "bench@example.test", name: "Bench") }
+    account = office.database.outside { |db| db[:accounts].insert(email: KEEPER, name: "Bench") }
     id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "Bench", time_zone: "UTC", people: 4 })
     @who = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
     @owner = owner
@@ -64,8 +65,13 @@ class BenchHouse
     Sequel.connect(@owner) { |db| db.run("ANALYZE") }
   end
 
-  # Nothing that was kept from an earlier look is there.
-  def forget = office.respond_to?(:forget) && office.forget
+  # As after any act on a stack: what was kept of the shelf holds no more.
+  def stock_changed
+    mine = { id: who.household_id }
+    office.database.within(who.household_id) do |db|
+      db[:households].where(mine).update(stock_revision: Sequel[:revision] + 1, revision: Sequel[:revision] + 1)
+    end
+  end
 
   # @yield something that changes stacks
   # @return [Array(Float, Hash)] milliseconds it took, and the dates of every stack that changed, by id
@@ -122,7 +128,7 @@ class BenchHouse
       NutShelf::Api::App.build(
         office: office,
         secret: "s" * 96,
-        demo_account: "bench@example.test",
+        demo_account: KEEPER,
         throttle: false,
         build: "bench"
       )

@@ -1,9 +1,6 @@
 # frozen_string_literal: true
 
 require "net/http"
-require "puma"
-require "puma/configuration"
-require "puma/launcher"
 require_relative "house"
 
 # The app of a bench's household behind Puma on a loopback port, in processes of its own.
@@ -22,8 +19,7 @@ class BenchServer
 
   # @yield while it serves
   def serving
-    @house.office.database.disconnect
-    @pid = fork { launch }
+    @pid = launch
     await
     yield self
   ensure
@@ -59,27 +55,14 @@ class BenchServer
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
   def launch
-    app = @house.app
-    office = @house.office
-    configuration =
-      Puma::Configuration.new do |config|
-        config.bind "tcp://#{HOST}:#{port}"
-        config.threads 4, 8
-        config.workers @processes
-        config.preload_app!
-        config.silence_single_worker_warning
-        config.before_fork { office.database.disconnect }
-        config.app app
-        config.environment "production"
-        config.quiet
-        config.raise_exception_on_sigterm false
-      end
-    Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.null).run
-    exit!(0)
+    fixed = { "NUT_SHELF_TODAY" => BenchHouse::TODAY.iso8601 }
+    script = File.expand_path("_serve.rb", __dir__)
+    yjit = RubyVM::YJIT.enabled? ? %w[--yjit --yjit-exec-mem-size=64] : []
+    spawn(fixed, RbConfig.ruby, *yjit, script, @house.url, port.to_s, @processes.to_s, BenchHouse::KEEPER)
   end
 
   def await
-    200.times do
+    400.times do
       return if Net::HTTP.get_response(HOST, "/api/session", port).code == "200"
     rescue SystemCallError, EOFError
       sleep 0.05

@@ -8,7 +8,7 @@ require_relative "../desk/acts/plan_meal"
 require_relative "../desk/acts/set_household"
 require_relative "../desk/acts/undo"
 
-# Every view a hand waits for, beside the raw SQL it needs plus encoding of the same answer. "fresh" is the first look
+# Every view a hand waits for, beside the raw SQL it needs plus encoding of the same answer. "changed" is the first look
 # after something changed; "again" finds what was kept. Then the two rules that date a household anew, beside a bare
 # UPDATE of the rows they change. bin/bench views [stacks] [runs]
 stacks = Integer(ARGV.fetch(0, "2000"))
@@ -39,6 +39,7 @@ views = views.slice(*ARGV[2..]) if ARGV.size > 2
 
 table =
   views.map do |name, ask|
+    house.stock_changed
     replay = Replay.of(house.office.database.sequel) { ask.call }
     answer = ask.call
     raise "#{name}: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
@@ -49,20 +50,15 @@ table =
         house.office.database.within(house.who.household_id) { |db| replay.reads.each { |sql| db.fetch(sql).all } }
         JSON.generate(ready)
       end
-    fresh =
-      lambda do
-        house.forget
-        ask.call
-      end
-    cold = Harness.compare(runs, baseline: raw, subject: fresh)
+    cold = Harness.compare(runs, baseline: raw, subject: ask, prepare: house.method(:stock_changed))
     warm = Harness.compare(runs, baseline: raw, subject: ask)
     {
       name: name,
       statements: replay.count,
       bytes: answer.body.bytesize,
       raw_p95: cold[:baseline_p95_ms],
-      fresh_p95: cold[:p95_ms],
-      fresh_ratio: cold[:ratio_p95],
+      changed_p95: cold[:p95_ms],
+      changed_ratio: cold[:ratio_p95],
       again_p95: warm[:p95_ms],
       again_ratio: warm[:ratio_p95]
     }

@@ -29,7 +29,7 @@ server_packages() {
   [ -z "${DATABASE_URL:-}" ] && list+=(postgresql postgresql-contrib)
   need_packages "${list[@]}"
   # Ruby's own compiler is there on some processors only.
-  YJIT=""; ruby --yjit -e '' 2>/dev/null && YJIT="--yjit"
+  YJIT=""; ruby --yjit -e "" 2>/dev/null && YJIT="--yjit --yjit-exec-mem-size=64"
   node_here
 }
 

@@ -2,10 +2,11 @@
 
 module NutShelf
   module Desk
-    # What was worked out once and holds until something it rests on is written to: a few of the latest, by keys that
-    # name the household and the revisions (see Room#kept). Safe for threads; nothing else of the house remembers.
+    # What was worked out once and holds until something it rests on is written to: the latest of each kind, for so
+    # many households (see Room#kept). Its mark says what it rests on, so that two processes that keep it under one
+    # mark keep the same. Safe for threads; nothing else of the house remembers.
     class Kept
-      MOST = 48
+      MOST = 64
 
       # @param most [Integer] how many to keep
       def initialize(most: MOST)
@@ -14,20 +15,20 @@ module NutShelf
         @known = {}
       end
 
-      # @param key [Array]
+      # @param slot [Array] whose it is, and what
+      # @param mark [Array] what it rests on
       # @yield makes what is not known yet
       # @return [Object] frozen
-      def fetch(key)
-        known(key) { yield.tap { |made| keep(key, made) } }
+      def keep(slot, mark)
+        known(slot, mark) { yield.tap { |made| remember(slot, mark, made) } }
       end
 
       # The same without keeping what is made: for whoever may be in the middle of a change.
-      # @param key [Array]
       # @yield makes what is not known
       # @return [Object]
-      def known(key)
-        found = @lock.synchronize { (value = @known.delete(key)) && (@known[key] = value) }
-        found || yield
+      def known(slot, mark)
+        found = @lock.synchronize { (kept = @known.delete(slot)) && (@known[slot] = kept) }
+        found && found.first == mark ? found.last : yield
       end
 
       # Forgets everything.
@@ -36,9 +37,10 @@ module NutShelf
       private
 
       # The one nobody asked for longest goes.
-      def keep(key, made)
+      def remember(slot, mark, made)
         @lock.synchronize do
-          @known[key] = made
+          @known.delete(slot)
+          @known[slot] = [mark, made].freeze
           @known.shift while @known.size > @most
         end
       end

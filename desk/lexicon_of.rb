@@ -14,7 +14,7 @@ module NutShelf
 
       # @return [Core::LabelLine::Lexicon]
       def lexicon
-        @lexicon ||=
+        @lexicon ||= @room.kept(:lexicon, :rules) do
           Core::LabelLine::Lexicon.new(
             foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) },
             names: @room.office.names,
@@ -22,6 +22,7 @@ module NutShelf
             nicknames: nicknames,
             **@room.office.tongues.foods(languages)
           )
+        end
       end
 
       # @return [Core::LabelLine::Reader]

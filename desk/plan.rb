@@ -26,7 +26,8 @@ module NutShelf
       # @return [Core::Cursor]
       def cursor = shelf.cursor(allow_look: looks?, strict: strict?)
 
-      def recipes = @recipes ||= @room.house.recipes.values
+      # @return [Hash{Integer=>Core::Recipe}]
+      def recipes = @recipes ||= @room.kept(:recipes, :plan, :rules) { @room.house.recipes.values.freeze }
 
       def servings = @servings ||= @room.house.household.portions
 
@@ -46,12 +47,9 @@ module NutShelf
       # @return [Array<Core::Ranker::Ranked>] dishes of what the planned meals leave, best first
       # @raise [Core::Work::Undone] when it takes too long
       def ranked(on)
-        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.office.work
-        work.ask(ranking(on), shared)
-      rescue Core::Work::Undone => e
-        raise unless e.again?
+        return worked_out(on) unless on == @room.today
 
-        Core::Work::Here.ask(ranking(on), shared)
+        @room.kept(:ranking, :stock, :plan, :people, :rules) { worked_out(on).freeze }
       end
 
       # @return [Core::PriceBook]
@@ -138,6 +136,15 @@ module NutShelf
       def days_left(stack) = stack.usable_until && (stack.usable_until - @room.today).to_i
 
       private
+
+      def worked_out(on)
+        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.office.work
+        work.ask(ranking(on), shared)
+      rescue Core::Work::Undone => e
+        raise unless e.again?
+
+        Core::Work::Here.ask(ranking(on), shared)
+      end
 
       def ranking(on)
         Core::Ranking.new(

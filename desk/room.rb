@@ -39,12 +39,12 @@ module NutShelf
       # @param topics [Array<Symbol>] see Store::Topics
       # @yield makes it; frozen, and the same for everybody in the household
       def kept(name, *topics, &)
-        key = key(name, topics)
-        still ? office.kept.fetch(key, &) : office.kept.known(key, &)
+        slot = [caller.household_id, name]
+        still ? office.kept.keep(slot, rests_on(topics), &) : office.kept.known(slot, rests_on(topics), &)
       end
 
       # @return [Array] what the shelf's contents are known by, here and in every other process
-      def shelf_key = key(today.jd, %i[stock rules])
+      def shelf_key = [caller.household_id, *rests_on(%i[stock rules])]
 
       def today = @today ||= office.clock.today(household[:time_zone])
 
@@ -92,7 +92,12 @@ module NutShelf
       def all_places = @all_places ||= house.places.by_id
 
       # @return [Core::Shelf] everything that is there, as every plan, list and question sees it
-      def shelf = @shelf ||= kept([:shelf, today.jd], :stock, :rules) { ShelfOf.new(self).shelf }
+      def shelf
+        @shelf ||= begin
+          every_food
+          kept(:shelf, :stock, :rules) { ShelfOf.new(self).shelf }
+        end
+      end
 
       # @return [Core::Openings] what becomes of a pack here once it is opened
       def openings = @openings ||= kept(:openings, :rules) { ShelfOf.new(self).openings }
@@ -170,7 +175,7 @@ module NutShelf
 
       # @return [Core::Food]
       def food(id)
-        @foods ||= {}
+        @foods ||= still ? every_food : {}
         @foods[id] ||= Store::Foods.value(food_row(id), catalog)
       end
 
@@ -228,9 +233,7 @@ module NutShelf
       private
 
       # In the middle of an act the row is asked for anew: what this very act wrote has raised it.
-      def key(name, topics)
-        [caller.household_id, *name, *Store::Topics.revisions(still ? household : house.household.row, topics)]
-      end
+      def rests_on(topics) = [today.jd, *Store::Topics.revisions(still ? household : house.household.row, topics)]
     end
   end
 end

@@ -39,9 +39,6 @@ module NutShelf
         kept_by_level: false,
         pest_risk: false
       ) do
-        # @return [Food] the same food with some facts changed (household figures, for one)
-        def with(**changes) = self.class.new(**to_h, **changes)
-
         # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
         def shelf_stable? = !Food::PERISHABLE.include?(aisle) && date_kind_usual != "use_by"
 

@@ -25,6 +25,7 @@ module NutShelf
         @strict = strict
         @taken = {}.compare_by_identity
         @rows = {}
+        @opened = {}
       end
 
       # @return [Hash{String=>Food}] by key
@@ -84,9 +85,14 @@ module NutShelf
         super
         @taken = @taken.dup
         @rows = @rows.dup
+        @opened = @opened.transform_values(&:dup)
       end
 
-      def row(key) = @rows[key] || @shelf.of(key, strict: @strict)
+      # What was opened since somebody last asked is filed only now: most questions never ask again.
+      def row(key)
+        @opened.delete(key)&.each { |stack, rest, on| file(key, stack.rest_of(rest, on)) }
+        @rows[key] || @shelf.of(key, strict: @strict)
+      end
 
       def good?(stack, on) = stack.eligible?(on, allow_look: @allow_look, strict: @strict)
 
@@ -112,7 +118,7 @@ module NutShelf
         return unless rest.positive?
 
         gone(stack, rest)
-        file(stack.food_key, stack.rest_of(rest, on))
+        (@opened[stack.food_key] ||= []) << [stack, rest, on].freeze
       end
 
       def file(key, rest)

@@ -148,8 +148,9 @@ RSpec.describe "Dishes from the shelf" do
       2 => recipe("Passata soup", [["passata", 400]]),
       3 => recipe("Steak", [["beef-steak", 400]])
     }
-    price = ->(_, grams) { (grams * 2).to_i }
-    ranked = core::Ranker.rank(recipes, cursor: cursor(stock), servings: 2r, on: today, price: price)
+    paid = { "beef-steak" => [{ price_minor: 2000, amount: 1000, dimension: "mass" }] }
+    prices = core::PriceBook.new(prices: paid, foods: catalog.foods)
+    ranked = core::Ranker.rank(recipes, cursor: cursor(stock), servings: 2r, on: today, prices: prices)
     expect(ranked.map(&:id)).to eq([2, 1, 3])
     expect(ranked.last.score).to eq(0 - 800 - core::Ranker::BOTHER_MINOR)
   end
