@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/quantity/money"
+require_relative "../core/rotation/as_it_was"
 require_relative "redate"
 
 module NutShelf
@@ -65,8 +66,17 @@ module NutShelf
           quantity: BigDecimal(Core::Decimal.print(quantity)),
           value_minor: value_minor,
           reason: reason,
-          why: why
+          why: why,
+          **as_it_was(lot)
         )
+      end
+
+      # How a stack stands on the day of this act, as its movements keep it.
+      # @param lot [Hash]
+      # @return [Hash] :state, :days_left and :looked
+      def as_it_was(lot)
+        dates = Core::State::Dates.new(**lot.slice(*Core::State::Dates::FIELDS).compact)
+        Core::AsItWas.of(dates, on: @occurred_on, policy: @room.policy).to_h
       end
 
       # Takes an amount out; its value goes with it, the last take gets the rest.

@@ -24,7 +24,8 @@ class MutantsDrill
   SIGN_IN = %w[spec/api/sign_in_spec.rb spec/api/guard_spec.rb spec/api/door_spec.rb].freeze
   NEAREST = {
     "core/dating" => DATING,
-    "core/rotation" => %w[spec/core/rotation_spec.rb spec/core/counting_spec.rb spec/core/planning_spec.rb],
+    "core/rotation" => %w[spec/core/shelf_spec.rb spec/core/rotation_spec.rb spec/core/counting_spec.rb
+                          spec/core/planning_spec.rb],
     "desk/acts/undo.rb" => %w[
       spec/desk/trust_spec.rb spec/desk/acts_spec.rb spec/desk/records_spec.rb spec/desk/life_spec.rb
       spec/desk/count_spec.rb

@@ -17,7 +17,7 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 4
+      VERSION = 5
       # In the order they can be written back.
       TABLES = %i[
         people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events
@@ -159,6 +159,11 @@ module NutShelf
         3 => {
           "foods" => {
             "home_place_id" => nil
+          }
+        },
+        4 => {
+          "movements" => {
+            "days_left" => nil, "looked" => nil, "state" => nil
           }
         }
       }.freeze

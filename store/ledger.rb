@@ -13,14 +13,18 @@ module NutShelf
         insert(:acts, **facts)
       end
 
-      def move(act_id:, lot_id:, quantity:, value_minor:, reason:, why: "")
+      # @param state [String] see Core::AsItWas, as the two that follow
+      def move(act_id:, lot_id:, quantity:, value_minor:, reason:, state:, days_left:, looked:, why: "")
         insert(
           :movements, act_id: act_id, lot_id: lot_id, quantity: quantity, value_minor: value_minor, reason: reason,
-          why: why
+          why: why, state: state, days_left: days_left, looked: looked
         )
       end
 
+      # @param list [Array<Hash>] what `move` takes
+      # @raise [KeyError] where one does not say how its stack stood
       def move_many(list)
+        list.each { |facts| facts.fetch(:state) }
         db[:movements].multi_insert(list.map { |facts| { household_id: household_id, why: "", **facts } })
       end
 

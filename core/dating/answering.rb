@@ -71,7 +71,7 @@ module NutShelf
           stopped: @journal.stopped?,
           look_first: look_first?
         }
-        state = State::Dates.new(**dates.except(:quality_until))
+        state = State::Dates.new(**dates)
         { **dates, state: State.of(today: today, policy: @policy, dates: state) }
       end
 

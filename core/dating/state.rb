@@ -7,7 +7,7 @@ module NutShelf
     # Where a stack stands today, from its dates alone.
     module State
       # What a state follows from. Frozen. Anything that answers to the same will do.
-      Dates = Value.of(:usable_until, :safety_until, :ready_on, stopped: false, look_first: false)
+      Dates = Value.of(:usable_until, :quality_until, :safety_until, :ready_on, stopped: false, look_first: false)
 
       module_function
 

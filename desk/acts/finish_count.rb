@@ -108,7 +108,8 @@ module NutShelf
           quantity: BigDecimal(Core::Decimal.print(one.difference.delta)),
           value_minor: signed,
           reason: reason(one),
-          why: "counted"
+          why: "counted",
+          **finished.as_it_was(one.lot)
         }
       end
 
@@ -125,7 +126,8 @@ module NutShelf
           quantity: BigDecimal(Core::Decimal.print([left, -lot[:on_hand].to_r].max)),
           value_minor: -value,
           reason: reason(one),
-          why: "counted"
+          why: "counted",
+          **finished.as_it_was(lot)
         }
       end
 

@@ -59,13 +59,14 @@ module NutShelf
         ids = house.lots.add_many(facts)
         house.ledger.event_many(brought.act_id, ids.zip(facts))
         house.ledger.move_many(
-          ids.zip(stacks).map do |id, stack|
+          ids.zip(stacks, facts).map do |id, stack, dates|
             {
               act_id: brought.act_id,
               lot_id: id,
               quantity: BigDecimal(Core::Decimal.print(stack.quantity)),
               value_minor: stack.value,
-              reason: "brought_in"
+              reason: "brought_in",
+              **brought.as_it_was(dates)
             }
           end
         )

@@ -95,7 +95,8 @@ module NutShelf
             lot_id: row[:lot_id],
             quantity: -row[:quantity],
             value_minor: -row[:value_minor],
-            reason: "undone"
+            reason: "undone",
+            **undo.as_it_was(lots.fetch(row[:lot_id]))
           )
         end
         @events.reverse_each { |event| put_back(undo, lots.fetch(event[:lot_id]), event) }

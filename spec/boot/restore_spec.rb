@@ -50,6 +50,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    5 => {
+      "movements" => %w[days_left looked state]
+    },
     4 => {
       "foods" => %w[home_place_id]
     },

@@ -62,7 +62,16 @@ RSpec.describe "The ledger" do
   it "cannot go below zero" do
     expect do
       inside(who) do |house|
-        house.ledger.move(act_id: done["act_id"], lot_id: id, quantity: -1201, value_minor: 0, reason: "eaten")
+        house.ledger.move(
+          act_id: done["act_id"],
+          lot_id: id,
+          quantity: -1201,
+          value_minor: 0,
+          reason: "eaten",
+          state: "resting",
+          days_left: 400,
+          looked: false
+        )
       end
     end.to raise_error(NutShelf::Store::NotEnough)
   end
