@@ -6,8 +6,11 @@ module NutShelf
     class DishFood
       MEAT = ["Meat and fish"].freeze
 
-      def initialize(room)
+      # @param room [Room]
+      # @param entry [Entry] of the act that keeps some of a dish
+      def initialize(room, entry)
         @room = room
+        @entry = entry
       end
 
       # @param recipe [Core::Recipe]
@@ -20,7 +23,7 @@ module NutShelf
         known = @room.house.foods.by_key([key])[key]
         return known[:id] if known
 
-        @room.house.foods.add(
+        facts = {
           key: key,
           name: recipe.name,
           class_key: home_class(recipe),
@@ -28,7 +31,8 @@ module NutShelf
           food_group: "protein",
           dimension: "count",
           allergens: allergens
-        )
+        }
+        @room.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
       end
 
       private

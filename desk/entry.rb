@@ -140,9 +140,13 @@ module NutShelf
       # Makes a record (a place, a jar, a rule of care) that an undo puts out of sight again.
       # @return [Integer] its id
       def make(kind, facts)
-        id = house.records.add(kind, facts)
+        house.records.add(kind, facts).tap { |id| made(kind, id, facts) }
+      end
+
+      # Notes a record this act made on its way, so that an undo puts it out of sight unless others use it by then.
+      # @param id [Integer]
+      def made(kind, id, facts)
         house.records.event(act_id: act_id, record: kind, record_id: id, before: {}, after: plain(facts))
-        id
       end
 
       # Changes a record, and keeps before and after.

@@ -86,7 +86,7 @@ module NutShelf
         portions = leftovers[:portions].to_r
         whole = [@meal[:servings].to_r, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
-        food_id = DishFood.new(room).ensure(@recipe, @foods)
+        food_id = DishFood.new(room, cooked).ensure(@recipe, @foods)
         NewStack.new(
           room,
           {

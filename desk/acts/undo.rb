@@ -124,13 +124,20 @@ module NutShelf
           house.records.lock(event[:record], event[:record_id])
           before = symbols(event[:before])
           if before.empty?
-            house.records.retire(event[:record], event[:record_id])
+            put_away(event)
           else
             house.records.update(event[:record], event[:record_id], house.records.typed(event[:record], before))
           end
           noted(undo, event, before)
         end
         After.new(room, undo).follow(@records)
+      end
+
+      # A food that came of it goes, unless some of it is there by another act.
+      def put_away(event)
+        return house.foods.archive(event[:record_id]) if event[:record] == "food"
+
+        house.records.retire(event[:record], event[:record_id])
       end
 
       def noted(undo, event, before)

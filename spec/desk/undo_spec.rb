@@ -1,0 +1,223 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../support/pictures"
+require_relative "../../store/backup"
+
+# Every kind of act, taken back: the household is what it was before, byte for byte as its backup tells it, but for ids,
+# versions, the two acts and what they own. Kinds that cannot be taken back are named, so that a new act is either here
+# or there.
+RSpec.describe NutShelf::Desk::Undo do
+  include HouseSupport
+
+  # Acts that open, enter or end something that is no fact of the house: nothing to take back, or a way of its own.
+  never = %w[
+    ChangeMember
+    ClearLine
+    EnterLine
+    EnterRest
+    Invite
+    OpenFeed
+    ReadScale
+    RevokeFeed
+    RevokeInvitation
+    StartCount
+    ThrowCount
+    Undo
+  ]
+  # Tables that only ever grow, by acts.
+  ledger = %w[acts movements lot_events meal_events record_events]
+  # What stands for "was never there", by table.
+  gone = {
+    "lots" => ->(row, sums) { sums.fetch(row["id"], 0).zero? },
+    "meals" => ->(row, _) { row["status"] == "dropped" },
+    "keeping_rules" => ->(row, _) { row["removed"] },
+    "counts" => ->(row, _) { row["status"] == "thrown" },
+    "count_lines" => ->(row, _) { row["removed"] }
+  }
+  gone.default = ->(row, _) { !row["archived_at"].nil? }
+  # What an act learnt on the way and may stay known: a size of pack is no fact that could be wrong.
+  learnt = %w[packs]
+
+  let(:ines) { household!(people: 2) }
+  let(:tins) do
+    printed = { printed_on: "2026-11-20", printed_kind: "best_before" }
+    put_away(ines, "canned-chickpeas", "cupboard", count: "3", price_minor: 267, **printed)["lot_id"]
+  end
+  let(:rice) { put_away(ines, "white-rice", "cupboard", count: "2", amount: "500", price_minor: 300)["lot_id"] }
+  let(:jar) do
+    act(:AddContainer, ines, { name: "Litre jar", kind: "jar", capacity_ml: 1000, owned: 3 })["container_id"]
+  end
+  let(:meal) do
+    id = inside(ines) { |house| house.recipes.values.find { |_, recipe| recipe.key == "two-bean-chilli" }.first }
+    act(:PlanMeal, ines, { recipe_id: id, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+  end
+  let(:person) { inside(ines) { |house| house.household.people.first[:id] } }
+  let(:own_food) do
+    act(:AddFood, ines, { name: "Sea beans", like_food_id: food_id(ines, "canned-chickpeas") })["food_id"]
+  end
+  let(:care) { act(:AddCare, ines, { title: "Fresh water", first_on: "2026-11-24", every_days: 2 })["care_id"] }
+  let(:shed) { act(:AddPlace, ines, { name: "Shed", kind: "cupboard" })["place_id"] }
+  let(:counting) do
+    tins
+    count = act(:StartCount, ines, { place_id: place_id(ines, "cupboard") })["count_id"]
+    act(:EnterLine, ines, { count_id: count, lot_id: tins, found: "amount", packs: "2" })
+    count
+  end
+
+  def version(kind, id)
+    inside(ines) { |house| house.records.lock(kind, id).then { |row| row.is_a?(Hash) ? row[:version] : row.version } }
+  end
+
+  def list(text) = { content: Base64.strict_encode64(text) }
+
+  # Each with what must be there before, and what is then told the act.
+  told = {
+    AddCare: -> { { title: "Turn the jars", first_on: "2026-12-01", every_days: 7 } },
+    AddContainer: -> { { name: "Tub", kind: "tub", capacity_ml: 500 } },
+    AddFood: -> { { name: "Kelp", like_food_id: food_id(ines, "honey") } },
+    AddPerson: -> { { name: "Mo", portion_factor: "1" } },
+    AddPlace: -> { { name: "Attic", kind: "cupboard" } },
+    Amend: -> { { lot_id: tins, printed_on: "2027-01-31", printed_kind: "best_before", label: "Old tins" } },
+    ArchiveFood: -> { { food_id: own_food } },
+    ChangeContainer: -> { { container_id: jar, version: version("container", jar), owned: 5 } },
+    ChangeFood: lambda do
+      { food_id: own_food, version: version("food", own_food), name: "Sea peas", nicknames: ["peas of the sea"] }
+    end,
+    ChangePerson: -> { { person_id: person, version: version("person", person), excludes: ["peanut"], strict: true } },
+    ChangePlace: lambda do
+      { place_id: shed, version: version("place", shed), name: "Barn", low_c: -3, inner_mm: [800, 300, 400] }
+    end,
+    Clear: -> { { lot_id: act(:Quarantine, ines, { lot_ids: [tins], reason: "pest" }) && tins } },
+    Cook: -> { { meal_id: meal, leftovers: { portions: "2", place_id: place_id(ines, "fridge") } } },
+    Correct: -> { { lot_id: tins, amount: "800" } },
+    Decant: -> { { lot_id: rice, container_id: jar } },
+    DoneCare: -> { { care_id: care } },
+    DropCare: -> { { care_id: care } },
+    DropKeeping:
+      lambda do
+        own = {
+          food_id: food_id(ines, "honey"),
+          place: "cupboard",
+          state: "opened",
+          low: 10,
+          high: 20,
+          reason: "Ants."
+        }
+        act(:SetKeeping, ines, own)
+        { rule_id: inside(ines) { |house| house.rules.all.last[:id] } }
+      end,
+    DropMeal: -> { { meal_id: meal } },
+    FinishCount: -> { { count_id: counting } },
+    ImportStock: -> { { **list("food,place,amount\nhoney,Cupboard,450 g\n") } },
+    LearnBarcode: -> { { code: "4006381333931", food_id: food_id(ines, "honey"), amount: "450", unit: "g" } },
+    Look: -> { { lot_id: tins, result: "good" } },
+    MergeFood:
+      lambda do
+        stack = { food_id: own_food, place_id: place_id(ines, "cupboard"), count: "1", amount: "300", unit: "g" }
+        act(:PutAway, ines, stack)
+        { food_id: own_food, into_food_id: food_id(ines, "canned-chickpeas") }
+      end,
+    Move: -> { { lot_id: tins, place_id: place_id(ines, "fridge"), amount: "400" } },
+    Open: -> { { lot_id: tins } },
+    PlanMeal: lambda do
+      { recipe_id: inside(ines) { |house| house.recipes.values.keys.first }, on: HouseSupport::TODAY.iso8601 }
+    end,
+    Portion: -> { { lot_id: rice, count: 3, place_id: place_id(ines, "freezer") } },
+    Prepare: -> { { lot_id: tins, how: "cooked", amount: "400", place_id: place_id(ines, "fridge") } },
+    PutAway: lambda do
+      {
+        food_id: food_id(ines, "honey"),
+        place_id: place_id(ines, "cupboard"),
+        count: "2",
+        amount: "450",
+        unit: "g",
+        price_minor: 700
+      }
+    end,
+    Quarantine: -> { { lot_ids: [tins, rice], reason: "pest", note: "moths" } },
+    RemovePlace: -> { { place_id: shed } },
+    Seen: -> { { lot_id: tins, amount: "800" } },
+    SetFood: -> { { food_id: food_id(ines, "honey"), weekly_said: "100" } },
+    SetHousehold: -> { { school: "by_the_date", settings: { front_days: 4 } } },
+    SetKeeping: lambda do
+      tins &&
+        {
+          food_id: food_id(ines, "canned-chickpeas"),
+          place: "fridge",
+          state: "opened",
+          low: 1,
+          high: 2,
+          reason: "Ours sour."
+        }
+    end,
+    SetLevel: -> { { lot_id: rice, level: "low" } },
+    StoreAs: -> { { lot_id: rice, method: "jar" } },
+    Take: -> { { lot_id: tins, amount: "250" } },
+    Throw: -> { { lot_id: tins, outcome: "binned", why: "turned" } },
+    TopUp:
+      lambda do
+        open = act(:Decant, ines, { lot_id: rice, container_id: jar, amount: "300" })["lot_id"]
+        { lot_id: open, from_lot_id: rice, amount: "100" }
+      end
+  }
+
+  told[:AddPhoto] = lambda {
+    { place_id: place_id(ines, "cupboard"), content: Base64.strict_encode64(Pictures.png) }
+  }
+
+  define_method(:household_now) do
+    document = inside(ines) { |house| JSON.parse(NutShelf::Store::Backup.write(house.db, ines.household_id)) }
+    tables = document["tables"]
+    sums =
+      tables["movements"]
+        .group_by { |row| row["lot_id"] }
+        .transform_values { |rows| rows.sum { |row| row["quantity"].to_r } }
+    standing =
+      tables
+        .except(*ledger, *learnt)
+        .to_h do |table, rows|
+          [table, rows.reject { |row| gone[table].(row, sums) }.map { |row| row.except("version") }]
+        end
+    standing["lots"].each { |row| row["on hand"] = sums.fetch(row["id"], 0).to_s }
+    # A price is told by a purchase that stands: what was paid for an undone one is looked up no more.
+    undone = tables["acts"].filter_map { |row| row["undoes_act_id"] }
+    standing["price_observations"].reject! { |row| undone.include?(row["act_id"]) }
+    { household: document["household"].except("revision", "version"), **standing }
+  end
+
+  told.each do |kind, input|
+    it "puts everything back after #{kind}" do
+      facts = instance_exec(&input)
+      before = household_now
+      done = act(kind, ines, facts)
+      expect(household_now).not_to eq(before)
+      act(:Undo, ines, { act_id: done.fetch("act_id") })
+      household_now.each { |table, rows| expect([table, rows]).to eq([table, before[table]]) }
+      faults = inside(ines) { |house| [house.lots.out_of_balance, house.soundness.faults] }
+      expect(faults).to eq([[], []])
+    end
+  end
+
+  it "keeps the food of a dish while some of it is there by another cook" do
+    id = inside(ines) { |house| house.recipes.values.find { |_, recipe| recipe.key == "two-bean-chilli" }.first }
+    cook =
+      lambda do
+        meal = act(:PlanMeal, ines, { recipe_id: id, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+        kept = { portions: "1", place_id: place_id(ines, "fridge") }
+        act(:Cook, ines, { meal_id: meal, used: [{ lot_id: tins, amount: "100" }], leftovers: kept })
+      end
+    first = cook.call
+    second = cook.call
+    act(:Undo, ines, { act_id: first["act_id"] })
+    food = lot(ines, second["leftover_lot_id"])[:food_id]
+    expect(inside(ines) { |house| house.foods.find(food)[:archived_at] }).to be_nil
+    act(:Undo, ines, { act_id: second["act_id"] })
+    expect(cook.call["leftover_lot_id"]).to be_positive
+  end
+
+  it "knows every act there is" do
+    kinds = Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].map { |path| File.basename(path, ".rb") }
+    expect(kinds.map { |name| name.split("_").map(&:capitalize).join }).to match_array(told.keys.map(&:to_s) + never)
+  end
+end
