@@ -67,6 +67,25 @@ RSpec.describe NutShelf::Core::Shelf do
     expect([true, false].map { |strict| past.cursor(strict: strict).left("canned-chickpeas", today) }).to eq([0, 400])
   end
 
+  it "allows a look unless it is told not to, and goes by the usual dates unless told otherwise" do
+    past = stack(1, "2026-11-01", look_until: day("2027-05-01"))
+    left = ->(**how) { shelf(past).cursor(**how).left("canned-chickpeas", today) }
+    expect([left.(), left.(allow_look: true), left.(allow_look: false)]).to eq([400, 400, 0])
+  end
+
+  it "puts an opened rest by its own date, of safety where its rule is one" do
+    sealed = { usable_until: day("2027-03-01"), strict_until: day("2027-02-01"), safety_until: day("2027-04-01") }
+    life = NutShelf::Core::OnceOpened.new(how: :opened, place_id: 9, place: "fridge", days: 7, strict_days: 4,
+      kind: :quality)
+    rest = ->(opened) { stack(1, nil, opened: opened, **sealed).rest_of(100r, today) }
+    expect(rest.(life)).to have_attributes(
+      usable_until: today + 7, strict_until: today + 4, safety_until: day("2027-04-01"), open: true, look_until: nil
+    )
+    expect(rest.(life.with(kind: :safety))).to have_attributes(safety_until: today + 7)
+    expect(rest.(life.with(days: nil, strict_days: nil))).to have_attributes(usable_until: day("2027-03-01"))
+    expect(rest.(nil)).to have_attributes(usable_until: day("2027-03-01"), amount: 100, open: true, place: "shelf")
+  end
+
   describe "a cursor" do
     def tins(id, until_on, packs, **facts)
       life =
