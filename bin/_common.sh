@@ -12,20 +12,25 @@ fail() { say "$*"; exit 1; }
 # need_packages NAME... : Debian packages, installed only if missing.
 need_packages() {
   local missing=()
-  for name in "$@"; do dpkg-query -W -f='${Status}' "$name" 2>/dev/null | grep -q 'install ok installed' || missing+=("$name"); done
+  for name in "$@"; do
+    dpkg-query -W -f='${Status}' "$name" 2>/dev/null | grep -q 'install ok installed' || missing+=("$name")
+  done
   [ ${#missing[@]} -eq 0 ] && return 0
   local as_root=""
   if [ "$(id -u)" -ne 0 ]; then
-    command -v sudo >/dev/null || fail "These Debian packages are missing: ${missing[*]}. Install them as root: apt-get install ${missing[*]}"
+    command -v sudo >/dev/null ||
+      fail "These Debian packages are missing: ${missing[*]}. As root: apt-get install ${missing[*]}"
     as_root="sudo"
   fi
   say "Installing Debian packages: ${missing[*]}"
   $as_root apt-get update -qq >/dev/null || fail "apt-get update failed: is there a way to Debian's packages?"
-  DEBIAN_FRONTEND=noninteractive $as_root apt-get install -y -qq --no-install-recommends "${missing[@]}" >tmp/apt.log 2>&1 || { tail -5 tmp/apt.log >&2; fail "apt-get install ${missing[*]} failed."; }
+  DEBIAN_FRONTEND=noninteractive $as_root apt-get install -y -qq --no-install-recommends "${missing[@]}" \
+    >tmp/apt.log 2>&1 || { tail -5 tmp/apt.log >&2; fail "apt-get install ${missing[*]} failed."; }
 }
 
 server_packages() {
-  local list=(ruby ruby-dev bundler build-essential ca-certificates libpq-dev libyaml-dev libssl-dev tzdata util-linux poppler-utils)
+  local list=(ruby ruby-dev bundler build-essential ca-certificates libpq-dev libyaml-dev libssl-dev tzdata
+    util-linux poppler-utils)
   [ -z "${DATABASE_URL:-}" ] && list+=(postgresql postgresql-contrib)
   need_packages "${list[@]}"
   # Ruby's own compiler is there on some processors only.
@@ -33,13 +38,16 @@ server_packages() {
   node_here
 }
 
-# What the interface is built with wants a Node of these days. Debian 12's is older: then a pinned one is fetched from the
-# npm registry, checked by its digest, and laid into .local/, where the system does not see it.
+# What the interface is built with wants a Node of these days. Debian 12's is older: then a pinned one is fetched from
+# the npm registry, checked by its digest, and laid into .local/, where the system does not see it.
 NODE_PINNED=24.20.0
 NODE_DIGEST_amd64="tkBwUleGts0UUnK+6HKJkEsOMFb9bkG/YvXw8/alFTaDSUbneVeAFVqu6ELHXuyvVYP4vo1hNAAEfN9zl0Cm3g=="
 NODE_DIGEST_arm64="LDOiQuLlruQpQRp0ddfGZurc1xqYSlX3dYk/3shzhQfCb8IgCPwtWf1RMQCGAWGFhZNbhihhSwGeNRHA+V2pTg=="
 
-node_is_new() { node -e 'const [major, minor] = process.versions.node.split(".").map(Number); process.exit(major >= 22 || (major === 20 && minor >= 19) ? 0 : 1)' 2>/dev/null; }
+node_is_new() {
+  node -e 'const [major, minor] = process.versions.node.split(".").map(Number);
+    process.exit(major >= 22 || (major === 20 && minor >= 19) ? 0 : 1)' 2>/dev/null
+}
 
 node_here() {
   [ -x .local/node/bin/node ] && export PATH="$ROOT/.local/node/bin:$PATH"
@@ -47,12 +55,15 @@ node_here() {
   node_is_new && return 0
   local machine; machine="$(dpkg --print-architecture)"
   local digest="NODE_DIGEST_$machine"
-  [ -n "${!digest:-}" ] || fail "Node 20.19 or newer is needed to build the interface; here is $(node -v 2>/dev/null || echo none), and none is known for $machine. Put one on the PATH."
+  [ -n "${!digest:-}" ] || fail "Node 20.19 or newer is needed to build the interface; here is \
+$(node -v 2>/dev/null || echo none), and none is known for $machine. Put one on the PATH."
   say "Fetching Node $NODE_PINNED for the interface; the system's own stays as it is ..."
   local package="node-linux-${machine/amd64/x64}"
-  (cd tmp && npm pack --silent "$package@$NODE_PINNED" >/dev/null) || fail "npm could not fetch $package: is there a way to the npm registry?"
+  (cd tmp && npm pack --silent "$package@$NODE_PINNED" >/dev/null) ||
+    fail "npm could not fetch $package: is there a way to the npm registry?"
   local pack="tmp/$package-$NODE_PINNED.tgz"
-  [ "$(openssl dgst -sha512 -binary "$pack" | base64 -w0)" = "${!digest}" ] || { rm -f "$pack"; fail "What came as Node $NODE_PINNED is not what was pinned, so it was thrown away."; }
+  [ "$(openssl dgst -sha512 -binary "$pack" | base64 -w0)" = "${!digest}" ] ||
+    { rm -f "$pack"; fail "What came as Node $NODE_PINNED is not what was pinned, so it was thrown away."; }
   mkdir -p .local/node
   tar xzf "$pack" -C .local/node --strip-components=1 package/bin/node package/LICENSE
   rm -f "$pack"
@@ -63,7 +74,8 @@ node_here() {
 # gems.lock pins every version without naming a registry; Bundler's own lock file is made from it.
 lock_gems() {
   [ -f Gemfile.lock ] && [ ! gems.lock -nt Gemfile.lock ] && return 0
-  local source; source="$(ruby -e 'place = Gem.sources.first; print (place.respond_to?(:uri) ? place.uri.to_s : place.to_s).chomp("/")')"
+  local source; source="$(ruby -e 'place = Gem.sources.first
+    print (place.respond_to?(:uri) ? place.uri.to_s : place.to_s).chomp("/")')"
   sed "s#^  remote: REGISTRY\$#  remote: ${source}/#" gems.lock > Gemfile.lock
 }
 
@@ -87,8 +99,11 @@ interface_packages() {
 interface() {
   interface_packages
   local stamp=ui/dist/.stamp
-  if [ -f "$stamp" ] && [ -z "$(find ui/src ui/index.html ui/public ui/package.json ui/vite.config.ts contract -newer "$stamp" -type f 2>/dev/null | head -1)" ]; then return 0; fi
+  local sources=(ui/src ui/index.html ui/public ui/package.json ui/vite.config.ts contract)
+  local newer; newer="$(find "${sources[@]}" -newer "$stamp" -type f 2>/dev/null | head -1 || true)"
+  if [ -f "$stamp" ] && [ -z "$newer" ]; then return 0; fi
   say "Building the interface ..."
-  (cd ui && npm run --silent types >/dev/null && npx vite build --logLevel warn >&2) || fail "The interface did not build."
+  (cd ui && npm run --silent types >/dev/null && npx vite build --logLevel warn >&2) ||
+    fail "The interface did not build."
   touch "$stamp"
 }

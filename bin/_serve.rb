@@ -70,7 +70,8 @@ begin
   puts "Nut Shelf is at http://#{host}:#{port}"
   puts(
     if mode == "demo"
-      "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: #{Demo::Household::PASSWORD}"
+      "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: " \
+        "#{Demo::Household::PASSWORD}"
     else
       "The first visit makes the household and its keeper; after that, sign in."
     end
