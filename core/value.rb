@@ -39,6 +39,7 @@ module NutShelf
         RUBY
       end
 
+      # @return [String, Symbol] the code that reads a keyword of that name
       def self.read(name) = WORDS.include?(name.to_s) ? "binding.local_variable_get(:#{name})" : name
 
       WORDS = %w[
@@ -54,11 +55,14 @@ module NutShelf
         # @return [Hash{Symbol => Object}] these fields alone
         def slice(*names) = names.to_h { |name| [name, public_send(name)] }
 
+        # @return [Boolean] whether they are of one class and say the same
         def ==(other) = other.instance_of?(self.class) && to_h == other.to_h
         alias eql? ==
 
+        # @return [Integer] alike for those that say the same
         def hash = to_h.hash
 
+        # @return [String] its class and all its fields
         def inspect
           "#<#{self.class.name&.split("::")&.last} #{to_h.map do |name, value|
             "#{name}: #{value.inspect}"

@@ -10,6 +10,7 @@ module NutShelf
     module Work
       # The work was not done. `again` says whether it is worth trying elsewhere, or later.
       class Undone < StandardError
+        # @return [Boolean] whether it is worth trying elsewhere, or later
         def again? = true
       end
 
@@ -21,16 +22,19 @@ module NutShelf
 
       # It took longer than was allowed.
       class TimedOut < Undone
+        # @return [Boolean] whether it is worth trying elsewhere, or later
         def again? = false
       end
 
       # Whoever asked does not want it any more.
       class Cancelled < Undone
+        # @return [Boolean] whether it is worth trying elsewhere, or later
         def again? = false
       end
 
       # The job itself raised something; the message says what.
       class Failed < Undone
+        # @return [Boolean] whether it is worth trying elsewhere, or later
         def again? = false
       end
 

@@ -14,13 +14,16 @@ module NutShelf
     # One thing a person does: one transaction, the ledger, permission and idempotency. Subclasses say what
     # in `perform` and answer with a hash that becomes the stored answer.
     class Act
+      # Says that only a keeper may do it.
       def self.keeper_only = @keeper_only = true
 
+      # @return [Boolean]
       def self.keeper_only? = @keeper_only == true
 
       # Parts of the answer that are told once and never stored, such as a link that lets somebody in.
       def self.tells_once(*names) = @told_once = names
 
+      # @return [Array<Symbol>] see tells_once
       def self.told_once = @told_once || []
 
       # @param office [Office]

@@ -26,6 +26,7 @@ module NutShelf
       # @return [Array<Integer>] the place and those within it, in walking order
       def place_ids = @place_ids ||= @room.house.places.within(@count[:place_id])
 
+      # @return [Array<Hash>] what was entered and stands
       def lines = @lines ||= @room.house.counts.lines(@count[:id])
 
       # @return [Array<Core::Stack>] nested places in order
@@ -50,6 +51,7 @@ module NutShelf
           besides.map { |line| unexpected(line, candidates) }
       end
 
+      # @return [Hash{Integer=>Hash}] the stacks of the changing lines
       def changing_lots = @room.house.lots.every(changing.map { |line| line[:lot_id] }).to_h { |lot| [lot[:id], lot] }
 
       # What a line changes now: takes since it was entered count, and nothing goes below zero.

@@ -25,6 +25,7 @@ module NutShelf
         refuse(field, "#{value} is no day.", "Write it like 2026-11-24.")
       end
 
+      # @raise [Invalid] naming the field
       def refuse(field, message, remedy)
         raise(Invalid.new(message, code: "invalid", pointer: "/#{field}", remedy: remedy))
       end

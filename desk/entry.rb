@@ -158,6 +158,7 @@ module NutShelf
         house.records.event(act_id: act_id, record: kind, record_id: id, before: plain(before), after: plain(changes))
       end
 
+      # @return [Redate] by the rules as they were when the act began
       def redate = @redate ||= Redate.new(@room)
 
       private

@@ -32,6 +32,7 @@ module NutShelf
           unreadable
         end
 
+        # @raise [Invalid] what the device wrote is no envelope
         def self.unreadable
           raise(
             Invalid.new(

@@ -30,6 +30,7 @@ module NutShelf
         )
       end
 
+      # @return [String] why it may not go in
       def unfit(part)
         return "has an age nobody knows" if part.unknown
         return "is past its safety date, #{Core::Words.day(part.safety_until)}" if part.safety_until && !part.stopped

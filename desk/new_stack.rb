@@ -25,6 +25,7 @@ module NutShelf
         check
       end
 
+      # @return [Date] the day it came
       def occurred_on = @occurred_on ||= day(:occurred_on) || @room.on
 
       # @return [String] "3 x 400 g Chickpeas, canned"
@@ -83,6 +84,7 @@ module NutShelf
       # @return [Integer] what was paid, or an estimate by food group
       def value = @value ||= @input[:price_minor] || estimate
 
+      # @return [String] how it came, see Core::Story
       def situation
         return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
         return "thawed" if @input[:state] == "thawed" || @input[:thawed_on]
@@ -96,22 +98,28 @@ module NutShelf
         "bought_sealed"
       end
 
+      # @return [Integer]
       def food_id = @input[:food_id]
 
+      # @return [Integer]
       def place_id = @input[:place_id]
 
       # @return [Rational, nil] base units of one pack
       def pack = pack_amount
 
+      # @return [Date, nil]
       def printed_on = day(:printed_on)
 
+      # @return [String, nil] the word for a pack of which nobody said the size
       def noun
         @noun ||=
           @input[:amount].nil? ? blank(@input[:noun]) || (food.aisle == "Home leftovers" ? "portion" : "pack") : nil
       end
 
+      # @return [Symbol] :mass, :volume or :count
       def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
 
+      # @return [Core::Food]
       def food = @food ||= @room.food(@input[:food_id])
 
       private

@@ -17,6 +17,10 @@ module NutShelf
       end
 
     # Who is asking: account, household and role ("keeper" or "helper"). Frozen.
-    Caller = Core::Value.of(:account_id, :household_id, :role) { def keeper? = role == "keeper" }
+    Caller =
+      Core::Value.of(:account_id, :household_id, :role) do
+        # @return [Boolean]
+        def keeper? = role == "keeper"
+      end
   end
 end

@@ -20,6 +20,7 @@ module NutShelf
         @room = room
       end
 
+      # @return [Core::Shelf]
       def shelf = @room.shelf
 
       # A fresh draw on the shelf, by the dates of everybody who eats here.
@@ -29,6 +30,7 @@ module NutShelf
       # @return [Hash{Integer=>Core::Recipe}]
       def recipes = @recipes ||= @room.kept(:recipes, :plan, :rules) { @room.house.recipes.values.freeze }
 
+      # @return [Rational] usual portions at a meal
       def servings = @servings ||= @room.house.household.portions
 
       # Everybody who eats here sits at every meal.
@@ -88,6 +90,7 @@ module NutShelf
         meals.empty? ? [[], {}] : Core::MissingList.build(meals, cursor: cursor, diet: diet)
       end
 
+      # @return [Array(Array<Core::MissingList::Item>, Hash)] see missing, for all coming meals
       def all_missing = @all_missing ||= missing
 
       # @param id [Integer] meal

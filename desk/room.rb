@@ -46,6 +46,7 @@ module NutShelf
       # @return [Array] what the shelf's contents are known by, here and in every other process
       def shelf_key = [caller.household_id, *rests_on(%i[stock rules])]
 
+      # @return [Date] in the household's time zone
       def today = @today ||= office.clock.today(household[:time_zone])
 
       # The day what is done here counts for: today, or the day a late letter was written.
@@ -82,13 +83,16 @@ module NutShelf
         { "kind" => kind, "on" => on.iso8601, "seq" => sequence, **facts.compact.transform_keys(&:to_s) }
       end
 
+      # @return [Core::Policy]
       def policy = @policy ||= house.household.policy(household)
 
+      # @return [Core::Catalog] with the household's own keeping times
       def catalog = @catalog ||= kept(:catalog, :rules) { office.catalog.with_own(house.rules.own) }
 
       # @return [Hash{Integer=>Core::Place}] those in use
       def places = @places ||= all_places.reject { |_, place| place.gone? }
 
+      # @return [Hash{Integer=>Core::Place}] those that were taken away among them
       def all_places = @all_places ||= house.places.by_id
 
       # @return [Core::Shelf] everything that is there, as every plan, list and question sees it
@@ -129,6 +133,8 @@ module NutShelf
         )
       end
 
+      # @return [Hash] as stored
+      # @raise [Store::Missing]
       def food_row(id)
         @food_rows ||= {}
         @food_rows[id] ||= house.foods.find(id)
@@ -228,6 +234,7 @@ module NutShelf
       # What its words follow from.
       Worded = Core::Value.of(:on_hand, :dimension, :pack_amount, :noun, :open)
 
+      # @return [#on_hand] what its words follow from
       def worded(lot) = lot.is_a?(Hash) ? Worded.new(**lot.slice(*Worded::FIELDS)) : lot
 
       private

@@ -87,6 +87,7 @@ module NutShelf
           "doubles what it holds."
       end
 
+      # @return [Array<Exchange::StockRows::Problem>] what cannot be read, by line and column
       def problems = rows.flat_map(&:problems)
 
       # @return [Array<Hash>] words that name no food here, how often, and foods they may mean

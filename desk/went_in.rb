@@ -15,6 +15,7 @@ module NutShelf
         }.transform_values { |list| list.compact.map(&:to_s).reject(&:empty?).uniq }.reject { |_, list| list.empty? }
       end
 
+      # @return [Array] what its story remembers under a name
       def remembered(lot, name) = lot[:history].to_a.flat_map { |event| Array(event[name]) }
     end
   end

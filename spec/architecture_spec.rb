@@ -107,22 +107,6 @@ RSpec.describe "The house" do
     expect(long).to be_empty
   end
 
-  it "documents every public method of the core that other rooms call" do
-    bare =
-      files
-        .("core")
-        .flat_map do |path|
-          lines = File.readlines(path)
-          first =
-            lines.index do |line|
-              line.match?(/^\s+(class|module) \w+(?!.*Core)|Struct\.new/) &&
-                !line.match?(/module (NutShelf|Core|LabelLine)$/)
-            end
-          first && !lines[[first - 1, 0].max].strip.start_with?("#") ? ["#{path}:#{first + 1}"] : []
-        end
-    expect(bare).to be_empty
-  end
-
   it "names no registry in the lock files" do
     locks = %w[gems.lock Gemfile ui/package-lock.json].map { |name| File.read(File.join(root, name)) }.join
     expect(locks.scan(/^.*(?:"resolved"|remote: (?!REGISTRY)|rubygems\.|npmjs).*$/)).to be_empty

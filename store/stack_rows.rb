@@ -27,57 +27,45 @@ module NutShelf
         @openers = {}
       end
 
+      # Spelt out, field by field, so that no hash is made for any of thousands.
       # @param row [Hash] of Lots#narrow
       # @return [Core::Stack]
-      def stack(row)
+      def stack(row) # rubocop:disable Metrics/AbcSize -- see above
         kind = @kinds[[row[:food_id], row[:dimension], row[:noun]]] ||= kind(row)
         place = @stands[row[:place_id]] ||= @places.call(row[:place_id])
+        food = kind.food
+        unit = kind.unit
+        on_hand = Rational(row[:on_hand_micro], Lots::MICRO)
+        pack = row[:pack_amount_micro] && Rational(row[:pack_amount_micro], Lots::MICRO)
         Core::Stack.new(
-          **as_stored(row),
-          **weighed(row, kind),
-          food_key: kind.food.key,
-          dimension: kind.dimension,
-          place: place.name,
-          working: place.working?,
-          set_apart: place.set_apart? || row[:quarantined],
-          no_opened_limit: kind.food.no_opened_limit,
-          look_until: look_until(row, kind),
-          opened: row[:open] ? nil : opened(row, kind, place)
+          id: row[:id], food_id: row[:food_id], food_key: food.key, place_id: row[:place_id], place: place.name,
+          label: row[:label], dimension: kind.dimension, noun: row[:noun], level: row[:level], on_hand: on_hand,
+          pack_amount: pack, grams_per_unit: unit, amount: unit && (available(row, on_hand) * unit),
+          pack: unit && (pack ? pack * unit : unit), minor_per_gram: unit && worth(row[:value_minor], on_hand * unit),
+          value_minor: row[:value_minor], value_estimated: row[:value_estimated], usable_until: row[:usable_until],
+          strict_until: row[:strict_until], quality_until: row[:quality_until], safety_until: row[:safety_until],
+          look_until: look_until(row, kind), ready_on: row[:ready_on], acquired_on: row[:acquired_on],
+          basis: row[:basis], situation: row[:situation], wrapping: row[:wrapping], container_id: row[:container_id],
+          flags: flags(row[:flags]), open: row[:open], in_freezer: row[:frozen], quarantined: row[:quarantined],
+          no_opened_limit: food.no_opened_limit, working: place.working?, stopped: row[:stopped],
+          set_apart: place.set_apart? || row[:quarantined], look_first: row[:look_first],
+          age_unknown: row[:age_unknown], opened: row[:open] ? nil : opened(row, kind, place)
         )
       end
 
       private
 
-      SAME = %i[
-        id food_id place_id label noun level value_minor value_estimated usable_until strict_until quality_until
-        safety_until ready_on acquired_on basis situation wrapping container_id open quarantined stopped look_first
-        age_unknown
-      ].freeze
       NO_FLAGS = [].freeze
-      private_constant :SAME, :NO_FLAGS
+      private_constant :NO_FLAGS
 
-      def as_stored(row) = { **row.slice(*SAME), in_freezer: row[:frozen], flags: flags(row[:flags]) }
+      def available(row, on_hand) = (reserved = @reserved[row[:id]]) ? on_hand - reserved : on_hand
+
+      def worth(minor, grams) = grams.positive? ? minor / grams : 0r
 
       def flags(list)
         return NO_FLAGS if list.empty?
 
         list.map { |flag| Core::Flag.new(code: flag["code"], text: flag["text"]) }.freeze
-      end
-
-      def weighed(row, kind)
-        on_hand = Rational(row[:on_hand_micro], Lots::MICRO)
-        pack = row[:pack_amount_micro] && Rational(row[:pack_amount_micro], Lots::MICRO)
-        unit = kind.unit or return { on_hand: on_hand, pack_amount: pack }
-        grams = on_hand * unit
-        reserved = @reserved[row[:id]]
-        {
-          on_hand: on_hand,
-          pack_amount: pack,
-          grams_per_unit: unit,
-          pack: pack ? pack * unit : unit,
-          amount: reserved ? (on_hand - reserved) * unit : grams,
-          minor_per_gram: grams.positive? ? row[:value_minor] / grams : 0r
-        }
       end
 
       def kind(row)

@@ -45,6 +45,7 @@ module NutShelf
         [dishes, book]
       end
 
+      # @return [Item] of one food: all that is missing of it, and what is there on the first meal's day
       def item(key, list, cursor, day)
         grams = list.sum(0r, &:last)
         pack, count = packs(cursor.foods.fetch(key), grams)

@@ -24,6 +24,7 @@ module NutShelf
         end
       end
 
+      # @return [Boolean] whether they could be the same thing: food, way of counting, pack, date, and enough of it
       def fits?(found, candidate)
         unless %i[food_id dimension pack_amount noun].all? { |name| found[name] == candidate.public_send(name) }
           return false
@@ -33,6 +34,7 @@ module NutShelf
         [candidate.missing, candidate.on_hand].max >= found[:amount]
       end
 
+      # @return [Boolean] whether both say the same printed date
       def same_date?(found, candidate) = !found[:printed_on].nil? && found[:printed_on] == candidate.printed_on
     end
   end

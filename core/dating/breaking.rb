@@ -21,6 +21,7 @@ module NutShelf
         PRODUCE.include?(food.aisle) && one_piece?(food, dimension, pack) ? :cut : :opened
       end
 
+      # @return [Boolean] whether a pack is a single piece of produce
       def one_piece?(food, dimension, pack)
         return (pack || 1) == 1 if dimension == :count
         return false unless pack && food.g_per_piece && dimension == :mass

@@ -9,8 +9,10 @@ module NutShelf
     # `until_on` its last good day. Frozen.
     Cap =
       Value.of(:kind, :cause, :until_on) do
+        # @return [Boolean] whether it is a matter of safety
         def safety? = kind == :safety
 
+        # @return [Boolean] whether it is a matter of quality
         def quality? = kind == :quality
 
         # @param on [Date]

@@ -28,6 +28,7 @@ module NutShelf
         keyed.sort_by(&:first).map(&:last)
       end
 
+      # @return [Array<Event>] with what was done in hand put before the move of its day
       def before_moves(events, frozen)
         events.each_with_object([]) do |event, list|
           index = hoisted?(event, frozen) ? first_in_hand(list, event.on) : list.size
@@ -44,6 +45,7 @@ module NutShelf
       # Into and out of a freezer the order within a day matters.
       def hoisted?(event, frozen) = event.kind == :moved && event.on && !event.place.freezer? && !frozen
 
+      # @return [Integer] where what was done in hand on that day begins
       def first_in_hand(list, day)
         list.size - list.reverse.take_while { |event| event.on == day && IN_HAND.include?(event.kind) }.size
       end

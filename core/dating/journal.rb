@@ -15,6 +15,7 @@ module NutShelf
         @stopped = false
       end
 
+      # @return [Boolean] whether it is not to eat, for good
       def stopped? = @stopped
 
       # @param sentence [String]
@@ -30,6 +31,7 @@ module NutShelf
         @flags << { code: code, text: text }.freeze unless flagged?(code)
       end
 
+      # @return [Boolean] whether that warning stands
       def flagged?(code) = @flags.any? { |flag| flag[:code] == code }
 
       # The stack stands elsewhere now: what was wrong with the old place is over.

@@ -57,6 +57,8 @@ module NutShelf
         @journal = Journal.new
       end
 
+      # @param today [Date]
+      # @return [Dating] of the story this judge was made for
       def date(today)
         return supplies(today) if @food.food_group == "supplies"
 

@@ -34,8 +34,10 @@ module NutShelf
       # @return [Symbol] what they come to: the worst of them, :good when there is none
       def verdict(means) = %i[bad turning].find { |one| means.include?(one) } || :good
 
+      # @return [Boolean] whether weevils and moths like it
       def dry_grain?(food) = food.pest_risk && (GRAIN_GROUPS.include?(food.food_group) || food.aisle == "Dried pulses")
 
+      # @return [Boolean] whether it spoils within days, whatever it is wrapped in
       def fresh?(food, situation)
         food.aisle.start_with?("Fresh") ||
           ["Meat and fish", "Dairy and eggs", "Bread", "Home leftovers"].include?(food.aisle) ||

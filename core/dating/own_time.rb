@@ -31,6 +31,7 @@ module NutShelf
         found.find { |one| one.limit.nil? } || found.min_by(&:limit)
       end
 
+      # @return [Breach, nil] what stands against an own time in one place and state, nil where nothing does
       def at(catalog, own, food, row, situation, place)
         return unless own.keeping(food, situation, place, row.storage).row == row
 
@@ -46,6 +47,7 @@ module NutShelf
         )
       end
 
+      # @return [Breach, nil] where the guide gives no figure for safety
       def refused(answer, situation, place)
         return unless answer.outcome == :unsafe
 

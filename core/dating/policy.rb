@@ -11,8 +11,10 @@ module NutShelf
         # @return [Policy] for eaters who go by the date alone: small children, old age, pregnancy, guests
         def strict = self.class.new(**to_h, school: :by_the_date)
 
+        # @return [Boolean] whether dates alone count, and no look
         def by_the_date? = school == :by_the_date
 
+        # @return [String] the school as people call it
         def school_words = by_the_date? ? "by the date" : "look, then decide"
       end
   end

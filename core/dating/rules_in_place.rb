@@ -24,8 +24,10 @@ module NutShelf
       # @return [RulesInPlace] the same for another way of storing
       def stored(storage) = self.class.new(@catalog, @policy, @food, storage)
 
+      # @return [Standing] a fridge of nobody in particular
       def fridge = Standing.new(name: "the fridge", kind: "fridge")
 
+      # @return [Standing] a freezer of nobody in particular
       def freezer = Standing.new(name: "the freezer", kind: "freezer")
 
       # @return [KeepingRow, nil]

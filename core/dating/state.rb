@@ -25,6 +25,7 @@ module NutShelf
         window((usable - today).to_i, policy)
       end
 
+      # @return [Symbol] :front, :soon or :resting by the days that are left
       def window(days, policy)
         return :front if days <= policy.front_days
 

@@ -49,8 +49,10 @@ module NutShelf
     # and its usual lowest and highest temperature in whole degrees Celsius. Frozen.
     Standing =
       Value.of(:name, :kind, :low_c, :high_c) do
+        # @return [Boolean] whether germs grow there
         def warm? = %w[cupboard cool_dark].include?(kind)
 
+        # @return [Boolean]
         def freezer? = kind == "freezer"
 
         # @return [Boolean] whether it can freeze there without being a freezer

@@ -9,7 +9,10 @@ module NutShelf
     # household size in nearly all cases and never says more than really fits. Whole millimetres. Frozen.
     class Boxes
       # One block: how many across, deep and high, and the box as it stands (width, depth, height). Frozen.
-      Block = Value.of(:across, :deep, :high, :stands) { def count = across * deep * high }
+      Block = Value.of(:across, :deep, :high, :stands) do
+        # @return [Integer] boxes
+        def count = across * deep * high
+      end
 
       attr_reader :count, :blocks, :steps
 
@@ -28,6 +31,7 @@ module NutShelf
         freeze
       end
 
+      # @return [Boolean] whether one fits at all
       def fits? = count.positive?
 
       private

@@ -37,6 +37,7 @@ module NutShelf
           @settings = settings
         end
 
+        # Claims what of the line is a size or a count; notes both in it.
         def read
           can_numbers
           named_numbers

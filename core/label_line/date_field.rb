@@ -103,6 +103,7 @@ module NutShelf
         # "no date", "no bbe": said, so that nobody looks for one.
         NONE = %w[no without].freeze
 
+        # Claims "no date", "undated": words that say there is none.
         def none_said
           @line.tokens.each_index do |index|
             words, = NONE.include?(@line.text(index)) && kind_at(index + 1)
@@ -156,6 +157,7 @@ module NutShelf
           found if found&.doubtful
         end
 
+        # @return [Array(Array<String>, String), nil] the words there that name a kind of date, and the kind
         def kind_at(index)
           KINDS.find { |words, _| words.each_with_index.all? { |word, offset| word_matches?(index + offset, word) } }
         end

@@ -17,6 +17,7 @@ module NutShelf
             new(on: Date.new(year, month, -1), precision: :month, year_said: true)
           end
 
+          # @return [DateReading] the last day of a year
           def self.year(year) = new(on: Date.new(year, 12, 31), precision: :year, year_said: true)
 
           # What was done in a month or a year was done on its first day, where nothing tells: then nothing keeps longer
@@ -33,6 +34,7 @@ module NutShelf
             end
           end
 
+          # @return [DateReading, nil] nil where there is no such day
           def self.day(year, month, day, year_said: true)
             return unless Date.valid_date?(year, month, day)
 

@@ -40,6 +40,7 @@ module NutShelf
           @food = lexicon.foods.fetch(phrase.food)
         end
 
+        # @return [Boolean] whether the food must be asked for
         def any?
           !turned.nil? || others.any? || no_tin? || frozen_tin? || ahead_of_unknown? || strange.any? || too_far?
         end

@@ -49,6 +49,7 @@ module NutShelf
           @guesses = []
         end
 
+        # Claims the words that name the food, and asks where they do not settle it.
         def read
           @words = @line.free_indexes.select { |index| @line[index].word? }.to_h { |index| [index, stems_of(index)] }
           best = ranked

@@ -44,6 +44,7 @@ module NutShelf
         # @return [Array<Phrase>] names that hold this stem
         def phrases(stem) = @by_stem.fetch(stem, [])
 
+        # @return [Boolean] whether any name has that word
         def word?(stem) = @by_stem.key?(stem)
 
         # @param food [String] its key

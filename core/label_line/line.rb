@@ -24,6 +24,7 @@ module NutShelf
           @notes = []
         end
 
+        # @return [Boolean] whether there is a token that nothing has claimed
         def free?(index) = index >= 0 && index < tokens.size && @claimed[index].nil?
 
         # A free token, or nil.
@@ -32,6 +33,7 @@ module NutShelf
         # The text of a free token, or nil.
         def text(index) = self[index]&.text
 
+        # @return [Symbol, nil] the field that claimed a token
         def claimed_by(index) = @claimed[index]
 
         # Marks tokens as belonging to a field and widens that field's span.
@@ -40,17 +42,21 @@ module NutShelf
           widen(field, indexes)
         end
 
+        # Notes what a field says, and claims the tokens it said it with.
         def set(field, value, indexes)
           found[field] = value
           claim(field, indexes)
         end
 
+        # Notes a question to whoever typed the line.
         def ask(field, text, answers)
           questions << Question.new(field: field.to_s, text: text, answers: answers)
         end
 
+        # @return [Array<Integer>] tokens that nothing has claimed
         def free_indexes = tokens.each_index.select { |index| free?(index) }
 
+        # @return [String] a token as it was typed
         def original(index) = between(index, index)
 
         # The text as it was typed from one token to another.
@@ -64,6 +70,7 @@ module NutShelf
           )
         end
 
+        # @return [String] the whole line as it was typed
         def typed = @text
 
         private

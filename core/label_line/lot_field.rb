@@ -13,6 +13,7 @@ module NutShelf
 
         def initialize(line) = @line = line
 
+        # Claims the maker's lot, where one is named.
         def read
           match = NAMED.match(@line.typed) || PRINTED.match(@line.typed) or return
           @line.found[:lot_text] = match[:code].strip

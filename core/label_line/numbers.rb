@@ -39,8 +39,10 @@ module NutShelf
           end
         end
 
+        # @return [Rational] of digits in groups: "1,200"
         def thousands(text) = text.delete(",").to_r
 
+        # @return [Rational, nil] of a fraction: "1/2"; nil where it is one or more
         def proper(text)
           top, bottom = text.split("/").map(&:to_i)
           Rational(top, bottom) if top < bottom
@@ -57,6 +59,7 @@ module NutShelf
           word(line, index, token.text) if token.word?
         end
 
+        # @return [Array(Rational, Integer), nil] a number in digits and the tokens it takes
         def digits(line, index, token)
           number = value(token.text) or return
           nxt = line[index + 1]
@@ -67,6 +70,7 @@ module NutShelf
           [number, 1]
         end
 
+        # @return [Array(Rational, Integer), nil] a number in words and the tokens it takes
         def word(line, index, text)
           return half(line, index, text) if HALVES.key?(text)
           return after_article(line, index) if %w[a an].include?(text)
@@ -82,6 +86,7 @@ module NutShelf
           [number, line.text(index + 1) == "of" && %w[couple pair].include?(text) ? 2 : 1]
         end
 
+        # @return [Array(Rational, Integer), nil] "half a", "half a dozen": the number and the tokens it takes
         def half(line, index, text)
           return if %w[and &].include?(line.text(index + 1)) && line.text(index + 2) == "half"
           return if line.text(index - 2) == "half" && %w[and &].include?(line.text(index - 1))
@@ -92,6 +97,7 @@ module NutShelf
           [HALVES[text], %w[a an of].include?(line.text(index + 1)) ? 2 : 1]
         end
 
+        # @return [Array(Rational, Integer), nil] "a dozen", "a half": the number and the tokens it takes
         def after_article(line, index)
           inner = line[index + 1]
           return unless inner&.word? && (WORDS.key?(inner.text) || HALVES.key?(inner.text))

@@ -32,6 +32,7 @@ module NutShelf
           @lexicon = lexicon
         end
 
+        # Claims the words that name a place, and asks where they do not settle it.
         def read
           marked || whole_name || single_word
         end

@@ -44,6 +44,7 @@ module NutShelf
           @line.claim(:filler, run) if @line.text(run.last) == "freezer"
         end
 
+        # Claims the words that say how it is: opened, frozen, left over, home-made.
         def read
           @line.tokens.each_index do |index|
             words, state =

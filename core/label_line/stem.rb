@@ -21,6 +21,7 @@ module NutShelf
           SPELLINGS.fetch(stem, stem)
         end
 
+        # @return [String] the word without its plural ending
         def singular(word)
           case word
           when /\A.{1,3}\z/, /(?:ss|us|is)\z/

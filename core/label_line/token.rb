@@ -8,10 +8,13 @@ module NutShelf
       # A piece of the line: a number, a word or a sign, with where it stands. Frozen.
       Token =
         Value.of(:text, :kind, :from, :to) do
+          # @return [Boolean]
           def num? = kind == :num
 
+          # @return [Boolean]
           def word? = kind == :word
 
+          # @return [Boolean] whether it is one of these words
           def is?(*words) = words.include?(text)
         end
 
@@ -40,6 +43,7 @@ module NutShelf
           tokens
         end
 
+        # @return [Token] of a match of the scanner
         def token(match, kind)
           text = kind == :frac ? FRACTIONS.fetch(match[0]) : match[0].downcase.tr("’", "'")
           text = "x" if %w[× ✕].include?(text)

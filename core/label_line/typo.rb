@@ -26,6 +26,7 @@ module NutShelf
           rows[1].last <= limit ? rows[1].last : nil
         end
 
+        # @return [Array<Integer>] the next row of the distance table
         def next_row(rows, char, one, other, at)
           before, last = rows
           other.each_char.with_index(1).with_object([at]) do |(letter, j), row|

@@ -31,6 +31,7 @@ module NutShelf
         Quantity.new(amount, quantity.dimension)
       end
 
+      # @return [Rational] whole eggs, halves of anything else that is counted
       def pieces(units, food) = food.aisle == EGGS ? units.ceil.to_r : Rational((units * 2).ceil, 2)
     end
   end

@@ -31,6 +31,7 @@ module NutShelf
           .sort_by { |entry| [-entry.score, entry.dish.recipe.name] }
       end
 
+      # @return [Ranked] one dish with its score
       def ranked(id, dish, prices)
         buy = dish.missing.sum { |line| prices.cost(line.food_key, line.missing).first }
         score = dish.urgency_minor - buy - ((1 - dish.covered) * BOTHER_MINOR).round

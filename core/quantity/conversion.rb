@@ -31,6 +31,8 @@ module NutShelf
       # @return [Quantity] what must be taken from the pack
       def gross(edible, food) = edible.dimension == :count ? edible : edible / (food.edible_yield || 1)
 
+      # @return [Rational] grams in one ml or piece
+      # @raise [MissingFigure] naming what to weigh once
       def figure(dimension, food)
         name, remedy = FIGURE.fetch(dimension)
         food.public_send(name) ||

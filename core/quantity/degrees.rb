@@ -18,6 +18,7 @@ module NutShelf
       # @return [Integer, nil] degrees Celsius
       def warmest(high, unit) = high && (unit == "f" ? celsius(high).ceil : high)
 
+      # @return [Rational]
       def celsius(fahrenheit) = Rational((fahrenheit - 32) * 5, 9)
     end
   end

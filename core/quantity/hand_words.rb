@@ -38,6 +38,7 @@ module NutShelf
         quantity
       end
 
+      # @return [Quantity] as hands say it: whole grams, tenths of a piece
       def rounded(quantity)
         Quantity.new(
           quantity.dimension == :count ? quantity.amount.round(1) : quantity.amount.round,

@@ -22,6 +22,7 @@ module NutShelf
         shares
       end
 
+      # @return [Array<Integer>] places by what rounding down took from them, the most first
       def most_left_over(exact, shares)
         exact.each_index.sort_by { |index| [-(exact[index] - shares[index]), -index] }
       end

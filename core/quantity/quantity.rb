@@ -71,11 +71,14 @@ module NutShelf
       # @raise [DimensionMismatch] when the other amount is of another dimension
       def <=>(other) = other.is_a?(Quantity) ? amount <=> checked(other).amount : nil
 
+      # Two that are the same are one key of a hash.
       def eql?(other) = other.is_a?(Quantity) && [amount, dimension] == [other.amount, other.dimension]
       alias == eql?
 
+      # @return [Integer]
       def hash = [amount, dimension].hash
 
+      # @return [Boolean]
       def zero? = amount.zero?
 
       # @return [Quantity] rounded half up to the stored quantum of 10^-6

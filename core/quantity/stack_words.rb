@@ -27,6 +27,7 @@ module NutShelf
       # @return [String]
       def loose(stack, amount, measures: Wording::METRIC) = phrase(stack, amount, nil, false, measures)
 
+      # @return [String] the words for an amount with this pack, open or not
       def phrase(stack, amount, pack, open, measures)
         dimension = stack.dimension.to_sym
         Wording.stack(

@@ -41,6 +41,8 @@ module NutShelf
       # @return [String] its base unit
       def base(dimension) = BASE.fetch(dimension)
 
+      # @return [Unit]
+      # @raise [Unknown]
       def fetch(unit)
         TABLE.fetch(unit) do
           raise Unknown.new("There is no unit #{unit.inspect}.", remedy: "Use one of #{TABLE.keys.join(", ")}.")

@@ -34,12 +34,14 @@ module NutShelf
         "#{packs.to_i} x #{measures.size(pack)}"
       end
 
+      # @return [String] "3 jars", "half a jar"
       def counted(amount, noun)
         return "half a #{noun}" if amount == Rational(1, 2)
 
         "#{short(amount)} #{amount == 1 ? noun : plural(noun)}"
       end
 
+      # @return [String] more than one of it
       def plural(noun)
         case noun
         when /(?:[sx]|ch|sh)\z/
@@ -53,6 +55,7 @@ module NutShelf
         end
       end
 
+      # @return [String] with no more places than people read
       def short(number, places = 2) = Decimal.short(number, places)
     end
   end

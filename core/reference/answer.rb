@@ -8,8 +8,10 @@ module NutShelf
     # `outcome` is :row, :unsafe, :not_applicable or :no_figure. Frozen.
     Answer =
       Value.of(:outcome, :row, :reason) do
+        # @return [Answer] that is a row
         def self.row(row) = new(outcome: :row, row: row)
 
+        # @return [Boolean] whether there is a figure
         def row? = outcome == :row
       end
   end

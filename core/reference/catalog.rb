@@ -81,10 +81,13 @@ module NutShelf
       # @return [Array<KeepingRow>] every row of a food and its class, for reading
       def rows_of(food) = @rows.values.select { |row| [food.key, food.class_key].compact.include?(row.scope) }
 
+      # @return [Array<String>] states of the tables that answer for a situation in a place
       def states(situation, place) = @states.fetch([situation, place], [])
 
+      # @return [Array<Hash>] what stands in for the missing rows of a food or class
       def stand_ins(scope) = @stand_ins.fetch(scope, [])
 
+      # @return [Array<Hash>] where a food or class has no figure on purpose, and why
       def no_rules(scope) = @no_rules.fetch(scope, [])
     end
   end

@@ -51,6 +51,7 @@ module NutShelf
         rows.flat_map { |row| row.signs_to_discard.to_s.split(/, (?=[A-Z])|;/).map(&:strip) }.reject(&:empty?).uniq
       end
 
+      # @return [Array<String>] what the tables warn of, each once
       def cautions = [*rows.map { |row| row.caution.to_s }, @food.vulnerable_avoid.to_s].reject(&:empty?).uniq
 
       # @return [Array<Hash>] :every_days and :text

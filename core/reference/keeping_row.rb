@@ -12,6 +12,7 @@ module NutShelf
         :scope, :place, :state, :low, :high, :kind, :after_thaw_days, :method, :care_every_days, :care_text,
         :signs_to_discard, :caution, :own_reason, :storage
       ) do
+        # @return [String] how it is kept for this figure: "in a bag"
         def storage_words = KeepingRow::STORAGE.fetch(storage, storage)
 
         # @param school [Symbol] :by_the_date or :look_then_decide
@@ -33,8 +34,10 @@ module NutShelf
           end
         end
 
+        # @return [String] a number of years: "1.5"
         def years(days) = (days / 365.0).round(days < 1825 ? 1 : 0).to_s.delete_suffix(".0")
 
+        # @return [String] "3 to 5 days"
         def span = low == high ? "#{low} #{low == 1 ? "day" : "days"}" : "#{low} to #{high} days"
       end
 

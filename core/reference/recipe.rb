@@ -45,6 +45,8 @@ module NutShelf
           )
         end
 
+        # @return [RecipeLine]
+        # @raise [BadTable]
         def self.line_from(row, foods)
           unless foods.key?(row["food_key"])
             raise BadTable, "recipe_lines: #{row["recipe_key"]} asks for #{row["food_key"]}, which is no food."

@@ -23,6 +23,7 @@ module NutShelf
         @catalog = catalog
       end
 
+      # @return [Array<String>] what is wrong, by table, key and column
       def faults = [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *methods_of_storing]
 
       private

@@ -20,6 +20,8 @@ module NutShelf
         @tables = tables
       end
 
+      # @return [Catalog]
+      # @raise [BadTable]
       def read
         Catalog.new(
           foods: foods.merge(home_classes),

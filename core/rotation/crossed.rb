@@ -38,6 +38,7 @@ module NutShelf
         Pair.new(near: near, far: far)
       end
 
+      # @return [Boolean] whether it may stand where it would be compared
       def sealed_and_dated?(stack, on) = !stack.open && !stack.usable_until.nil? && stack.eligible?(on)
     end
   end

@@ -30,6 +30,7 @@ module NutShelf
           .with_index { |need, index| [ORDER.index(need.kind), index] }
       end
 
+      # @return [Array<Need>] of one stack
       def of_one(stack, state, food)
         list = [*about(stack, state, food)]
         warned = stack.flags.any? && state != :stop
@@ -37,6 +38,7 @@ module NutShelf
         list
       end
 
+      # @return [Need, nil] what its state asks for
       def about(stack, state, food)
         case state
         when :stop
@@ -48,6 +50,7 @@ module NutShelf
         end
       end
 
+      # @return [Need, nil] nil where no date is wanted
       def undated(stack, food)
         return Need.new(kind: :undated, stack: stack, text: AGELESS) if stack.age_unknown
         return if stack.level || food&.food_group == "supplies"
@@ -55,6 +58,7 @@ module NutShelf
         Need.new(kind: :undated, stack: stack, text: UNSAID)
       end
 
+      # @return [String] what to look for, and why
       def look(stack)
         return OPEN_SINCE if stack.look_first && stack.usable_until.nil?
 

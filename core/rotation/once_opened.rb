@@ -28,6 +28,7 @@ module NutShelf
           }
         end
 
+        # @return [Date, nil] the earlier of a date and so many days from opening
         def earlier(date, on, days) = [date, *(days && (on + days))].compact.min
       end
 

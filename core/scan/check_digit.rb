@@ -40,6 +40,7 @@ module NutShelf
         ["0#{item}#{of(item)}", whole[FIGURE]]
       end
 
+      # @return [Boolean]
       def adds_up?(code) = of(code[0..-2]) == code[-1].to_i
 
       # Eight digits that begin with 0 or 1 are a shortened UPC where the long one adds up.

@@ -49,10 +49,12 @@ module NutShelf
         text.match?(/\A#{BRACKET}/o) ? bracketed(text) : plain(text)
       end
 
+      # @return [Array(Array<Array(String, String)>, String)] identifier and value of each part, and what was not read
       def bracketed(text)
         [text.split(/(?=\(\d{2,4}\))/).map { |part| [part[BRACKET, 1], part.sub(BRACKET, "").strip] }, ""]
       end
 
+      # @return [Array(Array<Array(String, String)>, String)] identifier and value of each part, and what was not read
       def plain(text)
         elements = []
         until (text = text.delete_prefix(SEPARATOR)).empty?

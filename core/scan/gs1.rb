@@ -57,6 +57,10 @@ module NutShelf
       # @return [Boolean] whether this looks like one of these at all
       def self.like?(text) = ElementString.like?(text)
 
+      # @param text [String] as scanned
+      # @param today [Date] settles the century
+      # @return [Gs1::Reading]
+      # @raise [Unreadable]
       def self.read(text, today:) = new(today).read(text)
 
       def initialize(today)

@@ -29,6 +29,7 @@ module NutShelf
         Result.new(kind: text.match?(/\A(?:\d{8}|\d{12,14})\z/) ? :wrong_digit : :text)
       end
 
+      # @return [Result] of a number under a bar code
       def item(text)
         gtin, figure = CheckDigit.of_the_shop(text) || CheckDigit.gtin14(text)
         Result.new(kind: :item, gtin: gtin, figure: figure)

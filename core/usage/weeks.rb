@@ -26,6 +26,7 @@ module NutShelf
         weeks.reverse
       end
 
+      # Spreads one use over the weeks since it was last looked at.
       def add(weeks, use, today)
         days = use.since && use.since < use.on ? ((use.since + 1)..use.on).to_a : [use.on]
         share = use.amount.to_r / days.size
