@@ -121,6 +121,8 @@ module NutShelf
         raise Unfit, "#{faults.first(3).join("; ")}. Nothing was taken in." if faults.any?
       end
 
+      # @return [Hash] the document, raised to this version
+      # @raise [Unfit]
       def parse(text)
         document = JSON.parse(text)
         raise Unfit, "That is no backup of a household." unless document.is_a?(Hash) && document["format"] == FORMAT
@@ -168,10 +170,12 @@ module NutShelf
         }
       }.freeze
 
+      # @return [Hash] the document as the latest version would have written it
       def raised(document)
         ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }
       end
 
+      # @return [Hash] the document one version later, with a digest of its own
       def newer(document, added)
         tables =
           document["tables"].to_h.to_h do |table, rows|
@@ -182,6 +186,7 @@ module NutShelf
         { **whole, "digest" => digest(whole) }
       end
 
+      # Writes every row of a document.
       def fill(db, document)
         id = document["household"]["id"]
         insert(db, :accounts, document["accounts"].map { |one| one.slice("id", "email", "name") })
@@ -193,6 +198,7 @@ module NutShelf
         end
       end
 
+      # Writes the rows of one table, what points into it last.
       def insert(db, table, rows)
         late = OWN_KIND[table]
         rows.each_slice(500) { |slice| multi(db, table, slice.map { |one| late ? one.merge(late.to_s => nil) : one }) }
@@ -201,6 +207,7 @@ module NutShelf
           .each { |one| db[table].where(id: one["id"]).update(late => one[late.to_s]) }
       end
 
+      # INSERT INTO lots (...) OVERRIDING SYSTEM VALUE VALUES (...), (...)
       def multi(db, table, rows)
         kinds = db.schema(table).to_h
         data = db[table]
@@ -210,6 +217,7 @@ module NutShelf
         )
       end
 
+      # @return [Object] as the column holds it
       def typed(value, type)
         return Sequel.blob(Base64.strict_decode64(value)) if type == "bytea" && value
 
@@ -226,6 +234,7 @@ module NutShelf
         )
       end
 
+      # @return [Hash{String=>Object}] columns by name, without what is derived
       def row(row, table = nil)
         row
           .reject { |name, _| name == :household_id || DERIVED.fetch(table, []).include?(name) }
@@ -233,6 +242,7 @@ module NutShelf
           .to_h { |name, value| [name.to_s, plain(value)] }
       end
 
+      # @return [Object] as JSON has it
       def plain(value)
         case value
         when BigDecimal

@@ -21,6 +21,7 @@ module NutShelf
           .all
       end
 
+      # SELECT * FROM care_rules WHERE household_id = 7 AND archived_at IS NULL AND lot_id = 3 ORDER BY id
       def of_lot(lot_id) = live.where(lot_id: lot_id).order(:id).all
 
       # Care that is part of a stack's time.

@@ -25,11 +25,14 @@ module NutShelf
           .all
       end
 
+      # @return [Hash]
+      # @raise [Missing]
       def find(id) = found(rows(:containers).where(id: id, archived_at: nil).first, "jar or box")
 
       # Also one that is out of sight, for stacks that remember it.
       def any(id) = found(rows(:containers).where(id: id).first, "jar or box")
 
+      # SELECT count(*) FROM lots WHERE household_id = 7 AND container_id = 3 AND on_hand > 0
       def in_use(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.count
     end
   end

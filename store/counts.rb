@@ -10,6 +10,8 @@ module NutShelf
       # SELECT counts.*, accounts.name AS person FROM counts JOIN accounts ... WHERE status = 'open' ORDER BY id
       def open = with_person.where(status: "open").order(Sequel[:counts][:id]).all
 
+      # @return [Hash] with :person
+      # @raise [Missing]
       def find(id) = found(with_person.where(Sequel[:counts][:id] => id).first, "count")
 
       # Locked: while somebody finishes, nobody enters a line.
@@ -18,9 +20,11 @@ module NutShelf
       # Held in share mode, so that many hands may enter lines at once and none after the finish.
       def hold(id) = found(rows(:counts).where(id: id).for_share.first, "count")
 
-      def add(place_id:, account_id:) = insert(:counts, place_id: place_id, account_id: account_id)
-
+      # @param status [String] "open", "finished" or "thrown"
       def set_status(id, status) = rows(:counts).where(id: id).update(status: status)
+
+      # @return [Integer] id
+      def add(place_id:, account_id:) = insert(:counts, place_id: place_id, account_id: account_id)
 
       # SELECT count_lines.*, accounts.name AS person FROM count_lines JOIN accounts ... WHERE count_id = 4 AND NOT
       #   removed ORDER BY id
@@ -47,6 +51,7 @@ module NutShelf
         )
       end
 
+      # INSERT INTO count_lines (...) VALUES (...), (...)
       def enter_many(list) = db[:count_lines].multi_insert(list.map { |facts| { household_id: household_id, **facts } })
 
       # @return [Integer] lines taken back

@@ -34,6 +34,8 @@ module NutShelf
         raise Away, e.message
       end
 
+      # @param db [Sequel::Database]
+      # @return [Sequel::Database] the same, reading JSON and arrays
       def self.prepare(db)
         db.extension :pg_json, :pg_array, :connection_validator
         db.pool.connection_validation_timeout = 30
@@ -96,6 +98,7 @@ module NutShelf
       # The same in one transaction.
       def outside_at_once = Translate.errors { sequel.transaction { yield sequel } }
 
+      # Lets every connection go; the next question makes one.
       def disconnect = sequel.disconnect
     end
   end

@@ -8,6 +8,7 @@ module NutShelf
   module Store
     # Ways in for those who hold a secret link: invitations and calendar feeds. Only the hash of a link is kept.
     class Doors < Table
+      # @return [String] what is kept of a link's secret
       def self.hash(token) = Digest::SHA256.hexdigest(token)
 
       # Outside the wall: what an unused invitation is for.
@@ -18,6 +19,7 @@ module NutShelf
       # @return [Integer, nil] household of a calendar feed that was not revoked
       def self.calendar(db, token) = db.get(Sequel.function(:calendar_for, hash(token)))
 
+      # @return [Integer] id
       def invite(token:, account_id:, name:, role:)
         insert(:invitations, token_hash: Doors.hash(token), account_id: account_id, name: name, role: role)
       end
@@ -36,6 +38,7 @@ module NutShelf
         rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(used_at: Sequel::CURRENT_TIMESTAMP)
       end
 
+      # @return [Integer] 1 when it was still open
       def revoke_invitation(id)
         rows(:invitations).where(id: id, used_at: nil, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
       end
@@ -48,8 +51,10 @@ module NutShelf
         insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
       end
 
+      # @return [Array<Hash>] calendar feeds that are open
       def feeds = rows(:calendar_feeds).where(revoked_at: nil).order(:id).all
 
+      # @return [Integer] how many were open
       def revoke_feeds(id = nil)
         rows(:calendar_feeds).where({ revoked_at: nil, id: id }.compact).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
       end
@@ -65,6 +70,7 @@ module NutShelf
           .all
       end
 
+      # @return [Integer] 1 when there is such a member
       def set_role(account_id, role)
         db[:memberships].where(household_id: household_id, account_id: account_id).update(role: role)
       end

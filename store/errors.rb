@@ -51,6 +51,8 @@ module NutShelf
 
       module_function
 
+      # @yield what speaks to the database
+      # @raise [Store::Error] what the drivers raised, in words of the house
       def errors
         yield
       rescue Sequel::ConstraintViolation => e

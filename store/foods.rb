@@ -13,10 +13,14 @@ module NutShelf
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL ORDER BY name
       def all = rows(:foods).where(archived_at: nil).order(:name).all
 
+      # @return [Hash]
+      # @raise [Missing]
       def find(id) = found(rows(:foods).where(id: id).first, "food")
 
+      # @return [Hash{String=>Hash}]
       def by_key(keys) = rows(:foods).where(key: keys).to_hash(:key)
 
+      # @return [Hash{Integer=>Hash}]
       def by_id(ids) = rows(:foods).where(id: ids).to_hash(:id)
 
       # SELECT id, weekly_said FROM foods WHERE household_id = 7 AND weekly_said IS NOT NULL
@@ -135,6 +139,7 @@ module NutShelf
         fresh.size
       end
 
+      # @return [Array<Core::Food>] those a household gets
       def shipped(catalog) = catalog.foods.values.select { |food| shipped?(catalog, food) }
 
       # Home-made classes are foods people name ("soup"); classes of bought food are not.

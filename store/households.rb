@@ -34,14 +34,16 @@ module NutShelf
       # SELECT role FROM memberships WHERE account_id = 3 AND household_id = 7
       def role_of(account_id) = db[:memberships].where(account_id: account_id, household_id: household_id).get(:role)
 
-      def revision = db[:households].where(id: household_id).get(:revision)
-
       # @return [Core::Policy]
       def policy(row = self.row)
         windows = row[:settings].to_h.slice("front_days", "soon_days").transform_keys(&:to_sym)
         Core::Policy.new(school: row[:school].to_sym, **windows)
       end
 
+      # @return [Integer] raised by every act
+      def revision = db[:households].where(id: household_id).get(:revision)
+
+      # @param changes [Hash] by column
       def update(changes) = db[:households].where(id: household_id).update(changes)
 
       # @return [Rational] usual portions at a meal: the sum of the eaters' factors, 1 when nobody is entered
@@ -50,8 +52,10 @@ module NutShelf
         sum ? sum.to_r : 1r
       end
 
+      # SELECT * FROM people WHERE household_id = 7 AND archived_at IS NULL ORDER BY id
       def people = rows(:people).where(archived_at: nil).order(:id).all
 
+      # @return [Integer] id
       def add_person(**facts) = insert(:people, facts)
 
       # Outside the wall: who belongs where.
@@ -87,8 +91,10 @@ module NutShelf
         end
       end
 
+      # SELECT * FROM memberships WHERE account_id = 3 ORDER BY household_id
       def self.memberships(db, account_id) = db[:memberships].where(account_id: account_id).order(:household_id).all
 
+      # @return [Boolean] whether nobody has begun here
       def self.empty?(db) = db[:memberships].empty?
 
       # @return [Integer] id of the new household
@@ -99,6 +105,7 @@ module NutShelf
         id
       end
 
+      # Makes somebody a member.
       def self.join(db, account_id:, household_id:, role:)
         db[:memberships].insert(account_id: account_id, household_id: household_id, role: role)
       end

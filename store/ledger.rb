@@ -28,6 +28,7 @@ module NutShelf
         db[:movements].multi_insert(list.map { |facts| { household_id: household_id, why: "", **facts } })
       end
 
+      # Notes facts of a stack before and after.
       def event(act_id:, lot_id:, kind:, before:, after:)
         insert(:lot_events, act_id: act_id, lot_id: lot_id, kind: kind, before: json(before), after: json(after))
       end
@@ -93,18 +94,25 @@ module NutShelf
         touching.reduce { |one, other| one.union(other) }.limit(most).select_map(:lot_id).sort
       end
 
+      # Notes facts of a meal before and after.
       def meal_event(act_id:, meal_id:, before:, after:)
         insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
       end
 
+      # @return [Hash]
+      # @raise [Missing]
       def act(id) = found(rows(:acts).where(id: id).first, "act")
 
+      # SELECT * FROM movements WHERE household_id = 7 AND act_id = 40 ORDER BY id
       def movements(act_id) = rows(:movements).where(act_id: act_id).order(:id).all
 
+      # SELECT * FROM lot_events WHERE household_id = 7 AND act_id = 40 ORDER BY id
       def events(act_id) = rows(:lot_events).where(act_id: act_id).order(:id).all
 
+      # SELECT * FROM meal_events WHERE household_id = 7 AND act_id = 40 ORDER BY id
       def meal_events(act_id) = rows(:meal_events).where(act_id: act_id).order(:id).all
 
+      # @return [Boolean] whether a further act took it back
       def undone?(act_id) = !rows(:acts).where(undoes_act_id: act_id).empty?
 
       # The latest acts with the name of who did them, newest first.
@@ -143,6 +151,7 @@ module NutShelf
           .all
       end
 
+      # Acts that stand and changed one of these meals later.
       def later_meal_acts(act_id, meal_ids)
         touching = db[:meal_events].where(household_id: household_id, meal_id: meal_ids).select(:act_id)
         standing

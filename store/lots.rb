@@ -18,6 +18,7 @@ module NutShelf
 
       JSONB = %i[history steps flags].freeze
 
+      # UPDATE lots SET seen_on = '2026-11-24' WHERE household_id = 7 AND id IN (...)
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
 
       # What stands in some places, in the order a hand meets it: place by place, by food, first date first.
@@ -77,6 +78,7 @@ module NutShelf
         rows(:lots).where(food_id: food_id).where { Sequel.|(on_hand > 0, { id: further_ids }) }.order(:id).all
       end
 
+      # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id
       def every(ids) = rows(:lots).where(id: ids).order(:id).all
 
       # The shelf, front first, in one query.
@@ -118,15 +120,9 @@ module NutShelf
       ].freeze
       MICRO = 1_000_000
 
+      # @return [Hash]
+      # @raise [Missing]
       def one(id) = found(rows(:lots).where(id: id).first, "stack")
-
-      def shelf_row(id)
-        rows(:lots)
-          .join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
-          .where(Sequel[:lots][:id] => id)
-          .select(*SHELF_COLUMNS)
-          .first
-      end
 
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
       # @return [Hash{Integer=>Integer}] how many stacks stand in a place
@@ -152,6 +148,8 @@ module NutShelf
           .select_map(:place_id)
       end
 
+      # @return [Hash] locked
+      # @raise [Missing]
       def lock_one(id) = found(lock([id])[id], "stack")
 
       # @return [Integer] id
@@ -177,6 +175,7 @@ module NutShelf
         db.run("DISCARD PLANS")
       end
 
+      # @param changes [Hash] by column
       def update(id, changes) = rows(:lots).where(id: id).update(wrapped(changes))
 
       DATES = {
@@ -205,6 +204,7 @@ module NutShelf
           .where(Sequel.|({ food_id: foods }, { place_id: places }, { start_place_id: places }, *stood)).order(:id).all
       end
 
+      # SELECT * FROM lots WHERE household_id = 7 AND on_hand > 0 ORDER BY id
       def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all
 
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id

@@ -17,8 +17,12 @@ module NutShelf
           .sort_by { |row| [row[:on_date], ORDER.fetch(row[:meal]), row[:id]] }
       end
 
+      # @return [Hash] locked
+      # @raise [Missing]
       def one(id) = found(rows(:meals).where(id: id).for_update.first, "meal")
 
+      # @return [Hash] with its dish's name and minutes
+      # @raise [Missing]
       def listed_one(id) = found(listed.where(Sequel[:meals][:id] => id).first, "meal")
 
       # @return [Integer] id
@@ -26,6 +30,7 @@ module NutShelf
         insert(:meals, on_date: on_date, meal: meal, recipe_id: recipe_id, servings: servings, status: status)
       end
 
+      # @param changes [Hash] by column
       def update(id, changes) = rows(:meals).where(id: id).update(changes)
 
       private

@@ -26,6 +26,7 @@ module NutShelf
         app_url(url, app_password)
       end
 
+      # Brings a database to a migration, the latest unless said.
       def migrate(db, target = nil)
         Sequel.extension :migration
         Sequel::Migrator.run(db, MIGRATIONS, target: target)
@@ -37,6 +38,7 @@ module NutShelf
         db.run("CREATE DATABASE #{db.literal(Sequel.identifier(name))}") unless db[:pg_database].first(datname: name)
       end
 
+      # Drops a database, whoever is connected.
       def drop(url)
         one_at_a_time(url) do |db|
           db.run("DROP DATABASE IF EXISTS #{db.literal(Sequel.identifier(name_of(url)))} WITH (FORCE)")
@@ -52,6 +54,7 @@ module NutShelf
         end
       end
 
+      # @return [String] the database a URL names
       def name_of(url) = URI.parse(url).path.delete_prefix("/")
 
       # The app's role is neither owner nor superuser and may not step over row-level security.
@@ -64,6 +67,7 @@ module NutShelf
         )
       end
 
+      # @return [String] the same database for the app's role
       def app_url(url, password)
         uri = URI.parse(url)
         uri.user = APP_ROLE

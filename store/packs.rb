@@ -56,6 +56,7 @@ module NutShelf
       # SELECT 1 FROM price_observations WHERE household_id = 7 LIMIT 1
       def no_price? = rows(:price_observations).empty?
 
+      # @return [Integer] id
       def add_price(**facts) = insert(:price_observations, facts)
 
       # The latest price of each food by base unit, the latest first; what an act noted that was undone says nothing.

@@ -37,10 +37,12 @@ module NutShelf
         walk.(id)
       end
 
+      # @return [Hash, nil] the latest picture of a place
       def photo(place_id)
         rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
       end
 
+      # SELECT count(*) FROM place_photos WHERE household_id = 7 AND place_id = 3 AND archived_at IS NULL
       def photo_count(place_id) = rows(:place_photos).where(place_id: place_id, archived_at: nil).count
 
       # SELECT place_id, max(id) FROM place_photos WHERE household_id = 7 AND archived_at IS NULL GROUP BY place_id
@@ -51,6 +53,7 @@ module NutShelf
           .select_hash(:place_id, Sequel.function(:max, :id).as(:id))
       end
 
+      # @return [Integer] id
       def add_photo(place_id:, media_type:, bytes:)
         insert(:place_photos, place_id: place_id, media_type: media_type, bytes: Sequel.blob(bytes))
       end

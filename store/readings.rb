@@ -6,8 +6,10 @@ module NutShelf
   module Store
     # The last reading of a device that speaks to the household, such as a kitchen scale.
     class Readings < Table
+      # @return [Hash, nil] :reading and :read_at
       def last(device) = rows(:device_readings).where(device: device).first
 
+      # INSERT INTO device_readings ... ON CONFLICT (household_id, device) DO UPDATE SET reading = ...
       def keep(device, reading)
         db[:device_readings].insert_conflict(
           target: %i[household_id device],

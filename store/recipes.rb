@@ -15,6 +15,8 @@ module NutShelf
         found.order(:name).all.to_h { |row| [row[:id], value(row, lines.fetch(row[:id], []))] }
       end
 
+      # @return [Core::Recipe]
+      # @raise [Missing]
       def find(id) = found(values([id])[id], "dish")
 
       # Copies the shipped dishes into a new household.

@@ -25,6 +25,7 @@ module NutShelf
       # @return [Integer] id
       def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(kind, facts))
 
+      # Changes a record; where it carries a version, that goes up by one.
       def update(kind, id, changes)
         changes = { **changes, version: Sequel[:version] + 1 } if versioned?(kind)
         scope(kind).where(id: id).update(wrapped(kind, changes))
@@ -45,6 +46,7 @@ module NutShelf
         end
       end
 
+      # Notes facts of a record before and after.
       def event(act_id:, record:, record_id:, before:, after:)
         insert(
           :record_events,
@@ -56,6 +58,7 @@ module NutShelf
         )
       end
 
+      # SELECT * FROM record_events WHERE household_id = 7 AND act_id = 40 ORDER BY id
       def events(act_id) = rows(:record_events).where(act_id: act_id).order(:id).all
 
       private

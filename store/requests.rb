@@ -27,6 +27,7 @@ module NutShelf
         rows(:stored_requests).where { stored_at < Sequel.lit("now() - make_interval(days => ?)", days) }.delete
       end
 
+      # Keeps what was answered, for whoever asks again with the same key.
       def answer(account_id:, key:, answer:)
         rows(:stored_requests).where(account_id: account_id, key: key).update(answer: answer)
       end

@@ -27,6 +27,7 @@ module NutShelf
         end
       end
 
+      # SELECT * FROM keeping_rules WHERE household_id = 7 AND NOT removed ORDER BY id
       def all = rows(:keeping_rules).where(removed: false).order(:id).all
 
       # The row of this question, removed or not: a household has one answer to it at most.

@@ -39,11 +39,13 @@ module NutShelf
       # @return [Integer, nil]
       def read(key) = @database.outside { |db| standing(db).where(key: key).get(:count) }
 
+      # Counts from so many on.
       def write(key, value, expires_in: 60)
         delete(key)
         increment(key, value, expires_in: expires_in)
       end
 
+      # Forgets one count.
       def delete(key) = @database.outside { |db| db[:tallies].where(key: key).delete }
 
       private

@@ -21,8 +21,10 @@ module NutShelf
         values.to_h { |name, value| [name, value(value, kinds.fetch(name))] }
       end
 
+      # @return [Hash{Symbol=>String}] PostgreSQL's name of each column's type
       def kinds(db, table) = db.schema(table).to_h.transform_values { |facts| facts[:db_type] }
 
+      # @return [Object] as a column of that type holds it
       def value(value, type)
         return value if value.nil?
         return array(value, type) if type.end_with?("[]")
@@ -39,6 +41,7 @@ module NutShelf
         end
       end
 
+      # @return [Sequel::Postgres::PGArray]
       def array(value, type) = Sequel.pg_array(value.to_a, type.delete_suffix("[]"))
     end
   end
