@@ -25,31 +25,33 @@ module NutShelf
           @door = File.join(@folder, "door")
           server = UNIXServer.new(@door)
           alive, @life = IO.pipe
-          @pid = fork { live(server, alive) }
-          [server, alive].each(&:close)
+          @over, living = IO.pipe
+          # Nobody's child: a web server that waits for all of its children must not wait for this one.
+          Process.wait(fork { fork { live(server, alive, living) } && exit!(0) })
+          [server, alive, living].each(&:close)
         end
 
         # Ends it and every worker that is at rest; a worker that is busy ends with its job.
         def stop
           @life&.close
-          Process.wait(@pid)
-        rescue Errno::ECHILD
-          nil
+          @over&.read
         ensure
           FileUtils.remove_entry(@folder) if @folder && File.directory?(@folder)
         end
 
         private
 
-        def live(server, alive)
-          @life.close
+        # @param living [IO] closed when this process is over
+        def live(server, alive, living)
+          [@life, @over].each(&:close)
+          @own = [server, alive, living].freeze
           quiet
           loop do
             ready, = IO.select([server, alive], nil, nil, 1)
             reap
             break if ready&.include?(alive)
 
-            raise_one(server, alive) if ready&.include?(server)
+            raise_one(server) if ready&.include?(server)
           end
         ensure
           exit!(0)
@@ -61,12 +63,12 @@ module NutShelf
           Process.setproctitle("nut shelf: nursery")
         end
 
-        def raise_one(server, alive)
+        def raise_one(server)
           line = server.accept_nonblock(exception: false)
           return if line == :wait_readable
 
           fork do
-            [server, alive].each(&:close)
+            @own.each(&:close)
             Process.setproctitle("nut shelf: worker")
             Process.setpriority(Process::PRIO_PROCESS, 0, NICE)
             Worker.new(line).run

@@ -121,6 +121,11 @@ RSpec.describe NutShelf::Boot::Workers do
     expect { first.value }.to raise_error(work::Cancelled)
   end
 
+  it "is no child of whoever started it, who may wait for all of those" do
+    mine = `ps -o args= --ppid #{Process.pid}`.lines.grep(/nut shelf/)
+    expect([mine, pid]).to match([[], be > 1])
+  end
+
   it "says so when nobody opens" do
     expect { described_class.new("/nowhere/door").ask(WorkerJobs::Pid.new, shared) }.to raise_error(work::Gone)
   end
