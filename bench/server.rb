@@ -46,7 +46,8 @@ class BenchServer
 
   # @return [Array<Integer>] resident kilobytes of each web process
   def resident
-    children = `ps -o pid= --ppid #{@pid}`.split
+    children = Dir["/proc/[0-9]*/status"].select { |path| File.read(path)[/^PPid:\s+(\d+)/, 1].to_i == @pid }
+    children = children.map { |path| path[/\d+/] }
     (children.empty? ? [@pid] : children).map { |pid| File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i }
   end
 

@@ -102,6 +102,19 @@ module NutShelf
       # @return [Core::Cursor]
       def left = @left ||= Core::MissingList.draw(coming, cursor: cursor, diet: diet).last
 
+      # What a line takes from the stacks as they stand now: a pack that an earlier meal will open is still closed, so
+      # what is drawn on its rest and on the packs beside it is one pick of one stack.
+      # @param line [Core::DishLine]
+      # @return [Array<Core::Pick>] one a stack
+      def picks(line)
+        line.picks.group_by { |pick| pick.stack.id }.map do |id, list|
+          stack = shelf.stack(id)
+          amount = list.sum(0r, &:amount)
+          opens = stack.sealed_packs? && (amount / stack.pack).denominator != 1
+          Core::Pick.new(stack: stack, amount: amount, opens: opens, look: list.any?(&:look))
+        end
+      end
+
       # What a person is asked to take for a pick, in the stack's own units.
       # @param pick [Core::Pick]
       # @return [Rational]
@@ -122,7 +135,7 @@ module NutShelf
       def ties
         @ties ||=
           coming.flat_map do |meal|
-            dish(meal.id).lines.flat_map { |line| line.picks.map { |pick| Tie.new(meal: meal, pick: pick) } }
+            dish(meal.id).lines.flat_map { |line| picks(line).map { |pick| Tie.new(meal: meal, pick: pick) } }
           end
       end
 

@@ -21,7 +21,7 @@ module NutShelf
       def tasks
         @plan.coming.flat_map do |meal|
           lines = @plan.dish(meal.id).lines.reject { |line| meal.recipe.from_frozen?(food(line.food_key)) }
-          lines.flat_map { |line| line.picks.filter_map { |pick| task(meal, pick) } }
+          lines.flat_map { |line| @plan.picks(line).filter_map { |pick| task(meal, pick) } }
         end
       end
 

@@ -43,7 +43,7 @@ module NutShelf
           unknown: line.unknown,
           substitute: line.substitute ? @view.food_name(line.line.food_key) : nil,
           missing: line.missing.positive? ? @view.food_amount(line.food_key, line.missing) : nil,
-          picks: line.picks.map { |pick| pick(pick) }
+          picks: @plan.picks(line).map { |pick| pick(pick) }
         }
       end
 

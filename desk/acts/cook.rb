@@ -41,7 +41,7 @@ module NutShelf
       def proposal
         plan = Plan.new(room)
         plan.dish(@meal[:id]).lines.flat_map do |line|
-          line.picks.map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } }
+          plan.picks(line).map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } }
         end
       end
 

@@ -53,6 +53,23 @@ RSpec.describe "Meals from the shelf" do
     expect(lot(ines, id)[:on_hand]).to eq(400)
   end
 
+  it "names each stack once on a line, though an earlier meal is to open a pack of it" do
+    # 300 g each, of tins of 400 g.
+    servings = inside(ines) { |house| house.recipes.find(dish("pantry-hummus-crispbread")).servings * 3/4r }.to_f.to_s
+    first, second = %w[2026-11-24 2026-11-25].map { |on| plan("pantry-hummus-crispbread", on, servings: servings) }
+    id = tin(count: "5")
+    drawn, asked =
+      desk_plan do |plan|
+        line = plan.dish(second).lines.find { |one| one.food_key == "canned-chickpeas" }
+        [line, plan.picks(line)]
+      end
+    expect(drawn.picks.size).to eq(2)
+    expect(asked.map { |pick| [pick.stack.id, pick.stack.place, pick.amount] }).to eq([[id, "Cupboard", drawn.grams]])
+    ties = desk_plan { |plan| plan.ties.map { |tie| [tie.meal.id, tie.pick.stack.id] } }
+    expect(ties.tally.values).to all(eq(1))
+    expect([first, second].map { |meal| ties.include?([meal, id]) }).to eq([true, true])
+  end
+
   it "keeps the date of what was cooked before in the leftovers" do
     rice = put_away(ines, "cooked-rice", "fridge", made_on: "2026-11-23")["lot_id"]
     safe = lot(ines, rice)[:safety_until]
