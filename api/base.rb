@@ -59,7 +59,7 @@ module NutShelf
                   Store::Households.membership(db, account, env["nut_shelf.household_id"])
                 end
               member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
-              Desk::Caller.new(account_id: account, household_id: member[:household_id], role: member[:role])
+              Desk::Caller.new(account_id: account, household_id: member.household_id, role: member.role)
             end
         end
 
@@ -183,7 +183,7 @@ module NutShelf
         end
 
         def tag(room, caller, topics)
-          read = topics.empty? ? room.household[:revision] : Store::Topics.revisions(room.household, topics)
+          read = topics.empty? ? room.household.revision : Store::Topics.revisions(room.household, topics)
           mark = [
             *read,
             caller.household_id,

@@ -85,8 +85,8 @@ class SlowShelf
         house
           .foods
           .all
-          .reject { |row| row[:dimension] == "count" || row[:aisle] == "Home leftovers" }
-          .map { |row| row[:name].to_s }
+          .reject { |row| row.dimension == "count" || row.aisle == "Home leftovers" }
+          .map(&:name)
       end
     rows =
       Array.new(STACKS) do |index|

@@ -12,7 +12,7 @@ require_relative "../desk/acts/undo"
 # 30 stacks differ, 6 were not expected; each round is undone outside the clock, so that every round finds the same.
 house = BenchHouse.new
 place = house.inside { |inner| inner.places.all.first.id }
-foods = house.inside { |inner| inner.foods.all.select { |row| row[:dimension] == "mass" }.first(60) }
+foods = house.inside { |inner| inner.foods.all.select { |row| row.dimension == "mass" }.first(60) }
 number = 0
 key = -> { "bench-count-#{number += 1}" }
 act = ->(klass, input) { house.act(klass, input, key.call) }
@@ -21,7 +21,7 @@ lots =
     act.call(
       NutShelf::Desk::PutAway,
       {
-        food_id: foods[index % 60][:id],
+        food_id: foods[index % 60].id,
         place_id: place,
         count: "4",
         amount: "400",
@@ -47,7 +47,7 @@ enter =
         {
           count_id: count,
           draft: {
-            food_id: foods[index][:id],
+            food_id: foods[index].id,
             place_id: place,
             count: "2",
             amount: "400",
@@ -87,7 +87,7 @@ bare =
       lot =
         db[:lots].insert(
           household_id: id,
-          food_id: foods[index][:id],
+          food_id: foods[index].id,
           place_id: place,
           start_place_id: place,
           dimension: "mass",
@@ -150,9 +150,9 @@ timed =
           {
             household_id: id,
             act_id: entry,
-            lot_id: lot[:id],
-            quantity: -lot[:on_hand],
-            value_minor: -lot[:value_minor],
+            lot_id: lot.id,
+            quantity: -lot.on_hand,
+            value_minor: -lot.value_minor,
             reason: "lost"
           }
         end

@@ -40,7 +40,7 @@ class BenchHouse
       act(
         NutShelf::Desk::PutAway,
         {
-          food_id: food[:id],
+          food_id: food.id,
           place_id: places[chance.rand(places.size)].id,
           count: (1 + chance.rand(6)).to_s,
           amount: "400",
@@ -179,7 +179,7 @@ class BenchHouse
 
   def listed(food, place, chance)
     {
-      food_id: food[:id],
+      food_id: food.id,
       place_id: place.id,
       count: (1 + chance.rand(6)).to_s,
       amount: "400",

@@ -14,7 +14,7 @@ answer = ask.call
 raise "no answer: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
 
 ready = JSON.parse(answer.body)
-sql = house.inside { |inner| inner.lots.shelf.limit(2001).sql }
+sql = house.inside { |inner| inner.lots.narrow.limit(2001).sql }
 raw =
   lambda do
     rows = house.office.database.within(house.who.household_id) { |db| db.fetch(sql).all }

@@ -33,7 +33,7 @@ class Hands
     enter(@who)
   end
 
-  def on_shelf = inside(@who) { |house| house.lots.shelf.count }
+  def on_shelf = inside(@who) { |house| house.lots.all.size }
 
   def touch(name)
     @touches += 1

@@ -65,7 +65,7 @@ table =
   end
 Harness.table("views-#{stacks}", table)
 
-version = -> { house.inside { |inner| inner.household.row[:version] } }
+version = -> { house.inside { |inner| inner.household.row.version } }
 number = 0
 next_key = -> { "bench-rule-#{number += 1}-key" }
 rules = {

@@ -90,7 +90,7 @@ module NutShelf
 
       def furnish(house)
         Household::PEOPLE.each do |person|
-          house.records.add("person", { **person, portion_factor: BigDecimal(person[:portion_factor]) })
+          house.records.add("person", { **person, portion_factor: person[:portion_factor].to_r })
         end
         Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
       end
@@ -100,6 +100,7 @@ module NutShelf
           ShelfWork.new(
             act: ->(name, who, input) { act(Desk.const_get(name), who, input) },
             front: method(:front),
+            standing: ->(place_id) { in_room { |room| room.stacks_in([place_id]) } },
             within: method(:within)
           )
       end
@@ -178,44 +179,45 @@ module NutShelf
       # Takes from the front of the shelf, as far as there is any.
       def take(key, amount, who)
         lot = front(key) or return
-        act(Desk::Take, who, { lot_id: lot[:id], amount: at_most(lot, amount) })
+        act(Desk::Take, who, { lot_id: lot.id, amount: at_most(lot, amount) })
       end
 
       # Nobody takes more than is there.
-      def at_most(lot, amount) = Core::Decimal.print([amount.to_r, lot[:on_hand].to_r].min)
+      def at_most(lot, amount) = Core::Decimal.print([amount.to_r, lot.on_hand].min)
 
       # The stack at the front of one food ("beef-mince", or "beef-mince@freezer" for the frozen one).
       def front(key)
         key, place = key.split("@")
-        within do |house|
-          house
-            .lots
-            .shelf
-            .all
-            .select do |row|
-              (row[:food_key] == key || row[:label] == key) && (place.nil? || (place == "freezer") == row[:frozen]) &&
-                usable?(row)
-            end
-            .min_by { |row| [row[:open] ? 0 : 1, row[:usable_until] || Date.new(9999, 1, 1), row[:id]] }
-        end
+        on_shelf
+          .select do |stack|
+            (stack.food_key == key || stack.label == key) && (place.nil? || (place == "freezer") == stack.in_freezer) &&
+              usable?(stack)
+          end
+          .min_by { |stack| [stack.open ? 0 : 1, Core::Order.day(stack.usable_until), stack.id] }
       end
 
-      def usable?(row) = !row[:stopped] && (row[:safety_until].nil? || row[:safety_until] >= @calendar.day)
+      def on_shelf = in_room { |room| room.shelf.stacks.values }
+
+      def in_room
+        @office.database.within(@household_id) { |db| yield Desk::Room.new(@office, caller("tomas"), db) }
+      end
+
+      def usable?(row) = !row.stopped && (row.safety_until.nil? || row.safety_until >= @calendar.day)
 
       def public_send_act(kind, rest)
         key, *more = rest
         lot = front(key) or return
         case kind
         when "take"
-          act(Desk::Take, more[1], { lot_id: lot[:id], amount: at_most(lot, more[0]) })
+          act(Desk::Take, more[1], { lot_id: lot.id, amount: at_most(lot, more[0]) })
         when "open"
-          lot[:open] || act(Desk::Open, more[0], { lot_id: lot[:id] })
+          lot.open || act(Desk::Open, more[0], { lot_id: lot.id })
         when "look"
-          act(Desk::Look, more[1], { lot_id: lot[:id], result: more[0] })
+          act(Desk::Look, more[1], { lot_id: lot.id, result: more[0] })
         when "throw"
-          act(Desk::Throw, more[3], { lot_id: lot[:id], amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
+          act(Desk::Throw, more[3], { lot_id: lot.id, amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
         when "move"
-          act(Desk::Move, more[1], { lot_id: lot[:id], place_id: place(more[0]), amount: more[2] }.compact)
+          act(Desk::Move, more[1], { lot_id: lot.id, place_id: place(more[0]), amount: more[2] }.compact)
         end
       end
 
@@ -235,9 +237,9 @@ module NutShelf
       end
 
       def best(day, meal)
-        @office.database.within(@household_id) do |db|
-          plan = Desk::Plan.new(Desk::Room.new(@office, caller("tomas"), db))
-          plan
+        in_room do |room|
+          Desk::Plan
+            .new(room)
             .ranked(day)
             .reject { |entry| entry.dish.shut? }
             .select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }
@@ -245,16 +247,16 @@ module NutShelf
       end
 
       def clear_out
-        within { |house| house.lots.shelf.all }.each do |row|
+        on_shelf.each do |row|
           fresh =
-            row[:food_key].then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
-            row[:usable_until] && row[:usable_until] < @calendar.day
+            row.food_key.then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
+            row.usable_until && row.usable_until < @calendar.day
           next unless fresh || !usable?(row)
 
           act(
             Desk::Throw,
             "ines",
-            { lot_id: row[:id], outcome: fresh ? "composted" : "binned", why: row[:open] ? "forgotten" : "turned" }
+            { lot_id: row.id, outcome: fresh ? "composted" : "binned", why: row.open ? "forgotten" : "turned" }
           )
         end
       end
@@ -262,7 +264,7 @@ module NutShelf
       def levels
         Routine::LEVELS.each do |key, level|
           lot = front(key)
-          act(Desk::SetLevel, "ines", { lot_id: lot[:id], level: level }) if lot
+          act(Desk::SetLevel, "ines", { lot_id: lot.id, level: level }) if lot
         end
       end
 

@@ -37,10 +37,12 @@ module NutShelf
 
       # @param act [#call] name of the act, who, input
       # @param front [#call] food key to the stack in front
+      # @param standing [#call] id of a place to the stacks there, as a hand meets them
       # @param within [#call] takes a block with the household's store
-      def initialize(act:, front:, within:)
+      def initialize(act:, front:, standing:, within:)
         @act = act
         @front = front
+        @standing = standing
         @within = within
       end
 
@@ -68,7 +70,7 @@ module NutShelf
 
       def place(name) = @within.call { |house| house.places.all.find { |row| row.name == name }.id }
 
-      def food(key) = @within.call { |house| house.foods.by_key([key]).fetch(key)[:id] }
+      def food(key) = @within.call { |house| house.foods.by_key([key]).fetch(key).id }
 
       def measure
         MEASURES.each { |name, facts| act(:ChangePlace, "ines", place_id: place(name), **facts) }
@@ -90,7 +92,7 @@ module NutShelf
 
       def learn(code, key, amount, unit)
         there = @within.call { |house| house.foods.by_key([key])[key] }
-        act(:LearnBarcode, "tomas", code: code, food_id: there[:id], amount: amount, unit: unit) if there
+        act(:LearnBarcode, "tomas", code: code, food_id: there.id, amount: amount, unit: unit) if there
       end
 
       def jars
@@ -126,24 +128,24 @@ module NutShelf
           place_id: place("Chest freezer")
         )
         rice = @front.call("white-rice") or return
-        jar = @within.call { |house| house.containers.all.find { |row| row[:capacity_ml] == 1500 }[:id] }
-        act(:Decant, "piet", lot_id: rice[:id], container_id: jar, amount: "1150")
+        jar = @within.call { |house| house.containers.all.find { |row| row.capacity_ml == 1500 }.id }
+        act(:Decant, "piet", lot_id: rice.id, container_id: jar, amount: "1150")
       end
 
       # Juna counts the kitchen cupboard: a few things are not as noted.
       def counted
         count = act(:StartCount, "juna", place_id: place("Kitchen cupboard"))["count_id"]
         honey = @front.call("honey")
-        act(:EnterLine, "juna", count_id: count, lot_id: honey[:id], found: "amount", amount: "380") if honey
+        act(:EnterLine, "juna", count_id: count, lot_id: honey.id, found: "amount", amount: "380") if honey
         pasta = @front.call("dry-pasta") || @front.call("spaghetti")
         if pasta
           act(
             :EnterLine,
             "juna",
             count_id: count,
-            lot_id: pasta[:id],
+            lot_id: pasta.id,
             found: "amount",
-            amount: (pasta[:on_hand].to_i / 2).to_s
+            amount: (pasta.on_hand.to_i / 2).to_s
           )
         end
         act(:EnterRest, "juna", count_id: count, found: "as_expected")
@@ -173,7 +175,7 @@ module NutShelf
             :AddCare,
             "tomas",
             title: "Look the potatoes over for sprouts",
-            lot_id: potatoes[:id],
+            lot_id: potatoes.id,
             first_on: "2026-11-23",
             every_days: 14
           )
@@ -184,7 +186,7 @@ module NutShelf
           :AddCare,
           "ines",
           title: "Swap the water in the ferry box",
-          lot_id: water[:id],
+          lot_id: water.id,
           first_on: "2026-12-15",
           every_months: 6
         )
@@ -194,29 +196,25 @@ module NutShelf
 
       def lately
         pasta = @front.call("dry-pasta") || @front.call("spaghetti")
-        act(:Amend, "ines", lot_id: pasta[:id], directions: "11 minutes in plenty of boiling water") if pasta
+        act(:Amend, "ines", lot_id: pasta.id, directions: "11 minutes in plenty of boiling water") if pasta
         bars = @front.call("cereal-bars")
-        act(:Amend, "juna", lot_id: bars[:id], bought_for: "the cycle-camping trip") if bars
+        act(:Amend, "juna", lot_id: bars.id, bought_for: "the cycle-camping trip") if bars
         carrots = @front.call("carrots")
-        act(:StoreAs, "wren", lot_id: carrots[:id], method: "water") if carrots
+        act(:StoreAs, "wren", lot_id: carrots.id, method: "water") if carrots
       end
 
       # Tomas has begun in the cellar and went for the post.
       def under_way
         count = act(:StartCount, "tomas", place_id: place("Cellar rack"))["count_id"]
-        stacks =
-          @within
-            .call { |house| house.lots.standing_in([place("Cellar rack")]).limit(9).all }
-            .reject { |row| row[:level] }
-        stacks.each_with_index do |row, index|
-          pack = (row[:pack_amount] || 1).to_r
+        @standing.call(place("Cellar rack")).first(9).reject(&:level).each_with_index do |row, index|
+          pack = row.pack_amount || 1r
           less =
-            if index == 4 && row[:on_hand].to_r > pack
-              { found: "amount", amount: Core::Decimal.print(row[:on_hand].to_r - pack) }
+            if index == 4 && row.on_hand > pack
+              { found: "amount", amount: Core::Decimal.print(row.on_hand - pack) }
             else
               { found: "as_expected" }
             end
-          act(:EnterLine, "tomas", count_id: count, lot_id: row[:id], **less)
+          act(:EnterLine, "tomas", count_id: count, lot_id: row.id, **less)
         end
       end
     end

@@ -81,7 +81,7 @@ module NutShelf
       def lock
         row = house.household.bump
         room.locked(row)
-        revision = row[:revision]
+        revision = row.revision
         role = house.household.role_of(@caller.account_id)
         unless role
           raise Forbidden.new(
@@ -114,7 +114,7 @@ module NutShelf
       def claim(key, input)
         hash = Digest::SHA256.hexdigest("#{self.class.name}\n#{JSON.generate(input)}")
         stored = room.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
-        return JSON.parse(stored[:answer]) if stored[:request_hash] == hash
+        return JSON.parse(stored.answer) if stored.request_hash == hash
 
         raise Invalid.new(
           "This key was used for something else.",
@@ -129,10 +129,10 @@ module NutShelf
       end
 
       # For a person's own good: two keepers who change the same record must not overwrite each other unseen.
-      # @param row [Hash] as locked
+      # @param row [#version] as locked
       # @param seen [Integer, nil] the version the person looked at
       def refuse_stale(row, seen, shown)
-        return if seen.nil? || (row.is_a?(Hash) ? row[:version] : row.version) == seen
+        return if seen.nil? || row.version == seen
 
         raise Conflict.new(
           "Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.",

@@ -20,22 +20,22 @@ module NutShelf
         @entry = entry
       end
 
-      # @param events [Array<Hash>] record events that were written or put back; those of this act, unless said
+      # @param events [Array<Store::Rows::RecordEvent>] that were written or put back; those of this act, unless said
       # @return [Integer] stacks whose last good day changed
       def follow(events = @room.house.records.events(@entry.act_id))
-        care_changed(events.select { |event| event[:record] == "care" }.map { |event| event[:record_id] })
-        touched = events.select { |event| DATING.fetch(event[:record], []).intersect?(facts(event)) }
+        care_changed(events.select { |event| event.record == "care" }.map(&:record_id))
+        touched = events.select { |event| DATING.fetch(event.record, []).intersect?(facts(event)) }
         touched.empty? ? 0 : redate(stacks(touched))
       end
 
       # Only what differs is written, in one statement.
-      # @param lots [Array<Hash>]
+      # @param lots [Array<Store::Rows::Lot>]
       # @return [Integer] stacks whose last good day changed
       def redate(lots)
         fresh = @room.fresh
-        fresh.know_foods(lots.map { |lot| lot[:food_id] })
+        fresh.know_foods(lots.map(&:food_id))
         redating = Redate.new(fresh)
-        changed = lots.filter_map { |lot| changes(lot, redating.columns({ **lot, history: lot[:history].to_a })) }
+        changed = lots.filter_map { |lot| changes(lot, redating.columns(lot)) }
         @room.house.lots.rewrite(changed)
         changed.count { |one| one.key?(:usable_until) }
       end
@@ -43,7 +43,7 @@ module NutShelf
       # Writes on a stack until when its care holds.
       # @param ids [Array<Integer>] of care rules
       def care_changed(ids)
-        ids.filter_map { |id| @room.house.records.lock("care", id)[:lot_id] }.uniq.each { |lot_id| care_of(lot_id) }
+        ids.filter_map { |id| @room.house.records.lock("care", id).lot_id }.uniq.each { |lot_id| care_of(lot_id) }
       end
 
       # @param lot_id [Integer]
@@ -51,38 +51,30 @@ module NutShelf
         lot = @room.house.lots.lock_one(lot_id)
         rule = @room.house.care.holding(lot_id)
         changes = {
-          care_until: rule && ((rule[:done_on] || rule[:first_on]) + rule[:holds_days]),
-          care_words: rule && rule[:title]
+          care_until: rule&.held_until,
+          care_words: rule&.title
         }
         @entry.change(lot, "care", changes) unless changes == lot.slice(:care_until, :care_words)
       end
 
       private
 
-      def facts(event) = event[:before].to_h.keys | event[:after].to_h.keys
+      def facts(event) = event.before.keys | event.after.keys
 
       # A school or a keeping time may reach any stack; a place those that ever stood there; a food its own.
       def stacks(events)
-        return @room.house.lots.all_with_food if events.any? { |event| %w[household keeping].include?(event[:record]) }
+        return @room.house.lots.all if events.any? { |event| %w[household keeping].include?(event.record) }
 
-        ids = events.group_by { |event| event[:record] }.transform_values do |list|
-          list.map do |event|
-            event[:record_id]
-          end
+        ids = events.group_by(&:record).transform_values do |list|
+          list.map(&:record_id)
         end
         @room.house.lots.touched_by(places: ids.fetch("place", []), foods: ids.fetch("food", []))
       end
 
       # @return [Hash, nil] :id and the columns that differ
       def changes(lot, columns)
-        differing = columns.reject { |name, value| plain(lot[name]) == plain(value) }
-        { id: lot[:id], **differing } if differing.any?
-      end
-
-      def plain(value)
-        value.respond_to?(:to_a) && !value.nil? ? value.to_a.map do |one|
-          one.respond_to?(:to_h) ? one.to_h : one
-        end : value
+        differing = columns.reject { |name, value| lot.public_send(name) == value }
+        { id: lot.id, **differing } if differing.any?
       end
     end
   end

@@ -1,28 +1,21 @@
 # frozen_string_literal: true
 
-require_relative "wrapping"
+require_relative "../core/rotation/pest_reach"
 
 module NutShelf
   module Desk
-    # What pests could reach in a place: everything in paper, card or thin plastic that insects eat, and was not set
-    # apart already. Glass, tins and hard boxes keep them out.
+    # What pests could reach in a place and nobody set apart yet.
     class AtRisk
-      OPEN_TO_PESTS = %w[card paper thin_plastic].freeze
-
       # @param room [Room]
       def initialize(room)
         @room = room
       end
 
       # @return [Array<Core::Stack>]
-      def in_place(place_id) = @room.stacks_in([place_id]).reject(&:quarantined).select { |stack| reached?(stack) }
-
-      private
-
-      def reached?(stack)
-        food = @room.food(stack.food_id)
-        (food.pest_risk || food.food_group == "pet") && stack.container_id.nil? &&
-          OPEN_TO_PESTS.include?(Wrapping.of(stack, food))
+      def in_place(place_id)
+        @room.stacks_in([place_id]).select do |stack|
+          !stack.quarantined && Core::PestReach.reached?(stack, @room.food(stack.food_id))
+        end
       end
     end
   end

@@ -15,13 +15,13 @@ module NutShelf
         @room = room
       end
 
-      # @param food [Hash] row of a food
+      # @param food [Store::Rows::Food]
       # @param state [String, nil] what is said of it, see PutAway
       # @param filling [Integer, nil] id of the place that things were put into just now
-      # @return [Hash, nil] a place
+      # @return [Core::Place, nil]
       def place(food, state: nil, filling: nil)
         kinds = kinds(food, state)
-        home = here(food[:home_place_id])
+        home = here(food.home_place_id)
         return home if home && (state.nil? || kinds.include?(home.kind))
 
         fitting = @room.places.values.select { |row| kinds.include?(row.kind) }
@@ -29,11 +29,11 @@ module NutShelf
           only(fitting) || used(fitting)
       end
 
-      # @param food [Hash] row of a food
+      # @param food [Store::Rows::Food]
       # @param state [String, nil]
       # @return [Array<String>] kinds of places such food is kept in as it comes
       def kinds(food, state = nil)
-        known = @room.food(food[:id])
+        known = @room.food(food.id)
         return %w[freezer] if state == "frozen" || (known.aisle == "Frozen" && state != "thawed")
         return %w[fridge] if COLD.include?(state) || (state == "opened" && known.opened_where == "fridge")
 
@@ -54,7 +54,7 @@ module NutShelf
 
       def stacks = @stacks ||= @room.house.lots.stacks_by_place
 
-      def last(food) = @room.house.foods.came_last([food[:id]])[food[:id]]&.fetch(:start_place_id)
+      def last(food) = @room.house.foods.came_last([food.id])[food.id]&.start_place_id
 
       def shelf?(food) = food.food_group == "supplies" || @room.catalog.keeping(food, "bought_sealed", "cupboard").row?
     end

@@ -105,7 +105,7 @@ module NutShelf
               items
                 .select(&:to_place)
                 .flat_map { |item| item.list.picks.map { |pick| [pick.stack.id, item.to_place.id] } }
-            lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot[:id], lot] }
+            lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot.id, lot] }
             redate = Redate.new(@room)
             wanted.to_h { |id, place_id| [[id, place_id], moved(redate, lots.fetch(id), place_id)] }
           end
@@ -113,7 +113,7 @@ module NutShelf
 
       def moved(redate, lot, place_id)
         event = { "kind" => "moved", "on" => @room.today.iso8601, "place_id" => place_id }
-        redate.judge(lot.merge(history: [*lot[:history].to_a, event], place_id: place_id)).usable_until
+        redate.judge(lot.with(history: [*lot.history, event], place_id: place_id)).usable_until
       end
     end
   end

@@ -57,9 +57,9 @@ module NutShelf
       def care
         @room.house.care.due(@room.today + AHEAD).map do |rule|
           entry(
-            uid: "care-#{rule[:id]}",
-            on: [rule[:next_on], @room.today].max,
-            summary: rule[:title],
+            uid: "care-#{rule.id}",
+            on: [rule.next_on, @room.today].max,
+            summary: rule.title,
             description: place(rule),
             category: "CARE"
           )
@@ -67,9 +67,9 @@ module NutShelf
       end
 
       def place(rule)
-        return @room.place(rule[:place_id]).name if rule[:place_id]
+        return @room.place(rule.place_id).name if rule.place_id
 
-        rule[:lot_id] ? @room.place(@room.house.lots.one(rule[:lot_id])[:place_id]).name : ""
+        rule.lot_id ? @room.place(@room.house.lots.one(rule.lot_id).place_id).name : ""
       end
 
       def counts

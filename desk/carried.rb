@@ -12,37 +12,37 @@ module NutShelf
 
       # @param room [Room]
       # @param entry [Entry]
-      # @param lots [Hash{Integer=>Hash}] locked stacks
+      # @param lots [Hash{Integer=>Store::Rows::Lot}] locked
       def initialize(room, entry, lots)
         @room = room
         @entry = entry
         @lots = lots
         @explained = Hash.new(0r)
-        @there = lots.transform_values { |lot| lot[:on_hand].to_r }
+        @there = lots.transform_values(&:on_hand)
       end
 
-      # @param lot [Hash] the stack it came from
+      # @param lot [Store::Rows::Lot] the stack it came from
       # @param stack [NewStack] what was found, and where
       def from(lot, stack)
         amount = stack.quantity
         refuse_other(lot, stack)
-        bring_back(lot, amount)
-        @explained[lot[:id]] += amount
+        lot = bring_back(lot, amount)
+        @explained[lot.id] += amount
         settle_open_count(lot, amount)
         part = all_of_it?(lot, amount) ? lot : @entry.split(lot, amount)
-        @there[lot[:id]] -= amount
+        @there[lot.id] -= amount
         @entry.happen(part, @room.happening("moved", place_id: stack.place_id), place_id: stack.place_id)
       end
 
       private
 
       # A stack that went elsewhere as a whole has nothing left to carry, though it still has all it had.
-      def all_of_it?(lot, amount) = amount == @there[lot[:id]] && amount == lot[:on_hand].to_r
+      def all_of_it?(lot, amount) = amount == @there[lot.id] && amount == lot.on_hand
 
       def house = @room.house
 
       def refuse_other(lot, stack)
-        return if lot[:food_id] == stack.food_id && lot[:dimension] == stack.dimension.to_s
+        return if lot.food_id == stack.food_id && lot.dimension == stack.dimension.to_s
 
         raise Invalid.new(
           "That stack is another food.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."
@@ -51,31 +51,30 @@ module NutShelf
 
       # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is
       # there.
+      # @return [Store::Rows::Lot] with what came back
       def bring_back(lot, amount)
-        lost = house.ledger.lost_of(lot[:id])
-        back = lost[:quantity].to_r.clamp(0r, amount)
-        if @there[lot[:id]] + back < amount
+        lost = house.ledger.lost_of(lot.id)
+        back = lost.quantity.clamp(0r, amount)
+        if @there[lot.id] + back < amount
           raise Conflict.new(
             "There is not that much of it to carry.",
             code: "not_enough",
             remedy: "Enter it as a new stack."
           )
         end
-        return if back.zero?
+        return @entry.now(lot) if back.zero?
 
-        value = Core::Money.share(lost[:value].to_i, back, lost[:quantity].to_r)
+        @there[lot.id] += back
+        value = Core::Money.share(lost.value.to_i, back, lost.quantity)
         @entry.move(lot, back, value, "found", why: "counted")
-        lot[:on_hand] += BigDecimal(Core::Decimal.print(back))
-        lot[:value_minor] += value
-        @there[lot[:id]] += back
       end
 
       # Another count is under way that misses just this: it must not be taken away twice.
       def settle_open_count(lot, amount)
-        house.counts.open_lines(lot[:id]).each do |line|
-          next unless line[:delta]&.negative?
+        house.counts.open_lines(lot.id).each do |line|
+          next unless line.delta&.negative?
 
-          @entry.alter("count_line", line, { delta: [line[:delta] + BigDecimal(Core::Decimal.print(amount)), 0].min })
+          @entry.alter("count_line", line, { delta: [line.delta + amount, 0r].min })
         end
       end
     end

@@ -22,10 +22,10 @@ module NutShelf
         @office.database.within(id) do |db|
           room = Room.new(@office, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
           added = room.house.foods.take_in(@office.catalog, @office.search_words)
-          room.house.household.bump if added.positive? || room.household[:dated_by] != Redate::RULES
-          next 0 if room.household[:dated_by] == Redate::RULES
+          room.house.household.bump if added.positive? || room.household.dated_by != Redate::RULES
+          next 0 if room.household.dated_by == Redate::RULES
 
-          changed = After.new(room, nil).redate(room.house.lots.all_with_food)
+          changed = After.new(room, nil).redate(room.house.lots.all)
           room.house.household.update(dated_by: Redate::RULES)
           changed
         end

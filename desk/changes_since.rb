@@ -21,7 +21,7 @@ module NutShelf
       # @param since [Integer, nil] a revision; nil: nothing was seen yet
       # @return [Changes] of everything, where the number is none of this household's
       def call(since)
-        now = @room.household[:revision]
+        now = @room.household.revision
         return Changes.new(revision: now, topics: Store::Topics::ALL) unless since && since <= now
 
         topics = @room.house.household.changed_since(since, @room.household)

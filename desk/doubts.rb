@@ -14,6 +14,10 @@ module NutShelf
       # One question. `doubt` says why; `needed` in base units, `meals` the meals that count on it. Frozen.
       Question = Core::Value.of(:stack, :doubt, :needed, :meals)
 
+      # What the meals take from one stack, in its own units. Frozen.
+      Need = Core::Value.of(amount: 0r, meals: [].freeze)
+      private_constant :Need
+
       # @param room [Room]
       # @param usage [UsageOf]
       def initialize(room, usage: UsageOf.new(room))
@@ -46,9 +50,9 @@ module NutShelf
         dishes.each_with_object({}) do |(meal_id, dish), needs|
           dish.lines.each do |line|
             line.picks.each do |pick|
-              need = needs[pick.stack.id] ||= { amount: 0r, meals: [] }
-              need[:amount] += pick.amount / pick.stack.grams_per_unit
-              need[:meals] |= [meal_id]
+              need = needs.fetch(pick.stack.id, Need.new)
+              amount = pick.amount / pick.stack.grams_per_unit
+              needs[pick.stack.id] = Need.new(amount: need.amount + amount, meals: need.meals | [meal_id])
             end
           end
         end
@@ -56,9 +60,9 @@ module NutShelf
 
       def question(stack, need, seen_on)
         doubt = of(stack, seen_on)
-        return unless doubt.matters?(need[:amount], stack.on_hand)
+        return unless doubt.matters?(need.amount, stack.on_hand)
 
-        Question.new(stack: stack, doubt: doubt, needed: need[:amount], meals: need[:meals])
+        Question.new(stack: stack, doubt: doubt, needed: need.amount, meals: need.meals)
       end
     end
   end

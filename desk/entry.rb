@@ -6,7 +6,8 @@ require_relative "redate"
 
 module NutShelf
   module Desk
-    # An act being written: its movements, its events, and the dates that follow from them.
+    # An act being written: its movements, its events, and the dates that follow from them. Stacks are values; what
+    # this act has made of one so far is `now`, and everything here goes on from that.
     class Entry
       attr_reader :act_id, :summary
 
@@ -23,7 +24,7 @@ module NutShelf
             subject_id: subject,
             device: room.envelope.device.to_s,
             sequence: room.sequence,
-            revision: room.household[:revision]
+            revision: room.household.revision
           )
         new(room, id, summary, occurred_on)
       end
@@ -33,11 +34,16 @@ module NutShelf
         @act_id = act_id
         @summary = summary
         @occurred_on = occurred_on
+        @now = {}
       end
+
+      # @param lot [Store::Rows::Lot] as it was read within this act
+      # @return [Store::Rows::Lot] as this act has left it so far
+      def now(lot) = @now.fetch(lot.id, lot)
 
       # A new stack, empty until something is moved in.
       # @param facts [Hash] columns of the store
-      # @return [Hash] the stack as stored
+      # @return [Store::Rows::Lot] as stored
       def new_lot(facts)
         id = house.lots.add(dated(facts))
         house.ledger.event(
@@ -45,59 +51,58 @@ module NutShelf
           lot_id: id,
           kind: "came",
           before: {},
-          after: plain(facts.slice(:place_id, :printed_on, :situation))
+          after: facts.slice(:place_id, :printed_on, :situation)
         )
         house.lots.one(id)
       end
 
       # @return [Hash] the facts of a new stack with the dates that follow from them
       def dated(facts)
-        facts = { history: [], start_place_id: facts[:place_id], known_on: @occurred_on, **facts }
-        { **facts, **redate.columns(facts) }
+        facts = { start_place_id: facts[:place_id], known_on: @occurred_on, **facts }
+        { **facts, **redate.columns(Store::Rows::Lot.new(**facts)) }
       end
 
       # Moves an amount in (positive) or out (negative) with its value.
       # @param quantity [Rational] base units
       # @param value_minor [Integer]
+      # @return [Store::Rows::Lot] as it is after that
       def move(lot, quantity, value_minor, reason, why: "")
+        lot = now(lot)
         house.ledger.move(
           act_id: act_id,
-          lot_id: lot[:id],
-          quantity: BigDecimal(Core::Decimal.print(quantity)),
+          lot_id: lot.id,
+          quantity: quantity,
           value_minor: value_minor,
           reason: reason,
           why: why,
           **as_it_was(lot)
         )
+        keep(lot.with(on_hand: lot.on_hand + quantity, value_minor: lot.value_minor + value_minor))
       end
 
       # How a stack stands on the day of this act, as its movements keep it.
-      # @param lot [Hash]
+      # @param lot [Store::Rows::Lot]
       # @return [Hash] :state, :days_left and :looked
-      def as_it_was(lot)
-        dates = Core::State::Dates.new(**lot.slice(*Core::State::Dates::FIELDS).compact)
-        Core::AsItWas.of(dates, on: @occurred_on, policy: @room.policy).to_h
-      end
+      def as_it_was(lot) = Core::AsItWas.of(lot, on: @occurred_on, policy: @room.policy).to_h
 
       # Takes an amount out; its value goes with it, the last take gets the rest.
       # @return [Integer] minor units that went
       def draw(lot, amount, reason, why: "")
-        on_hand = lot[:on_hand].to_r
-        raise not_enough(lot) if amount > on_hand
+        lot = now(lot)
+        raise not_enough(lot) if amount > lot.on_hand
 
         refuse_before_it_came(lot)
 
-        value = Core::Money.share(lot[:value_minor], amount, on_hand)
+        value = Core::Money.share(lot.value_minor, amount, lot.on_hand)
         move(lot, -amount, -value, reason, why: why)
-        lot[:on_hand] = lot[:on_hand] - BigDecimal(Core::Decimal.print(amount))
-        lot[:value_minor] -= value
         value
       end
 
       # Splits an amount off into a stack of its own that shares the past of the first.
       # @param changes [Hash] what is different about the new stack
-      # @return [Hash] the new stack
+      # @return [Store::Rows::Lot] the new stack
       def split(lot, amount, **changes)
+        lot = now(lot)
         facts =
           lot.slice(
             *Store::Lots::PAST,
@@ -111,30 +116,33 @@ module NutShelf
             :directions,
             :wrapping
           )
-        child = new_lot({ **facts, history: facts[:history].to_a, parent_lot_id: lot[:id], **changes })
-        value = draw(lot, amount, "split")
-        move(child, amount, value, "split")
-        house.lots.one(child[:id])
+        child = new_lot({ **facts, parent_lot_id: lot.id, **changes })
+        move(child, amount, draw(lot, amount, "split"), "split")
       end
 
       # Changes facts of a stack, keeps before and after, and writes the dates that follow.
+      # @return [Store::Rows::Lot] as it is after that
       def change(lot, kind, changes)
+        lot = now(lot)
         refuse_before_it_came(lot)
         before = lot.slice(*changes.keys)
-        changed = { **lot, **changes }
+        changed = lot.with(**changes)
         columns = redate.columns(changed)
-        guard_stop(lot, columns)
-        house.lots.update(lot[:id], { **changes, **columns })
-        house.ledger.event(act_id: act_id, lot_id: lot[:id], kind: kind, before: plain(before), after: plain(changes))
-        lot.merge!(changes)
+        changed = changed.with(**columns)
+        guard_stop(lot, changed)
+        house.lots.update(lot.id, { **changes, **columns })
+        house.ledger.event(act_id: act_id, lot_id: lot.id, kind: kind, before: before, after: changes)
+        keep(changed)
       end
 
       # Adds something that happened to a stack's story. Where it stands is told by the last move of all, which a late
       # letter need not be.
       # @param event [Hash{String => Object}] see Room#happening
+      # @return [Store::Rows::Lot] as it is after that
       def happen(lot, event, **changes)
+        lot = now(lot)
         changes = changes.except(:place_id) if event["kind"] == "moved" && moved_since?(lot, event)
-        change(lot, event["kind"], { **changes, history: [*lot[:history].to_a, event] })
+        change(lot, event["kind"], { **changes, history: [*lot.history, event] })
       end
 
       # Makes a record (a place, a jar, a rule of care) that an undo puts out of sight again.
@@ -146,16 +154,15 @@ module NutShelf
       # Notes a record this act made on its way, so that an undo puts it out of sight unless others use it by then.
       # @param id [Integer]
       def made(kind, id, facts)
-        house.records.event(act_id: act_id, record: kind, record_id: id, before: {}, after: plain(facts))
+        house.records.event(act_id: act_id, record: kind, record_id: id, before: {}, after: facts)
       end
 
       # Changes a record, and keeps before and after.
-      # @param row [Hash] as locked
+      # @param row [#id, #slice] as locked
       def alter(kind, row, changes)
-        id = row.is_a?(Hash) ? row[:id] : row.id
         before = row.slice(*changes.keys)
-        house.records.update(kind, id, changes)
-        house.records.event(act_id: act_id, record: kind, record_id: id, before: plain(before), after: plain(changes))
+        house.records.update(kind, row.id, changes)
+        house.records.event(act_id: act_id, record: kind, record_id: row.id, before: before, after: changes)
       end
 
       # @return [Redate] by the rules as they were when the act began
@@ -166,8 +173,8 @@ module NutShelf
       def house = @room.house
 
       # What is not to eat is let back onto the shelf by a keeper or not at all.
-      def guard_stop(lot, columns)
-        return if @room.caller.keeper? || !not_to_eat?(lot) || not_to_eat?(columns)
+      def guard_stop(before, after)
+        return if @room.caller.keeper? || !not_to_eat?(before) || not_to_eat?(after)
 
         raise Forbidden.new(
           "That would let back onto the shelf what is not to eat.",
@@ -176,37 +183,37 @@ module NutShelf
         )
       end
 
-      def not_to_eat?(dates) = dates[:stopped] || (!dates[:safety_until].nil? && dates[:safety_until] < @room.today)
+      def not_to_eat?(lot) = lot.stopped || (!lot.safety_until.nil? && lot.safety_until < @room.today)
+
+      def keep(lot) = @now[lot.id] = lot
 
       def moved_since?(lot, event)
         later =
-          lot[:history].to_a.select do |one|
+          lot.history.select do |one|
             one["kind"] == "moved" && ([one["on"].to_s, one["seq"].to_i] <=> event.values_at("on", "seq")).positive?
           end
         return false if later.empty?
 
-        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot[:place_id]).name}."
+        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot.place_id).name}."
         true
       end
 
       # Nothing can have been done to what was not there yet.
       def refuse_before_it_came(lot)
-        return unless @room.late? && lot[:known_on] && @room.on < lot[:known_on]
+        return unless @room.late? && lot.known_on && @room.on < lot.known_on
 
         raise Conflict.new(
-          "#{name(lot)} came only on #{lot[:known_on]}.",
+          "#{name(lot)} came only on #{lot.known_on}.",
           code: "too_late",
           remedy: "Look at what is there now, and do it again."
         )
       end
 
-      def name(lot) = lot[:label].to_s.empty? ? @room.food(lot[:food_id]).name : lot[:label]
-
-      def plain(facts) = JSON.parse(JSON.generate(facts))
+      def name(lot) = lot.name(@room.food(lot.food_id))
 
       def not_enough(lot)
         Conflict.new(
-          "Only #{@room.part_words(lot, lot[:on_hand])} of it is left.",
+          "Only #{@room.part_words(lot, lot.on_hand)} of it is left.",
           code: "not_enough",
           remedy: "Take less, or look again: somebody may have taken some."
         )

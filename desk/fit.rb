@@ -9,14 +9,14 @@ module NutShelf
       module_function
 
       # @param room [Room]
-      # @param lot [Hash]
+      # @param lot [Store::Rows::Lot]
       # @param part [Core::Part] the stack as it is today
       # @param pointer [String] where it stands in what was sent
       # @raise [Conflict]
       def check(room, lot, part, pointer:)
-        return unless lot[:quarantined] || part.unfit?(room.today) || part.unknown
+        return unless lot.quarantined || part.unfit?(room.today) || part.unknown
 
-        why = lot[:quarantined] ? "is set apart as not to eat" : unfit(part)
+        why = lot.quarantined ? "is set apart as not to eat" : unfit(part)
         raise Conflict.new(
           "#{part.name} #{why}.",
           code: "not_fit",

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "bigdecimal"
 require_relative "errors"
 require_relative "../core/quantity/unit"
 
@@ -13,7 +12,7 @@ module NutShelf
       # @param input [Hash] any of :g_per_ml, :g_per_piece (decimal text or nil)
       # @return [Hash] columns of the food
       def weights(input)
-        found = input.slice(:g_per_ml, :g_per_piece).transform_values { |text| text && BigDecimal(text) }
+        found = input.slice(:g_per_ml, :g_per_piece).transform_values { |text| text&.to_r }
         bad = found.compact.find { |_, value| !value.positive? }
         refuse("/#{bad.first}", "A weight must be above zero.", "Weigh it and say how many grams.") if bad
         found
@@ -31,10 +30,10 @@ module NutShelf
       # @return [Array<Hash>] :amount and :dimension of each
       def packs(input)
         packs =
-          (input[:packs] || []).map do |pack|
-            { amount: BigDecimal(pack[:amount]), dimension: Core::Unit.dimension(pack[:unit]).to_s }
+          (input[:packs] || []).map do |said|
+            { amount: said[:amount].to_r, dimension: Core::Unit.dimension(said[:unit]).to_s }
           end
-        unless packs.all? { |pack| pack[:amount].positive? }
+        unless packs.all? { |said| said[:amount].positive? }
           refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.")
         end
         packs

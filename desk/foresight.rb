@@ -19,37 +19,33 @@ module NutShelf
       def call(answer)
         events = @room.house.ledger.events(answer[:act_id])
         ids = [
-          *events.map { |event| event[:lot_id] },
-          *@room.house.ledger.movements(answer[:act_id]).map { |row| row[:lot_id] }
+          *events.map(&:lot_id),
+          *@room.house.ledger.movements(answer[:act_id]).map(&:lot_id)
         ].uniq
-        made = events.select { |event| event[:kind] == "came" }.map { |event| event[:lot_id] }
+        made = events.select { |event| event.kind == "came" }.map(&:lot_id)
         {
           summary: answer[:summary],
-          stacks: @room.house.lots.every(ids).select { |lot| lot[:on_hand].positive? }.map { |lot| stack(lot, made) }
+          stacks: @room.house.lots.every(ids).select { |lot| lot.on_hand.positive? }.map { |lot| stack(lot, made) }
         }
       end
 
       private
 
       def stack(lot, made)
-        usable = lot[:usable_until]
+        usable = lot.usable_until
         {
-          new: made.include?(lot[:id]),
-          this: lot[:id] == @lot_id,
-          name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label],
+          new: made.include?(lot.id),
+          this: lot.id == @lot_id,
+          name: lot.name(@room.food(lot.food_id)),
           amount: @room.wording(lot),
-          place: @room.place(lot[:place_id]).name,
+          place: @room.place(lot.place_id).name,
           usable_until: usable&.iso8601,
           state:
-            Core::State.of(
-              today: @room.today,
-              policy: @room.policy,
-              dates: Core::State::Dates.new(**lot.slice(*Core::State::Dates::FIELDS))
-            ),
+            Core::State.of(today: @room.today, policy: @room.policy, dates: lot),
           days_left: usable && (usable - @room.today).to_i,
-          steps: lot[:steps].to_a,
-          warnings: lot[:flags].map { |flag| flag["text"] },
-          value_minor: lot[:value_minor]
+          steps: lot.steps,
+          warnings: lot.flags.map { |flag| flag["text"] },
+          value_minor: lot.value_minor
         }
       end
     end

@@ -45,7 +45,7 @@ module NutShelf
           places.each { |place| house.places.add(**place) }
           Array.new(input[:people] || 0) { |number| house.household.add_person(name: "Person #{number + 1}") }
           house.foods.seed(@office.catalog, @office.search_words)
-          food_ids = house.foods.all.to_h { |row| [row[:key], row[:id]] }
+          food_ids = house.foods.all.to_h { |row| [row.key, row.id] }
           house.recipes.seed(@office.catalog.recipes, food_ids)
         end
       end

@@ -21,8 +21,8 @@ module NutShelf
       # @return [Array<Exchange::LabelSheet::Label>] in the order asked for
       # @raise [Store::Missing]
       def of(ids)
-        lots = @room.house.lots.every(ids.uniq).to_h { |lot| [lot[:id], lot] }
-        @room.know_foods(lots.values.map { |lot| lot[:food_id] })
+        lots = @room.house.lots.every(ids.uniq).to_h { |lot| [lot.id, lot] }
+        @room.know_foods(lots.values.map(&:food_id))
         ids.map { |id| label(lots[id] || raise(Store::Missing, "There is no such stack here.")) }
       end
 
@@ -30,36 +30,36 @@ module NutShelf
 
       def label(lot)
         Exchange::LabelSheet::Label.new(
-          name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label],
+          name: lot.name(@room.food(lot.food_id)),
           amount: amount(lot),
           until_words: until_words(lot),
           dates: dates(lot),
-          place: @room.place(lot[:place_id]).name,
-          directions: lot[:directions],
-          bought_for: lot[:bought_for],
-          code: "#{@base}/s/#{lot[:id]}",
+          place: @room.place(lot.place_id).name,
+          directions: lot.directions,
+          bought_for: lot.bought_for,
+          code: "#{@base}/s/#{lot.id}",
           mark: @room.mark(lot)
         )
       end
 
       # A label goes onto one pack.
       def amount(lot)
-        if lot[:open] || lot[:pack_amount].nil?
+        if lot.open || lot.pack_amount.nil?
           @room.wording(lot)
         else
-          @room.wording(lot, amount: [lot[:pack_amount], lot[:on_hand]].min)
+          @room.wording(lot, amount: [lot.pack_amount, lot.on_hand].min)
         end
       end
 
       def until_words(lot)
-        return "Not to eat" if lot[:stopped]
+        return "Not to eat" if lot.stopped
 
-        lot[:usable_until] ? "Good until #{Core::Words.day(lot[:usable_until])}" : "No date known"
+        lot.usable_until ? "Good until #{Core::Words.day(lot.usable_until)}" : "No date known"
       end
 
       def dates(lot)
-        made = lot[:made_on] ? ["made #{Core::Words.day(lot[:made_on])}"] : []
-        made + lot[:history].to_a.filter_map { |event| happened(event) }.uniq
+        made = lot.made_on ? ["made #{Core::Words.day(lot.made_on)}"] : []
+        made + lot.history.filter_map { |event| happened(event) }.uniq
       end
 
       def happened(event)

@@ -29,15 +29,15 @@ module NutShelf
       def reader
         Core::LabelLine::Reader.new(
           lexicon,
-          day_order: @room.household[:day_order].to_sym,
-          currency: @room.household[:currency],
+          day_order: @room.household.day_order.to_sym,
+          currency: @room.household.currency,
           measures: measures,
           tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name))
         )
       end
 
       # @return [Hash{String=>Hash}] food rows by key
-      def rows = @rows ||= @room.house.foods.all.to_h { |row| [row[:key], row] }
+      def rows = @rows ||= @room.house.foods.all.to_h { |row| [row.key, row] }
 
       # @return [Core::Place, nil] by the name the reader gives
       def place(name) = @room.places.values.find { |row| row.name == name }
@@ -52,9 +52,9 @@ module NutShelf
       end
 
       # @return [Array<String>] the languages the household writes in, "en" always among them
-      def languages = ["en", *@room.household[:settings]["languages"]].uniq
+      def languages = ["en", *@room.household.settings["languages"]].uniq
 
-      def nicknames = rows.values.flat_map { |row| row[:nicknames].to_a.map { |name| [name, row[:key]] } }.to_h
+      def nicknames = rows.values.flat_map { |row| row.nicknames.map { |name| [name, row.key] } }.to_h
     end
   end
 end

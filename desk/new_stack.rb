@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "bigdecimal"
 require_relative "day"
 require_relative "../core/dating/breaking"
+require_relative "../core/dating/came_in"
 require_relative "../core/planning/weight"
 require_relative "../core/quantity/money"
 
@@ -11,8 +11,6 @@ module NutShelf
     # Turns what a label line (or an import row) says into a stack.
     class NewStack
       MAX = 1_000_000_000
-      # What a household made keeps as leftovers do, unless it has a row of its own: never as the shop's food.
-      HOME = %w[leftover home_made home_canned home_dried].freeze
       DAYS = %i[printed_on made_on opened_on frozen_on thawed_on occurred_on].freeze
 
       # @param room [Room]
@@ -30,19 +28,19 @@ module NutShelf
 
       # @return [String] "3 x 400 g Chickpeas, canned"
       def words
-        @room.named(
-          { on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: open? },
-          name
-        )
+        stack =
+          Store::Rows::Lot.new(
+            on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: came_in.open?
+          )
+        @room.named(stack, name)
       end
 
       # @param entry [Entry]
-      # @return [Hash] the stack as stored
+      # @return [Store::Rows::Lot] as stored
       def write(entry)
         lot = entry.new_lot(facts)
-        entry.move(lot, quantity, value, bought? ? "bought" : "made")
         note_price(entry, lot)
-        @room.house.lots.one(lot[:id])
+        entry.move(lot, quantity, value, came_in.bought? ? "bought" : "made")
       end
 
       # A count found it: nobody knows when it came.
@@ -50,7 +48,6 @@ module NutShelf
       def found(entry)
         lot = entry.new_lot({ **facts, seen_on: @room.today })
         entry.move(lot, quantity, value, "found", why: "counted")
-        lot
       end
 
       # @param dry [Boolean] true leaves the pack table alone
@@ -61,12 +58,12 @@ module NutShelf
           place_id: @input[:place_id],
           label: @input[:label].to_s.strip,
           dimension: dimension.to_s,
-          pack_amount: pack_amount && exact(pack_amount),
+          pack_amount: pack_amount,
           noun: noun,
-          situation: situation,
-          open: open?,
+          situation: came_in.situation,
+          open: came_in.open?,
           acquired_on: acquired_on,
-          made_on: made_on,
+          made_on: came_in.began_on(occurred_on),
           printed_on: day(:printed_on),
           printed_kind: @input[:printed_kind],
           leftover_days: @input[:leftover_days],
@@ -84,18 +81,13 @@ module NutShelf
       # @return [Integer] what was paid, or an estimate by food group
       def value = @value ||= @input[:price_minor] || estimate
 
-      # @return [String] how it came, see Core::Story
-      def situation
-        return home_situation if food.key.start_with?("class-home-canned", "class-home-dried")
-        return "thawed" if @input[:state] == "thawed" || @input[:thawed_on]
-        if food.aisle == "Home leftovers" || HOME.include?(@input[:state]) || food.key.start_with?("class-")
-          return "left_over"
-        end
-        return "opened" if @input[:state] == "opened" && !@input[:opened_on]
-        return "ripening" if @input[:state] == "unripe"
-        return "bought_frozen" if food.aisle == "Frozen" || (@input[:state] == "frozen" && !@input[:frozen_on])
-
-        "bought_sealed"
+      # @return [Core::CameIn]
+      def came_in
+        @came_in ||=
+          Core::CameIn.new(
+            food: food, state: @input[:state], opened_on: day(:opened_on), frozen_on: day(:frozen_on),
+            thawed_on: day(:thawed_on), made_on: day(:made_on)
+          )
       end
 
       # @return [Integer]
@@ -162,17 +154,8 @@ module NutShelf
         @input[:set_apart] ? { quarantined: true, quarantine_reason: @input[:set_apart].to_s[0, 200] } : {}
       end
 
-      def home_situation = food.key.start_with?("class-home-canned") ? "home_canned" : "home_dried"
-
       # Food made at home starts on the day it was made, not on the day it was noted.
-      def acquired_on = @acquired && bought? ? occurred_on : nil
-
-      # Leftovers, and what was thawed, without a day count from the day they were noted.
-      def made_on = day(:thawed_on) || day(:made_on) || (%w[left_over thawed].include?(situation) ? occurred_on : nil)
-
-      def bought? = %w[bought_sealed bought_frozen opened ripening].include?(situation)
-
-      def open? = @input[:state] == "opened" || !day(:opened_on).nil?
+      def acquired_on = @acquired && came_in.bought? ? occurred_on : nil
 
       def history
         [[:opened_on, "opened"], [:frozen_on, "frozen"]].filter_map do |field, kind|
@@ -199,7 +182,7 @@ module NutShelf
       def pack_id
         return unless pack_amount
 
-        @room.house.packs.ensure(food_id: @input[:food_id], amount: exact(pack_amount), dimension: dimension.to_s)
+        @room.house.packs.ensure(food_id: @input[:food_id], amount: pack_amount, dimension: dimension.to_s)
       end
 
       def estimate
@@ -207,21 +190,21 @@ module NutShelf
         Core::Money.estimate(
           (grams || 200r) * quantity,
           food.food_group,
-          @room.household[:settings].fetch("price_per_kg", {})
+          @room.household.settings.fetch("price_per_kg", {})
         )
       end
 
       # What was bought has a price; what was made or is left over has only a share of what went in. Of a pack whose
       # size nobody knows the price says nothing about a gram or a piece.
       def note_price(entry, lot)
-        return unless bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
+        return unless came_in.bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
         @room.house.packs.add_price(
-          food_id: lot[:food_id],
-          pack_id: lot[:pack_id],
+          food_id: lot.food_id,
+          pack_id: lot.pack_id,
           act_id: entry.act_id,
           price_minor: @input[:price_minor],
-          amount: exact(quantity),
+          amount: quantity,
           dimension: dimension.to_s,
           observed_on: occurred_on
         )
@@ -230,8 +213,6 @@ module NutShelf
       def name = blank(@input[:label]) || food.name
 
       def day(field) = Day.read(field, @input[field])
-
-      def exact(number) = BigDecimal(Core::Decimal.print(number))
 
       def blank(text) = text.nil? || text.strip.empty? ? nil : text.strip
     end

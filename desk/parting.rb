@@ -14,39 +14,39 @@ module NutShelf
         @entry = entry
       end
 
-      # @param lot [Hash] locked stack
+      # @param lot [Store::Rows::Lot] locked
       # @param text [String, nil] what the person said, in base units; nil: all of it, or `usual`
       # @param usual [Rational] what is meant when nothing is said
       # @return [Rational]
       # @raise [Conflict] when there is not that much
-      def self.amount(room, lot, text, usual: lot[:on_hand].to_r)
+      def self.amount(room, lot, text, usual: lot.on_hand)
         amount = room.still_there(lot, text ? text.to_r : usual)
-        return amount if amount.positive? && amount <= lot[:on_hand].to_r
+        return amount if amount.positive? && amount <= lot.on_hand
 
         raise Conflict.new(
           "There is not that much of it.",
           code: "not_enough",
-          remedy: "Only #{room.part_words(lot, lot[:on_hand])} is left."
+          remedy: "Only #{room.part_words(lot, lot.on_hand)} is left."
         )
       end
 
-      # @param lot [Hash] locked stack
+      # @param lot [Store::Rows::Lot] locked
       # @param amount [Rational] base units, not more than there is
-      # @return [Hash] a stack of just that amount
+      # @return [Store::Rows::Lot] a stack of just that amount
       def part(lot, amount)
-        return lot if amount == lot[:on_hand].to_r
+        lot = @entry.now(lot)
+        return lot if amount == lot.on_hand
         return @entry.split(lot, amount) unless breaks_pack?(lot, amount)
 
         opened = Taking.new(@room, @entry).open_one(lot)
-        amount == opened[:on_hand].to_r ? opened : @entry.split(opened, amount)
+        amount == opened.on_hand ? opened : @entry.split(opened, amount)
       end
 
       private
 
       # Loose food has no pack to break, and more than one pack's part would need several opened at once.
       def breaks_pack?(lot, amount)
-        size = lot[:pack_amount]&.to_r
-        !lot[:open] && !size.nil? && lot[:dimension] != "count" && amount < size
+        !lot.open && !lot.pack_amount.nil? && lot.dimension != "count" && amount < lot.pack_amount
       end
     end
   end

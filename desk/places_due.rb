@@ -21,9 +21,9 @@ module NutShelf
       end
 
       # Those due, the longest waiting first, by rhythm alone: what Today can afford to ask.
-      # @return [Array<Array(Hash, Core::Due)>]
+      # @return [Array<Array(Core::Place, Core::Due)>]
       def by_rhythm
-        counts = @room.house.lots.count_by_place
+        counts = @room.house.lots.stacks_by_place
         found = @room.places.values.map { |place| [place, reckon(place, counts.fetch(place.id, 0), 0)] }
         found.select { |_, due| due.due && due.days_over }.sort_by { |_, due| -due.days_over }
       end
@@ -44,7 +44,7 @@ module NutShelf
           doubtful: doubtful,
           counted_on: place.counted_on,
           today: @room.today,
-          rhythm_days: place.count_every_days || @room.household[:settings].to_h["count_every_days"]
+          rhythm_days: place.count_every_days || @room.household.settings["count_every_days"]
         )
       end
     end

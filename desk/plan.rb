@@ -38,7 +38,7 @@ module NutShelf
       def diet
         @diet ||=
           Core::Diet.new(
-            @room.eaters.map { |row| Core::Diet::Eater.new(name: row[:name], excludes: row[:excludes].to_a) }
+            @room.eaters.map { |row| Core::Diet::Eater.new(name: row.name, excludes: row.excludes) }
           )
       end
 
@@ -63,7 +63,7 @@ module NutShelf
             Core::PriceBook.new(
               prices: latest,
               foods: shelf.foods,
-              estimates: @room.household[:settings].fetch("price_per_kg", {})
+              estimates: @room.household.settings.fetch("price_per_kg", {})
             )
           end
       end
@@ -76,7 +76,7 @@ module NutShelf
             .house
             .meals
             .between(@room.today - HORIZON, @room.today + HORIZON)
-            .select { |row| row[:status] == "planned" }
+            .select { |row| row.status == "planned" }
             .map { |row| value(row) }
       end
 
@@ -175,14 +175,14 @@ module NutShelf
       def strict? = @room.policy.by_the_date? || @room.strict_eaters?
 
       # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
-      def looks? = !strict? && @room.household[:settings].to_h.fetch("plan_looks", true)
+      def looks? = !strict? && @room.household.settings.fetch("plan_looks", true)
 
       def value(row)
         Core::MissingList::Planned.new(
-          id: row[:id],
-          on: row[:on_date],
-          recipe: recipes.fetch(row[:recipe_id]),
-          servings: row[:servings].to_r
+          id: row.id,
+          on: row.on_date,
+          recipe: recipes.fetch(row.recipe_id),
+          servings: row.servings
         )
       end
 
@@ -190,10 +190,10 @@ module NutShelf
 
       # A meal outside the span draws on what the span leaves.
       def later(row)
-        day = [row[:on_date], @room.today].max
+        day = [row.on_date, @room.today].max
         Core::Dish.plan(
-          recipes.fetch(row[:recipe_id]),
-          servings: row[:servings].to_r,
+          recipes.fetch(row.recipe_id),
+          servings: row.servings,
           cursor: left.dup,
           on: day,
           diet: diet

@@ -16,7 +16,7 @@ module NutShelf
         @room = room
       end
 
-      # @param lot [Hash] facts of the stack as the store keeps them
+      # @param lot [Store::Rows::Lot]
       # @param policy [Core::Policy] the household's, unless said
       # @return [Core::Dating]
       def judge(lot, policy: @room.policy)
@@ -24,7 +24,7 @@ module NutShelf
       end
 
       # @return [Core::Part] the stack as it would go into another today
-      def part(lot) = Core::Part.of(judge(lot), lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label])
+      def part(lot) = Core::Part.of(judge(lot), lot.name(@room.food(lot.food_id)))
 
       # @return [Hash] the columns to store
       def columns(lot)
@@ -41,16 +41,16 @@ module NutShelf
         }
       end
 
-      # @param lot [Hash] facts of the stack as the store keeps them
+      # @param lot [Store::Rows::Lot]
       # @return [Core::Story] what the dating core is told
       def story(lot)
         Core::Story.new(
-          food: @room.food(lot[:food_id]),
-          place: standing(lot[:start_place_id]),
-          printed_kind: lot[:printed_kind]&.to_sym,
-          events: lot[:history].map { |event| happened(event) },
-          quarantined: lot[:quarantined] == true,
-          **lot.to_h.slice(
+          food: @room.food(lot.food_id),
+          place: standing(lot.start_place_id),
+          printed_kind: lot.printed_kind&.to_sym,
+          events: lot.history.map { |event| happened(event) },
+          quarantined: lot.quarantined,
+          **lot.slice(
             :situation, :acquired_on, :made_on, :printed_on, :known_on, :quarantine_reason, :leftover_days, :method,
             :care_until, :care_words
           )
@@ -91,7 +91,7 @@ module NutShelf
 
       def standing(id) = @room.place(id).standing
 
-      def frozen?(lot) = @room.place(lot[:place_id]).kind == "freezer"
+      def frozen?(lot) = @room.place(lot.place_id).kind == "freezer"
     end
   end
 end

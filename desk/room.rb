@@ -26,11 +26,11 @@ module NutShelf
       # @return [Room] the same room, read anew after its rules or places changed
       def fresh = Room.new(office, caller, house.db, envelope: envelope)
 
-      # @return [Hash] its row, as it was first read here or as the lock gave it
+      # @return [Store::Rows::Household] as it was first read here or as the lock gave it
       def household = @household ||= house.household.row
 
       # Tells the room what the household's row is now that nobody else can write.
-      # @param row [Hash]
+      # @param row [Store::Rows::Household]
       def locked(row) = @household = row
 
       # Something that follows from what was written and nothing else, kept from one look to the next by the revisions
@@ -47,7 +47,7 @@ module NutShelf
       def shelf_key = [caller.household_id, *rests_on(%i[stock rules])]
 
       # @return [Date] in the household's time zone
-      def today = @today ||= office.clock.today(household[:time_zone])
+      def today = @today ||= office.clock.today(household.time_zone)
 
       # The day what is done here counts for: today, or the day a late letter was written.
       # @return [Date]
@@ -61,11 +61,11 @@ module NutShelf
       def unsettled = @unsettled ||= []
 
       # What is asked for of a stack; of a late act only what is still there, which is said.
-      # @param lot [Hash] locked stack
+      # @param lot [Store::Rows::Lot] locked
       # @param wanted [Rational] base units
       # @return [Rational]
       def still_there(lot, wanted)
-        there = lot[:on_hand].to_r
+        there = lot.on_hand
         return wanted unless late? && there.positive? && wanted > there
 
         unsettled << "Only #{part_words(lot, there)} of #{part_words(lot, wanted)} was still there."
@@ -133,7 +133,7 @@ module NutShelf
         )
       end
 
-      # @return [Hash] as stored
+      # @return [Store::Rows::Food]
       # @raise [Store::Missing]
       def food_row(id)
         @food_rows ||= {}
@@ -152,7 +152,7 @@ module NutShelf
       def every_food
         @foods =
           kept(:foods, :rules) do
-            house.foods.all.to_h { |row| [row[:id], Store::Foods.value(row, catalog)] }.freeze
+            house.foods.all.to_h { |row| [row.id, Store::Foods.value(row, catalog)] }.freeze
           end.dup
       end
 
@@ -171,13 +171,13 @@ module NutShelf
       # @param place_ids [Array<Integer>] in walking order
       # @return [Array<Core::Stack>] what stands there, as a hand meets it
       def stacks_in(place_ids)
-        found = ShelfOf.new(self).stacks(house.lots.narrow_in(place_ids).all)
+        found = ShelfOf.new(self).of(house.lots.narrow_in(place_ids))
         found.sort_by { |stack| [place_ids.index(stack.place_id), *Core::Order.in_hand(stack, food(stack.food_id))] }
       end
 
       # @param ids [Array<Integer>]
       # @return [Array<Core::Stack>] those of them that ever were, first date first
-      def stacks(ids) = ShelfOf.new(self).stacks(house.lots.narrow_of(ids).all)
+      def stacks(ids) = ShelfOf.new(self).of(house.lots.narrow_of(ids))
 
       # @return [Core::Food]
       def food(id)
@@ -185,14 +185,14 @@ module NutShelf
         @foods[id] ||= Store::Foods.value(food_row(id), catalog)
       end
 
-      # @return [Array<Hash>] people who eat here
-      def eaters = @eaters ||= house.household.people.select { |row| row[:eats] }
+      # @return [Array<Store::Rows::Person>] people who eat here
+      def eaters = @eaters ||= house.household.people.select(&:eats)
 
       # @return [Boolean] whether somebody who eats here goes by the date only
-      def strict_eaters? = eaters.any? { |row| row[:strict] }
+      def strict_eaters? = eaters.any?(&:strict)
 
       # @return [Core::Measures] how this household measures
-      def measures = @measures ||= Core::Measures.of(household[:settings].fetch("measures", "metric"))
+      def measures = @measures ||= Core::Measures.of(household.settings.fetch("measures", "metric"))
 
       # @param quantity [Core::Quantity]
       # @return [String] as this household says it
@@ -204,7 +204,7 @@ module NutShelf
 
       # How a part of a stack reads: "222 g", whether the pack is open or not.
       def part_words(lot, amount)
-        Core::StackWords.part(worded(lot), amount, measures: measures)
+        Core::StackWords.part(lot, amount, measures: measures)
       end
 
       # How much a hand takes, packs or not: "800 g", "2 jars".
@@ -213,29 +213,18 @@ module NutShelf
       # @return [String]
       def loose_words(stack, amount) = Core::StackWords.loose(stack, amount, measures: measures)
 
-      # @param lot [Hash] a stack
+      # @param stack [#food_id, #noun, #wrapping]
       # @return [String] what it is drawn as: "tin"
-      def mark(lot)
-        food_id, noun, wrapping =
-          lot.is_a?(Hash) ? lot.values_at(:food_id, :noun, :wrapping) : [lot.food_id, lot.noun, lot.wrapping]
-        food = food(food_id)
-        office.marks.of(keys: [food.key], aisle: food.aisle, noun: noun, wrapping: wrapping)
+      def mark(stack)
+        food = food(stack.food_id)
+        office.marks.of(keys: [food.key], aisle: food.aisle, noun: stack.noun, wrapping: stack.wrapping)
       end
 
       # @return [String] "222 g Beans, open"
-      def named(lot, name, amount: lot[:on_hand]) = "#{part_words(lot, amount)} #{name}#{", open" if lot[:open]}"
+      def named(lot, name, amount: lot.on_hand) = "#{part_words(lot, amount)} #{name}#{", open" if lot.open}"
 
       # What the reader of the amount sees: "3 x 400 g".
-      def wording(lot, amount: nil)
-        stack = worded(lot)
-        Core::StackWords.of(stack, amount: amount || stack.on_hand, measures: measures)
-      end
-
-      # What its words follow from.
-      Worded = Core::Value.of(:on_hand, :dimension, :pack_amount, :noun, :open)
-
-      # @return [#on_hand] what its words follow from
-      def worded(lot) = lot.is_a?(Hash) ? Worded.new(**lot.slice(*Worded::FIELDS)) : lot
+      def wording(lot, amount: nil) = Core::StackWords.of(lot, amount: amount || lot.on_hand, measures: measures)
 
       private
 

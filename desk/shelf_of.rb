@@ -17,17 +17,18 @@ module NutShelf
       def shelf
         foods = @room.every_food
         Core::Shelf.new(
-          stacks(@room.house.lots.narrow.all),
+          of(@room.house.lots.narrow),
           foods: foods.to_h { |_, food| [food.key, food] }.freeze,
           food_ids: foods.to_h { |id, food| [food.key, id] }.freeze,
           today: @room.today
         )
       end
 
-      # @param rows [Array<Hash>] of Store::Lots#narrow
+      # @param narrow [Sequel::Dataset] of Store::Lots#narrow
       # @return [Array<Core::Stack>]
-      def stacks(rows)
-        @room.know_foods(rows.map { |row| row[:food_id] })
+      def of(narrow)
+        rows = narrow.all
+        @room.know_foods(Store::StackRows.food_ids(rows))
         maker = Store::StackRows.new(foods: @room.method(:food), places: @room.method(:place), openings: @room.openings)
         rows.map { |row| maker.stack(row) }
       end

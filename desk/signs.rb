@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/dating/look_list"
-require_relative "wrapping"
+require_relative "../core/reference/wrapping"
 
 module NutShelf
   module Desk
@@ -10,20 +10,20 @@ module NutShelf
       module_function
 
       # @param room [Room]
-      # @param lot [Hash]
+      # @param lot [Store::Rows::Lot]
       # @return [String] key of the list
       def kind(room, lot)
-        food = room.food(lot[:food_id])
+        food = room.food(lot.food_id)
         Core::LookList.kind(
           food,
-          situation: lot[:situation],
-          frozen: lot[:frozen],
-          wrapping: lot[:wrapping] || Wrapping.usual(food),
-          open: lot[:open]
+          situation: lot.situation,
+          frozen: lot.frozen,
+          wrapping: Core::Wrapping.of(lot, food),
+          open: lot.open
         )
       end
 
-      # @return [Array<Hash>] :sign and :means (:good, :turning or :bad)
+      # @return [Array<Core::LookList::Sign>]
       def of(room, lot) = room.office.catalog.signs.fetch(kind(room, lot), [])
     end
   end

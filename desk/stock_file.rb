@@ -83,7 +83,7 @@ module NutShelf
       # @return [String, nil] when this very list was brought in before
       def before
         act = @room.house.ledger.imported(fingerprint) or return
-        "This list was brought in on #{Core::Words.day(act[:occurred_on])} by #{act[:person]}. Bringing it in again " \
+        "This list was brought in on #{Core::Words.day(act.occurred_on)} by #{act.person}. Bringing it in again " \
           "doubles what it holds."
       end
 
@@ -121,27 +121,27 @@ module NutShelf
       def belongs(food_id) = food_id ? belonging.kinds(@room.food_row(food_id)).first : "cupboard"
 
       # @return [Integer, nil] the place the household said it belongs
-      def home(food_id) = food_id && @room.food_row(food_id)[:home_place_id].then { |id| id if @room.places.key?(id) }
+      def home(food_id) = food_id && @room.food_row(food_id).home_place_id.then { |id| id if @room.places.key?(id) }
 
       def belonging = @belonging ||= Belonging.new(@room)
 
       def known(field) = Exchange::Headings::FIELDS.include?(field) ? field : nil
 
       def likely(text)
-        @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row[:id], name: row[:name].to_s } }
+        @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row.id, name: row.name } }
       end
 
       def settings
         rows = words.rows.values
-        ids = rows.to_h { |row| [row[:key], row[:id]] }
+        ids = rows.to_h { |row| [row.key, row.id] }
         {
           foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
-          day_order: @room.household[:day_order].to_sym,
-          currency: @room.household[:currency],
+          day_order: @room.household.day_order.to_sym,
+          currency: @room.household.currency,
           measures: words.measures,
           today: @room.today,
           food_ids: ids,
-          food_by_name: rows.to_h { |row| [row[:name].to_s.downcase, row[:id]] },
+          food_by_name: rows.to_h { |row| [row.name.downcase, row.id] },
           foods: (@input[:foods] || {}).transform_keys(&:to_s),
           places: (@input[:places] || {}).transform_keys(&:to_s),
           place_ids: @room.places.values.to_h { |row| [row.name.downcase, row.id] },

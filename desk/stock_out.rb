@@ -31,18 +31,18 @@ module NutShelf
       private
 
       def safe(row, lot, dating)
-        return Exchange::StockCsv.apart(row, lot[:steps].to_a.last.to_s) if lot[:stopped] && !dating&.stopped
-        return undated(row, dating) if lot[:usable_until].nil?
+        return Exchange::StockCsv.apart(row, lot.steps.last.to_s) if lot.stopped && !dating&.stopped
+        return undated(row, dating) if lot.usable_until.nil?
         return row if dating && !later?(dating, lot)
 
-        Exchange::StockCsv.held(row, lot[:usable_until], REMARK)
+        Exchange::StockCsv.held(row, lot.usable_until, REMARK)
       end
 
       # A list would date it from the day it is read in (leftovers, what was thawed): what has no date gets none that
       # way.
       def undated(row, dating) = dating&.usable_until ? Exchange::StockCsv.apart(row, NO_AGE) : row
 
-      def later?(dating, lot) = dating.usable_until.nil? || dating.usable_until > lot[:usable_until]
+      def later?(dating, lot) = dating.usable_until.nil? || dating.usable_until > lot.usable_until
 
       # @return [Array<Core::Dating, nil>] what an import would make of each row, nil where it would refuse it
       def read_back(rows)
@@ -52,7 +52,7 @@ module NutShelf
 
       def dating(input)
         facts = NewStack.new(@room, input, acquired: input.key?(:occurred_on)).facts(dry: true)
-        Redate.new(@room).judge({ **facts, start_place_id: facts[:place_id] })
+        Redate.new(@room).judge(Store::Rows::Lot.new(**facts, start_place_id: facts[:place_id]))
       rescue Invalid
         nil
       end

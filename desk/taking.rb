@@ -15,12 +15,12 @@ module NutShelf
         @entry = entry
       end
 
-      # @param lot [Hash] locked stack
+      # @param lot [Store::Rows::Lot] locked
       # @param amount [Rational] base units
       # @param reason [String] of the movement
       # @return [Integer] minor units that went
       def take(lot, amount, reason, why: "")
-        whole, part = parts(lot, amount)
+        whole, part = parts(@entry.now(lot), amount)
         value = whole.zero? ? 0 : @entry.draw(lot, whole, reason, why: why)
         return value if part.zero?
 
@@ -28,39 +28,39 @@ module NutShelf
       end
 
       # Opens one sealed pack, or cuts one piece.
-      # @return [Hash] the opened stack
+      # @return [Store::Rows::Lot] the opened stack
       def open_one(lot)
-        size = [lot[:pack_amount]&.to_r || 1r, lot[:on_hand].to_r].min
+        lot = @entry.now(lot)
         place_id = where_opened(lot)
         @entry.split(
           lot,
-          size,
+          lot.one_pack,
           open: true,
           place_id: place_id,
-          history: [*lot[:history].to_a, *carried(lot, place_id), *broken(lot)]
+          history: [*lot.history, *carried(lot, place_id), *broken(lot)]
         )
       end
 
       # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
       # @return [Integer] place id
-      def where_opened(lot) = @room.openings.place(food(lot), kind(lot), @room.place(lot[:place_id])).id
+      def where_opened(lot) = @room.openings.place(food(lot), kind(lot), @room.place(lot.place_id)).id
 
       private
 
-      def kind(lot) = Core::Breaking.kind(food(lot), dimension: lot[:dimension].to_sym, pack: lot[:pack_amount]&.to_r)
+      def kind(lot) = Core::Breaking.kind(food(lot), dimension: lot.dimension.to_sym, pack: lot.pack_amount)
 
-      def food(lot) = @room.food(lot[:food_id])
+      def food(lot) = @room.food(lot.food_id)
 
       def carried(lot, place_id)
-        place_id == lot[:place_id] ? [] : [@room.happening("moved", place_id: place_id)]
+        place_id == lot.place_id ? [] : [@room.happening("moved", place_id: place_id)]
       end
 
       def broken(lot) = [*kind(lot)].map { |kind| @room.happening(kind.to_s) }
 
       def parts(lot, amount)
-        return amount, 0r if lot[:open] || amount >= lot[:on_hand].to_r
+        return amount, 0r if lot.open || amount >= lot.on_hand
 
-        size = lot[:pack_amount]&.to_r || 1r
+        size = lot.pack_amount || 1r
         whole = (amount / size).floor * size
         [whole, amount - whole]
       end

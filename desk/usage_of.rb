@@ -34,17 +34,17 @@ module NutShelf
             .house
             .usage
             .daily(@room.today, food_ids: @food_ids)
-            .group_by { |row| row.values_at(:food_id, :dimension) }
+            .group_by { |row| [row.food_id, row.dimension] }
             .transform_values { |rows| reckon(rows) }
       end
 
       def reckon(rows)
         uses =
-          rows.map { |row| Core::Weeks::Use.new(on: row[:occurred_on], since: row[:since], amount: row[:used].to_r) }
+          rows.map { |row| Core::Weeks::Use.new(on: row.occurred_on, since: row.since, amount: row.used) }
         Core::Rate.of(
           Core::Weeks.of(uses, today: @room.today, first_on: first_on(rows)),
-          said: weekly_said[rows.first[:food_id]],
-          unit: UNITS.fetch(rows.first[:dimension], "packs")
+          said: weekly_said[rows.first.food_id],
+          unit: UNITS.fetch(rows.first.dimension, "packs")
         )
       end
 
@@ -53,7 +53,7 @@ module NutShelf
       def weekly_said = @weekly_said ||= @room.house.foods.weekly_said
 
       # Weeks before a food first came are not weeks without use.
-      def first_on(rows) = (@first_days ||= @room.house.usage.first_days).fetch(rows.first[:food_id], @room.today)
+      def first_on(rows) = (@first_days ||= @room.house.usage.first_days).fetch(rows.first.food_id, @room.today)
     end
   end
 end

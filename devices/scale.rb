@@ -21,13 +21,13 @@ module NutShelf
       # @return [Weight]
       def weigh(tare: nil)
         row = @readings.last("scale") or return Weight.new(steady: false)
-        gross = row[:reading].to_h.fetch("grams").to_r
+        gross = row.reading.to_h.fetch("grams").to_r
         net = [gross - (tare || 0).to_r, 0r].max
         Weight.new(
           gross_g: Core::Decimal.print(gross),
           net_g: Core::Decimal.print(net),
           tare_g: tare && Core::Decimal.print(tare.to_r),
-          steady: row[:reading].to_h["steady"] == true
+          steady: row.reading.to_h["steady"] == true
         )
       end
     end

@@ -122,7 +122,7 @@ class CrashDrill
 
     inside do |house, db|
       stored = db[:stored_requests].where(key: keys).exclude(answer: nil).select_map(:key)
-      left = house.lots.one(@lot)[:on_hand].to_i
+      left = house.lots.one(@lot).on_hand.to_i
       check("every acknowledged key is stored", (keys - stored).size, 0)
       check("nothing counted twice or not at all", STOCK - left, keys.uniq.size)
       check("stacks out of balance", house.lots.out_of_balance.size, 0)

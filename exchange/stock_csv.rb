@@ -49,56 +49,56 @@ module NutShelf
       # @return [Array] cells by COLUMNS
       def row(lot)
         count, size, unit = amounts(lot)
-        best = lot[:printed_kind] == "best_before" ? lot[:printed_on] : nil
-        use_by = lot[:printed_kind] == "use_by" ? lot[:printed_on] : nil
+        best = lot.printed_kind == "best_before" ? lot.printed_on : nil
+        use_by = lot.printed_kind == "use_by" ? lot.printed_on : nil
         [
-          lot[:food_name].to_s,
-          lot[:label],
+          lot.food_name,
+          lot.label,
           count,
           size,
           unit,
-          lot[:place_name].to_s,
+          lot.place_name,
           best,
           use_by,
-          lot[:made_on],
+          lot.made_on,
           event_day(lot, "opened"),
           event_day(lot, "frozen", "moved"),
-          lot[:acquired_on],
-          format("%.2f", Rational(lot[:value_minor], 100)),
+          lot.acquired_on,
+          format("%.2f", Rational(lot.value_minor, 100)),
           state(lot),
-          blank(lot[:lot_text]),
-          blank(lot[:directions]),
-          blank(lot[:method]),
-          blank(lot[:bought_for]),
+          blank(lot.lot_text),
+          blank(lot.directions),
+          blank(lot.method),
+          blank(lot.bought_for),
           reason_apart(lot),
           nil
         ]
       end
 
       def amounts(lot)
-        on_hand = lot[:on_hand].to_r
-        return Core::Decimal.print(on_hand), nil, lot[:noun] if lot[:noun]
+        on_hand = lot.on_hand
+        return Core::Decimal.print(on_hand), nil, lot.noun if lot.noun
 
-        pack = lot[:open] ? on_hand : lot[:pack_amount]&.to_r || on_hand
+        pack = lot.open ? on_hand : lot.pack_amount || on_hand
         pack = on_hand if pack.zero? || (on_hand / pack).denominator != 1
-        unit = { "mass" => "g", "volume" => "ml", "count" => "piece" }.fetch(lot[:dimension])
+        unit = { "mass" => "g", "volume" => "ml", "count" => "piece" }.fetch(lot.dimension)
         [Core::Decimal.print(on_hand / pack), Core::Decimal.print(pack), unit]
       end
 
       # A move into a freezer is a freezing; other moves say nothing about dates here.
       def event_day(lot, *kinds)
-        return if kinds.include?("frozen") && !lot[:frozen]
+        return if kinds.include?("frozen") && !lot.frozen
 
-        lot[:history].to_a.reverse.find { |event| kinds.include?(event["kind"]) }&.fetch("on")
+        lot.history.reverse.find { |event| kinds.include?(event["kind"]) }&.fetch("on")
       end
 
       def state(lot)
-        return "opened" if lot[:open] && !%w[left_over home_canned home_dried thawed].include?(lot[:situation])
+        return "opened" if lot.open && !%w[left_over home_canned home_dried thawed].include?(lot.situation)
 
-        STATES[lot[:situation]]
+        STATES[lot.situation]
       end
 
-      def reason_apart(lot) = lot[:quarantined] ? blank(lot[:quarantine_reason]) || "yes" : nil
+      def reason_apart(lot) = lot.quarantined ? blank(lot.quarantine_reason) || "yes" : nil
 
       def blank(text) = text.to_s.strip.empty? ? nil : text.to_s
 

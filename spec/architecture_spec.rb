@@ -64,6 +64,27 @@ RSpec.describe "The house" do
     expect(spoken.("# db[:lots]\nStore::Accounts.add(db, name: 1)\nhouse.db")).to be_empty
   end
 
+  # What was sent or is answered may be a hash; what the store gives is a value.
+  rows = %w[
+    lot row act event food meal person jar tub rule count line pack household member photo price movement invitation
+    feed account place stack part child
+  ]
+  subscripted = lambda do |source|
+    Ripper.lex(source).map do |token|
+      [token[1], token[2]]
+    end.each_cons(3).filter_map do |(_, name), (kind, _), (inner, _)|
+      name if rows.include?(name.delete("@")) && kind == :on_lbracket && inner == :on_symbeg
+    end
+  end
+
+  it "lets no row travel as a hash" do
+    found = %w[desk api exchange devices].flat_map { |room| files.(room) }.to_h do |path|
+      [path.delete_prefix("#{root}/"), subscripted.(File.read(path))]
+    end
+    expect(found.reject { |_, names| names.empty? }).to be_empty
+    expect(subscripted.("lot[:id] + @lot[:on_hand]")).to eq(["lot", "@lot"])
+  end
+
   it "keeps the environment, the clock and chance out of core" do
     loose = /\bENV\b|Time\.now|Date\.today|\brand\b|File\.|IO\.|\$stdout|\bputs\b|SecureRandom/
     expect(

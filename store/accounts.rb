@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "sequel"
+require_relative "rows"
 
 module NutShelf
   module Store
@@ -15,8 +16,8 @@ module NutShelf
       # @return [Integer, nil] its id
       def by_email(db, email) = db[:accounts].where(email: email).get(:id)
 
-      # @return [Hash, nil]
-      def find(db, id) = db[:accounts].first(id: id)
+      # @return [Rows::Account, nil]
+      def find(db, id) = Rows.typed(db[:accounts], Rows::Account).first(id: id)
 
       # @param password_hash [String] of Argon2
       # @return [Integer] id

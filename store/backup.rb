@@ -17,11 +17,11 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 5
+      VERSION = 6
       # In the order they can be written back.
       TABLES = %i[
         people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events
-        price_observations recipes recipe_lines meals meal_events counts count_lines care_rules record_events
+        price_observations recipes recipe_lines meals counts count_lines care_rules record_events
       ].freeze
       DERIVED = {
         lots: %i[on_hand value_minor],
@@ -170,19 +170,51 @@ module NutShelf
         }
       }.freeze
 
+      # What was told elsewhere before, see migration 015.
+      RETOLD = { 5 => ->(tables) { with_records_of_meals(tables) } }.freeze
+
       # @return [Hash] the document as the latest version would have written it
       def raised(document)
-        ADDED.slice(*(document["version"]...VERSION)).values.reduce(document) { |older, added| newer(older, added) }
+        (document["version"]...VERSION).reduce(document) do |older, version|
+          newer(older, ADDED.fetch(version, {}), RETOLD.fetch(version, :itself.to_proc))
+        end
+      end
+
+      # @return [Hash] the tables with what acts did to meals, and with the places and foods they made, among the other
+      #   records
+      def with_records_of_meals(tables)
+        told = tables["record_events"].to_a
+        further = [
+          *tables["meal_events"].to_a.map do |one|
+            { **one.slice("act_id", "before", "after"), "record" => "meal", "record_id" => one["meal_id"] }
+          end,
+          *tables["acts"].to_a.filter_map { |act| made(act) }
+        ]
+        last = told.map { |one| one["id"] }.max || 0
+        numbered = further.each.with_index(last + 1).map { |one, id| { **one, "id" => id } }
+        { **tables.except("meal_events"), "record_events" => [*told, *numbered] }
+      end
+
+      # @return [Hash, nil] the record an act made under an id of its own
+      def made(act)
+        record = { "add_place" => "place", "add_food" => "food" }[act["kind"]] or return
+        return unless act["subject_id"]
+
+        {
+          "act_id" => act["id"], "record" => record, "record_id" => act["subject_id"], "before" => {}, "after" => {}
+        }
       end
 
       # @return [Hash] the document one version later, with a digest of its own
-      def newer(document, added)
+      def newer(document, added, retold)
         tables =
           document["tables"].to_h.to_h do |table, rows|
             [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }]
           end
         house = { **added.fetch(:household, -> { {} }).call, **document["household"].to_h }
-        whole = { **document, "version" => document["version"] + 1, "household" => house, "tables" => tables }
+        whole = {
+          **document, "version" => document["version"] + 1, "household" => house, "tables" => retold.call(tables)
+        }
         { **whole, "digest" => digest(whole) }
       end
 
@@ -246,17 +278,13 @@ module NutShelf
       def plain(value)
         case value
         when BigDecimal
-          value.to_s("F").sub(/\.0\z/, "")
+          Core::Decimal.print(value)
         when Sequel::SQL::Blob
           Base64.strict_encode64(value)
         when Time
           value.utc.iso8601(6)
         when Date
           value.iso8601
-        when Sequel::Postgres::PGArray
-          value.to_a
-        when Sequel::Postgres::JSONBArray, Sequel::Postgres::JSONBHash, Hash, Array
-          JSON.parse(JSON.generate(value))
         else
           value
         end

@@ -25,13 +25,12 @@ module NutShelf
       def of_lot(lot_id) = live.where(lot_id: lot_id).order(:id).all
 
       # Care that is part of a stack's time.
-      # @return [Hash, nil] the rule whose hold ends first
+      # @return [Rows::CareRule, nil] the rule whose hold ends first
       def holding(lot_id)
         live
           .where(lot_id: lot_id)
           .exclude(holds_days: nil)
-          .all
-          .min_by { |row| (row[:done_on] || row[:first_on]) + row[:holds_days] }
+          .min_by(&:held_until)
       end
 
       private

@@ -22,10 +22,10 @@ module NutShelf
           .select_all(:containers)
           .select_append(Sequel.function(:coalesce, Sequel[:used][:in_use], 0).as(:in_use))
           .order(:capacity_ml, :name)
-          .all
+          .then { |found| rows_as(found, Rows::UsedContainer).all }
       end
 
-      # @return [Hash]
+      # @return [Rows::Container]
       # @raise [Missing]
       def find(id) = found(rows(:containers).where(id: id, archived_at: nil).first, "jar or box")
 

@@ -10,7 +10,7 @@ module NutShelf
       # SELECT counts.*, accounts.name AS person FROM counts JOIN accounts ... WHERE status = 'open' ORDER BY id
       def open = with_person.where(status: "open").order(Sequel[:counts][:id]).all
 
-      # @return [Hash] with :person
+      # @return [Rows::PersonsCount]
       # @raise [Missing]
       def find(id) = found(with_person.where(Sequel[:counts][:id] => id).first, "count")
 
@@ -35,7 +35,7 @@ module NutShelf
           .select_all(:count_lines)
           .select_append(Sequel[:accounts][:name].as(:person))
           .order(Sequel[:count_lines][:id])
-          .all
+          .then { |found| rows_as(found, Rows::PersonsLine).all }
       end
 
       # @return [Integer] id; what was entered for the stack before is replaced
@@ -74,16 +74,18 @@ module NutShelf
           .group(Sequel[:movements][:lot_id])
           .having { sum(Sequel[:movements][:quantity]) < 0 }
           .select_hash(Sequel[:movements][:lot_id], Sequel.lit("-sum(movements.quantity)").as(:missing))
+          .transform_values(&:to_r)
       end
 
       # Lines of open counts that say a stack has less than it should.
-      # @return [Hash{Integer=>BigDecimal}] what is missing by stack
+      # @return [Hash{Integer=>Rational}] what is missing by stack
       def missing_in_open
         rows(:count_lines)
           .join(:counts, { household_id: Sequel[:count_lines][:household_id], id: Sequel[:count_lines][:count_id] })
           .where(status: "open", removed: false)
           .where { delta < 0 }
           .select_hash(:lot_id, Sequel.lit("-delta").as(:missing))
+          .transform_values(&:to_r)
       end
 
       # Lines of counts under way that speak of a stack.
@@ -98,7 +100,7 @@ module NutShelf
       private
 
       def with_person
-        rows(:counts)
+        rows_as(rows(:counts), Rows::PersonsCount)
           .join(:accounts, id: Sequel[:counts][:account_id])
           .select_all(:counts)
           .select_append(Sequel[:accounts][:name].as(:person))

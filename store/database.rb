@@ -2,6 +2,7 @@
 
 require "sequel"
 require_relative "errors"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -35,13 +36,11 @@ module NutShelf
       end
 
       # @param db [Sequel::Database]
-      # @return [Sequel::Database] the same, reading JSON and arrays
+      # @return [Sequel::Database] the same, reading and writing values as Typing has them
       def self.prepare(db)
-        db.extension :pg_json, :pg_array, :connection_validator
+        db.extension :connection_validator
         db.pool.connection_validation_timeout = 30
-        db.wrap_json_primitives = false
-        db.typecast_json_strings = true
-        db
+        Typing.teach(db)
       end
 
       attr_reader :sequel

@@ -13,8 +13,10 @@ module NutShelf
 
       # Outside the wall: what an unused invitation is for.
       # SELECT * FROM invitation_for('...')
-      # @return [Hash, nil]
-      def self.invitation(db, token) = db.from(Sequel.function(:invitation_for, hash(token))).first
+      # @return [Rows::Offer, nil]
+      def self.invitation(db, token)
+        Rows.typed(db.from(Sequel.function(:invitation_for, hash(token))), Rows::Offer).first
+      end
 
       # @return [Integer, nil] household of a calendar feed that was not revoked
       def self.calendar(db, token) = db.get(Sequel.function(:calendar_for, hash(token)))
@@ -51,7 +53,7 @@ module NutShelf
         insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
       end
 
-      # @return [Array<Hash>] calendar feeds that are open
+      # @return [Array<Rows::Feed>] calendar feeds that are open
       def feeds = rows(:calendar_feeds).where(revoked_at: nil).order(:id).all
 
       # @return [Integer] how many were open
@@ -61,8 +63,9 @@ module NutShelf
 
       # Who belongs to the household.
       # SELECT account_id, role, name, email FROM memberships JOIN accounts ... ORDER BY account_id
+      # @return [Array<Rows::Member>]
       def members
-        db[:memberships]
+        rows_as(db[:memberships], Rows::Member)
           .join(:accounts, id: :account_id)
           .where(household_id: household_id)
           .select(:account_id, :role, Sequel[:accounts][:name], Sequel[:accounts][:email])

@@ -13,22 +13,24 @@ module NutShelf
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL ORDER BY name
       def all = rows(:foods).where(archived_at: nil).order(:name).all
 
-      # @return [Hash]
+      # @return [Rows::Food]
       # @raise [Missing]
       def find(id) = found(rows(:foods).where(id: id).first, "food")
 
-      # @return [Hash{String=>Hash}]
-      def by_key(keys) = rows(:foods).where(key: keys).to_hash(:key)
+      # @return [Hash{String=>Rows::Food}]
+      def by_key(keys) = rows(:foods).where(key: keys).to_h { |row| [row.key, row] }
 
-      # @return [Hash{Integer=>Hash}]
-      def by_id(ids) = rows(:foods).where(id: ids).to_hash(:id)
+      # @return [Hash{Integer=>Rows::Food}]
+      def by_id(ids) = rows(:foods).where(id: ids).to_h { |row| [row.id, row] }
 
       # SELECT id, weekly_said FROM foods WHERE household_id = 7 AND weekly_said IS NOT NULL
-      def weekly_said = rows(:foods).exclude(weekly_said: nil).select_hash(:id, :weekly_said)
+      def weekly_said = rows(:foods).exclude(weekly_said: nil).select_hash(:id, :weekly_said).transform_values(&:to_r)
 
       # SELECT id, working_amount FROM foods WHERE household_id = 7 AND working_amount IS NOT NULL
-      # @return [Hash{Integer=>BigDecimal}] grams
-      def working_amounts = rows(:foods).exclude(working_amount: nil).select_hash(:id, :working_amount)
+      # @return [Hash{Integer=>Rational}] grams
+      def working_amounts
+        rows(:foods).exclude(working_amount: nil).select_hash(:id, :working_amount).transform_values(&:to_r)
+      end
 
       # Names that hold the words, then names that look like them (trigrams).
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL
@@ -82,8 +84,7 @@ module NutShelf
       # SELECT DISTINCT ON (lots.food_id) lots.*, movements.quantity FROM lots JOIN movements ON reason IN ('bought',
       #   'brought_in')
       #   WHERE lots.food_id IN (...) ORDER BY lots.food_id, movements.id DESC
-      # @return [Hash{Integer => Hash}] by food: :start_place_id, :pack_amount, :dimension, :noun, :printed_on,
-      #   :printed_kind, :acquired_on, :quantity
+      # @return [Hash{Integer => Rows::CameLast}] by food
       def came_last(ids)
         facts =
           %i[food_id start_place_id pack_amount dimension noun printed_on printed_kind acquired_on].map do |name|
@@ -95,7 +96,7 @@ module NutShelf
           .distinct(Sequel[:lots][:food_id])
           .order(Sequel[:lots][:food_id], Sequel.desc(Sequel[:movements][:id]))
           .select(*facts, Sequel[:movements][:quantity])
-          .to_hash(:food_id)
+          .then { |found| rows_as(found, Rows::CameLast).to_h { |row| [row.food_id, row] } }
       end
 
       # @return [Integer] id
@@ -145,30 +146,26 @@ module NutShelf
       # Home-made classes are foods people name ("soup"); classes of bought food are not.
       def shipped?(catalog, food) = !food.key.start_with?("class-") || catalog.home_class?(food.key)
 
+      # @param row [Rows::Food]
       # @return [Core::Food] with the household's figures over the shipped ones
       def self.value(row, catalog)
-        base = catalog.foods[row[:reference_key]] || catalog.foods[row[:class_key]]
+        base = catalog.foods[row.reference_key] || catalog.foods[row.class_key]
         own = {
-          key: row[:reference_key] || row[:key],
-          name: row[:name].to_s,
-          aisle: row[:aisle],
-          food_group: row[:food_group],
-          dimension: row[:dimension].to_sym,
-          kept_by_level: row[:kept_by_level],
-          class_key: row[:class_key]
+          **row.slice(:name, :aisle, :food_group, :kept_by_level, :class_key),
+          **row.slice(:g_per_ml, :g_per_piece).compact,
+          key: row.reference_key || row.key,
+          dimension: row.dimension.to_sym,
+          allergens: allergens(row, base, catalog)
         }
-        own[:allergens] = allergens(row, base, catalog)
-        own[:g_per_ml] = row[:g_per_ml].to_r if row[:g_per_ml]
-        own[:g_per_piece] = row[:g_per_piece].to_r if row[:g_per_piece]
         base ? base.with(**own) : Core::Food.new(**own)
       end
 
       # What somebody said it holds, else what the shipped food does, else all that foods of its kind may.
       def self.allergens(row, base, catalog)
-        return row[:allergens].to_a.dup.freeze if row[:allergens]
-        return base.allergens if row[:reference_key] && base
+        return row.allergens if row.allergens
+        return base.allergens if row.reference_key && base
 
-        [*base&.allergens, *catalog.allergens_of_class(row[:class_key])].uniq.freeze
+        [*base&.allergens, *catalog.allergens_of_class(row.class_key)].uniq.freeze
       end
 
       private

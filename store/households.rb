@@ -9,13 +9,14 @@ module NutShelf
     # The household itself: settings, revision, members' roles.
     class Households < Table
       # SELECT households.*, people_factor FROM households WHERE id = 7
-      def row = found(db[:households].where(id: household_id).first, "household")
+      # @return [Rows::Household]
+      def row = found(Rows.typed(db[:households], Rows::Household).where(id: household_id).first, "household")
 
       # Raises the revision, once a transaction; the row lock also puts the household's writers in a line. What is
       # written to from here on takes that number for its topic: the database sees to it (migration 012).
       # UPDATE households SET revision = revision + (raised_in <> txid_current())::int, raised_in = txid_current() WHERE
       #   id = 7
-      # @return [Hash] the household's row as it now is
+      # @return [Rows::Household] as it now is
       def bump
         mine = Sequel.function(:txid_current)
         further = Sequel.cast(Sequel.~(raised_in: mine), Integer)
@@ -24,11 +25,12 @@ module NutShelf
           .returning
           .update(revision: Sequel[:revision] + further, raised_in: mine)
           .first
+          .then { |columns| Rows::Household.new(**columns) }
       end
 
       # @param since [Integer] a revision
       # @return [Array<Symbol>] topics that were written to since
-      def changed_since(since, row = self.row) = Topics::ALL.select { |topic| row[Topics.column(topic)] > since }
+      def changed_since(since, row = self.row) = Topics::ALL.select { |topic| Topics.revision(row, topic) > since }
 
       # The role somebody has now, after the lock: it may have changed while they waited.
       # SELECT role FROM memberships WHERE account_id = 3 AND household_id = 7
@@ -36,8 +38,8 @@ module NutShelf
 
       # @return [Core::Policy]
       def policy(row = self.row)
-        windows = row[:settings].to_h.slice("front_days", "soon_days").transform_keys(&:to_sym)
-        Core::Policy.new(school: row[:school].to_sym, **windows)
+        windows = row.settings.slice("front_days", "soon_days").transform_keys(&:to_sym)
+        Core::Policy.new(school: row.school.to_sym, **windows)
       end
 
       # @return [Integer] raised by every act
@@ -61,10 +63,10 @@ module NutShelf
       # Outside the wall: who belongs where.
       # SELECT * FROM memberships WHERE account_id = 3 ORDER BY household_id
       # @param household_id [Integer, nil] the one they chose
-      # @return [Hash, nil] that one, else the first
+      # @return [Rows::Membership, nil] that one, else the first
       def self.membership(db, account_id, household_id = nil)
         rows = memberships(db, account_id)
-        rows.find { |row| row[:household_id] == household_id } || rows.first
+        rows.find { |row| row.household_id == household_id } || rows.first
       end
 
       # @return [Array<Integer>] every household somebody belongs to
@@ -92,7 +94,10 @@ module NutShelf
       end
 
       # SELECT * FROM memberships WHERE account_id = 3 ORDER BY household_id
-      def self.memberships(db, account_id) = db[:memberships].where(account_id: account_id).order(:household_id).all
+      # @return [Array<Rows::Membership>]
+      def self.memberships(db, account_id)
+        Rows.typed(db[:memberships], Rows::Membership).where(account_id: account_id).order(:household_id).all
+      end
 
       # @return [Boolean] whether nobody has begun here
       def self.empty?(db) = db[:memberships].empty?

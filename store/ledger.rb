@@ -51,18 +51,18 @@ module NutShelf
       end
 
       # Somebody saw many stacks at once.
-      # @param lots [Array<Hash>] with :id and the :seen_on of before
+      # @param lots [Array<#id, #seen_on>] with the day of before
       # @param since [Hash{Integer=>Date}] when somebody last had them in hand
       def seen_many(act_id, lots, day, since = {})
         db[:lot_events].multi_insert(
           lots.map do |lot|
-            after = { seen_on: day.iso8601, since: since[lot[:id]]&.iso8601 }.compact
+            after = { seen_on: day.iso8601, since: since[lot.id]&.iso8601 }.compact
             {
               household_id: household_id,
               act_id: act_id,
-              lot_id: lot[:id],
+              lot_id: lot.id,
               kind: "seen",
-              before: json({ seen_on: lot[:seen_on]&.iso8601 }),
+              before: json({ seen_on: lot.seen_on&.iso8601 }),
               after: json(after)
             }
           end
@@ -71,7 +71,7 @@ module NutShelf
 
       # The latest time this very list was brought in and not taken back.
       # @param fingerprint [Integer]
-      # @return [Hash, nil] with :person
+      # @return [Rows::TellingAct, nil]
       def imported(fingerprint)
         with_people(standing.where(Sequel[:acts][:kind] => "import", Sequel[:acts][:subject_id] => fingerprint)).order(
           Sequel.desc(Sequel[:acts][:id])
@@ -94,12 +94,7 @@ module NutShelf
         touching.reduce { |one, other| one.union(other) }.limit(most).select_map(:lot_id).sort
       end
 
-      # Notes facts of a meal before and after.
-      def meal_event(act_id:, meal_id:, before:, after:)
-        insert(:meal_events, act_id: act_id, meal_id: meal_id, before: json(before), after: json(after))
-      end
-
-      # @return [Hash]
+      # @return [Rows::Act]
       # @raise [Missing]
       def act(id) = found(rows(:acts).where(id: id).first, "act")
 
@@ -108,9 +103,6 @@ module NutShelf
 
       # SELECT * FROM lot_events WHERE household_id = 7 AND act_id = 40 ORDER BY id
       def events(act_id) = rows(:lot_events).where(act_id: act_id).order(:id).all
-
-      # SELECT * FROM meal_events WHERE household_id = 7 AND act_id = 40 ORDER BY id
-      def meal_events(act_id) = rows(:meal_events).where(act_id: act_id).order(:id).all
 
       # @return [Boolean] whether a further act took it back
       def undone?(act_id) = !rows(:acts).where(undoes_act_id: act_id).empty?
@@ -151,16 +143,6 @@ module NutShelf
           .all
       end
 
-      # Acts that stand and changed one of these meals later.
-      def later_meal_acts(act_id, meal_ids)
-        touching = db[:meal_events].where(household_id: household_id, meal_id: meal_ids).select(:act_id)
-        standing
-          .where { Sequel[:acts][:id] > act_id }
-          .where(Sequel[:acts][:id] => touching)
-          .order(Sequel[:acts][:id])
-          .all
-      end
-
       # Everything that happened to a stack, oldest first by the day it happened and the order within it, in one query.
       # SELECT acts.*, m.quantity, m.value, m.reason, m.why, e.kinds, undone.id FROM acts JOIN accounts LEFT JOIN (sums)
       #   m LEFT JOIN (events) e ...
@@ -173,17 +155,17 @@ module NutShelf
           .select_append(*%i[quantity value reason why].map { |name| Sequel[:m][name] }, Sequel[:e][:event_kind])
           .where(Sequel.~(Sequel[:m][:act_id] => nil) | Sequel.~(Sequel[:e][:act_id] => nil))
           .order(*%i[occurred_on sequence id].map { |column| Sequel[:acts][column] })
-          .all
+          .then { |found| rows_as(found, Rows::StackAct).all }
       end
 
       # What counts wrote off of a stack and has not come back.
-      # @return [Hash] :quantity and :value
+      # @return [Rows::Loss]
       def lost_of(lot_id)
         rows(:movements)
           .join(standing.select(Sequel[:acts][:id]).as(:standing), id: Sequel[:movements][:act_id])
           .where(lot_id: lot_id, why: "counted")
           .select(Sequel.lit("coalesce(-sum(quantity), 0) AS quantity, coalesce(-sum(value_minor), 0) AS value"))
-          .first
+          .then { |found| rows_as(found, Rows::Loss).first }
       end
 
       private
@@ -216,7 +198,7 @@ module NutShelf
       end
 
       def with_people(acts)
-        acts
+        rows_as(acts, Rows::TellingAct)
           .join(:accounts, id: Sequel[:acts][:account_id])
           .left_join(
             Sequel[:acts].as(:undone),

@@ -21,28 +21,9 @@ module NutShelf
       # UPDATE lots SET seen_on = '2026-11-24' WHERE household_id = 7 AND id IN (...)
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
 
-      # What stands in some places, in the order a hand meets it: place by place, by food, first date first.
-      def standing_in(place_ids)
-        shelf
-          .where(Sequel[:lots][:place_id] => place_ids)
-          .select_append(
-            Sequel[:lots][:printed_on],
-            Sequel[:lots][:seen_on],
-            Sequel[:lots][:pack_id],
-            Sequel[:lots][:container_id]
-          )
-          .order(
-            Sequel[:lots][:place_id],
-            Sequel[:foods][:food_group],
-            Sequel[:foods][:name],
-            Sequel.asc(Sequel[:lots][:usable_until], nulls: :last),
-            Sequel[:lots][:id]
-          )
-      end
-
       # Stacks a recall may mean.
       def recalled(food_id: nil, pack_id: nil, lot_text: nil)
-        found = shelf
+        found = front_first(rows(:lots).where { on_hand > 0 })
         found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
         if pack_id
           found =
@@ -54,7 +35,7 @@ module NutShelf
               Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text)) | went_in("lot_texts", like(lot_text))
             )
         end
-        found.select_append(Sequel[:lots][:lot_text])
+        rows_as(found.select(*%i[id place_id lot_text].map { |name| Sequel[:lots][name] }), Rows::Recalled)
       end
 
       # What was poured or cooked into a stack is remembered in its history.
@@ -81,34 +62,13 @@ module NutShelf
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id
       def every(ids) = rows(:lots).where(id: ids).order(:id).all
 
-      # The shelf, front first, in one query.
-      # SELECT lots.id, ..., foods.name AS food_name, ... FROM lots JOIN foods USING (food_id) JOIN places USING
-      #   (place_id)
-      #   WHERE lots.household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, lots.id
-      def shelf
-        rows(:lots)
-          .join(:foods, { household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:food_id] })
-          .where { Sequel[:lots][:on_hand] > 0 }
-          .select(*SHELF_COLUMNS)
-          .order(Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
-      end
-
-      SHELF_COLUMNS = [
-        *%i[
-          id food_id place_id label dimension pack_amount noun open frozen quarantined level acquired_on ready_on
-          usable_until quality_until safety_until strict_until stopped look_first age_unknown basis flags
-          value_estimated on_hand value_minor situation wrapping
-        ].map { |name| Sequel[:lots][name] },
-        *%i[key].map { |name| Sequel[:foods][name].as(:"food_#{name}") }
-      ].freeze
-
       # What a stack of the core is made from, and nothing else: amounts in millionths, which are whole numbers.
       # SELECT lots.id, ..., (on_hand * 1000000)::bigint AS on_hand_micro, ... FROM lots
       #   WHERE household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, id
-      def narrow = narrowed(rows(:lots).where { on_hand > 0 }).order(Sequel.asc(:usable_until, nulls: :last), :id)
+      def narrow = front_first(narrowed(rows(:lots).where { on_hand > 0 }))
 
       # The same of some stacks, there or gone.
-      def narrow_of(ids) = narrowed(rows(:lots).where(id: ids)).order(Sequel.asc(:usable_until, nulls: :last), :id)
+      def narrow_of(ids) = front_first(narrowed(rows(:lots).where(id: ids)))
 
       # The same of what stands in some places.
       def narrow_in(place_ids) = narrow.where(place_id: place_ids)
@@ -120,7 +80,7 @@ module NutShelf
       ].freeze
       MICRO = 1_000_000
 
-      # @return [Hash]
+      # @return [Rows::Lot]
       # @raise [Missing]
       def one(id) = found(rows(:lots).where(id: id).first, "stack")
 
@@ -130,12 +90,15 @@ module NutShelf
 
       # Locks stacks in the order of their ids, so that two acts never wait for each other.
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
-      def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_hash(:id)
+      # @return [Hash{Integer=>Rows::Lot}]
+      def lock(ids) = rows(:lots).where(id: ids).order(:id).for_update.to_h { |lot| [lot.id, lot] }
 
       # The same for stacks of which only the day they were seen matters: hundreds of them in a count.
       # SELECT id, seen_on FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id FOR UPDATE
-      # @return [Array<Hash>]
-      def lock_seen(ids) = rows(:lots).where(id: ids).order(:id).for_update.select(:id, :seen_on).all
+      # @return [Array<Rows::Sighting>]
+      def lock_seen(ids)
+        rows_as(rows(:lots).where(id: ids).order(:id).for_update.select(:id, :seen_on), Rows::Sighting).all
+      end
 
       # Places where something stands that none of these stacks is.
       # SELECT DISTINCT place_id FROM lots WHERE ... on_hand > 0 AND level IS NULL AND id NOT IN (...)
@@ -148,7 +111,7 @@ module NutShelf
           .select_map(:place_id)
       end
 
-      # @return [Hash] locked
+      # @return [Rows::Lot] locked
       # @raise [Missing]
       def lock_one(id) = found(lock([id])[id], "stack")
 
@@ -205,10 +168,8 @@ module NutShelf
       end
 
       # SELECT * FROM lots WHERE household_id = 7 AND on_hand > 0 ORDER BY id
-      def all_with_food = rows(:lots).where { on_hand > 0 }.order(:id).all
-
-      # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
-      def count_by_place = rows(:lots).where { on_hand > 0 }.group_and_count(:place_id).as_hash(:place_id, :count)
+      # @return [Array<Rows::Lot>]
+      def all = rows(:lots).where { on_hand > 0 }.order(:id).all
 
       # Everything a list needs to be read in again to the same stock.
       def for_export
@@ -219,11 +180,11 @@ module NutShelf
           .select_all(:lots)
           .select_append(Sequel[:foods][:name].as(:food_name), Sequel[:places][:name].as(:place_name))
           .order(Sequel[:places][:position], Sequel[:foods][:name], Sequel[:lots][:id])
-          .all
+          .then { |found| rows_as(found, Rows::ExportedLot).all }
       end
 
       # Whether stock equals the sum of its movements, for drills and specs.
-      # @return [Array<Hash>] stacks where it does not
+      # @return [Array<Rows::Imbalance>] stacks where it does not
       def out_of_balance
         # Right after a large import the planner has no figures yet and would compare every stack with every sum.
         db.run("SET LOCAL enable_nestloop = off")
@@ -243,7 +204,7 @@ module NutShelf
               Sequel.expr(Sequel[:lots][:value_minor] => Sequel.function(:coalesce, Sequel[:sums][:value], 0))
           )
           .select(Sequel[:lots][:id], Sequel[:lots][:on_hand], Sequel[:sums][:quantity])
-          .all
+          .then { |found| rows_as(found, Rows::Imbalance).all }
       end
 
       # @param values [Hash{Symbol=>Object}] as an event kept them in JSON
@@ -252,8 +213,10 @@ module NutShelf
 
       private
 
+      def front_first(found) = found.order(Sequel.asc(Sequel[:lots][:usable_until], nulls: :last), Sequel[:lots][:id])
+
       def narrowed(found)
-        found.select(*NARROW, micro(:on_hand), micro(:pack_amount))
+        found.naked.select(*NARROW, micro(:on_hand), micro(:pack_amount))
       end
 
       def micro(name) = Sequel.cast(Sequel[name] * MICRO, :bigint).as(:"#{name}_micro")

@@ -14,29 +14,17 @@ module NutShelf
           .where(on_date: from..to)
           .exclude(status: "dropped")
           .all
-          .sort_by { |row| [row[:on_date], ORDER.fetch(row[:meal]), row[:id]] }
+          .sort_by { |meal| [meal.on_date, ORDER.fetch(meal.meal), meal.id] }
       end
 
-      # @return [Hash] locked
-      # @raise [Missing]
-      def one(id) = found(rows(:meals).where(id: id).for_update.first, "meal")
-
-      # @return [Hash] with its dish's name and minutes
+      # @return [Rows::ListedMeal] with its dish's name and minutes
       # @raise [Missing]
       def listed_one(id) = found(listed.where(Sequel[:meals][:id] => id).first, "meal")
-
-      # @return [Integer] id
-      def add(on_date:, meal:, recipe_id:, servings:, status: "planned")
-        insert(:meals, on_date: on_date, meal: meal, recipe_id: recipe_id, servings: servings, status: status)
-      end
-
-      # @param changes [Hash] by column
-      def update(id, changes) = rows(:meals).where(id: id).update(changes)
 
       private
 
       def listed
-        rows(:meals)
+        rows_as(rows(:meals), Rows::ListedMeal)
           .join(:recipes, { household_id: Sequel[:meals][:household_id], id: Sequel[:meals][:recipe_id] })
           .select_all(:meals)
           .select_append(

@@ -18,7 +18,7 @@ module NutShelf
         (food_ids ? rows(:packs).where(food_id: food_ids) : rows(:packs))
           .order(:id)
           .all
-          .group_by { |row| row[:food_id] }
+          .group_by(&:food_id)
       end
 
       # SELECT packs.* FROM packs JOIN pack_barcodes ... WHERE code = '04006381333931'
@@ -44,9 +44,9 @@ module NutShelf
         pack_id ? learn_barcode(code: code, pack_id: pack_id) : rows(:pack_barcodes).where(code: code).delete
       end
 
-      # @return [Array<Hash>] every code that was learnt, with its pack
+      # @return [Array<Rows::Barcode>] every code that was learnt, with its pack
       def barcodes
-        rows(:pack_barcodes)
+        rows_as(rows(:pack_barcodes), Rows::Barcode)
           .join(:packs, { household_id: Sequel[:pack_barcodes][:household_id], id: Sequel[:pack_barcodes][:pack_id] })
           .select(:code, Sequel[:packs][:food_id], Sequel[:packs][:amount], Sequel[:packs][:dimension])
           .order(:code)
@@ -72,7 +72,7 @@ module NutShelf
             .distinct(:food_id, :dimension)
             .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id))
             .all
-        found.sort_by { |row| [row[:observed_on], row[:id]] }.reverse.group_by { |row| row[:food_id] }
+        found.sort_by { |row| [row.observed_on, row.id] }.reverse.group_by(&:food_id)
       end
     end
   end

@@ -9,15 +9,15 @@ module NutShelf
     class Places < Table
       # SELECT * FROM places WHERE household_id = 7 AND archived_at IS NULL ORDER BY position, id
       # @return [Array<Core::Place>]
-      def all = rows(:places).where(archived_at: nil).order(:position, :id).map { |row| Places.value(row) }
+      def all = rows(:places).where(archived_at: nil).order(:position, :id).all
 
       # @return [Core::Place]
       # @raise [Missing]
-      def find(id) = Places.value(found(rows(:places).where(id: id).first, "place"))
+      def find(id) = found(rows(:places).where(id: id).first, "place")
 
       # Archived ones too: old stacks remember where they stood.
       # @return [Hash{Integer=>Core::Place}]
-      def by_id = rows(:places).order(:position, :id).to_h { |row| [row[:id], Places.value(row)] }
+      def by_id = rows(:places).order(:position, :id).to_h { |row| [row.id, row] }
 
       # Puts a place away that holds nothing.
       # @return [Boolean] false when something stands there, or in a place within it
@@ -37,7 +37,7 @@ module NutShelf
         walk.(id)
       end
 
-      # @return [Hash, nil] the latest picture of a place
+      # @return [Rows::Photo, nil] the latest picture of a place
       def photo(place_id)
         rows(:place_photos).where(place_id: place_id, archived_at: nil).order(Sequel.desc(:id)).first
       end
@@ -69,16 +69,6 @@ module NutShelf
           high_c: high_c,
           parent_id: parent_id,
           position: (rows(:places).max(:position) || 0) + 1
-        )
-      end
-
-      # @param row [Hash] of the table
-      # @return [Core::Place]
-      def self.value(row)
-        Core::Place.new(
-          **row.except(:household_id, :name, :inner_mm),
-          name: row[:name].to_s,
-          inner_mm: row[:inner_mm]&.to_a.freeze
         )
       end
     end

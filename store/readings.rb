@@ -6,7 +6,7 @@ module NutShelf
   module Store
     # The last reading of a device that speaks to the household, such as a kitchen scale.
     class Readings < Table
-      # @return [Hash, nil] :reading and :read_at
+      # @return [Rows::Reading, nil]
       def last(device) = rows(:device_readings).where(device: device).first
 
       # INSERT INTO device_readings ... ON CONFLICT (household_id, device) DO UPDATE SET reading = ...

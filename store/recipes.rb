@@ -12,7 +12,7 @@ module NutShelf
       def values(ids = nil)
         found = ids ? rows(:recipes).where(id: ids) : rows(:recipes)
         lines = lines_of(found.select(:id))
-        found.order(:name).all.to_h { |row| [row[:id], value(row, lines.fetch(row[:id], []))] }
+        found.order(:name).all.to_h { |row| [row.id, value(row, lines.fetch(row.id, []))] }
       end
 
       # @return [Core::Recipe]
@@ -39,26 +39,21 @@ module NutShelf
           .select_all(:recipe_lines)
           .select_append(Sequel.function(:coalesce, Sequel[:foods][:reference_key], Sequel[:foods][:key]).as(:food_key))
           .all
-          .group_by { |row| row[:recipe_id] }
+          .group_by(&:recipe_id)
       end
 
       def value(row, lines)
         Core::Recipe.new(
-          **row.slice(:key, :name, :meal, :servings, :active_minutes, :total_minutes, :leftover_days, :freezes),
-          gear: row[:gear].to_a,
-          steps: row[:steps].to_a,
-          tags: row[:tags].to_a,
+          **row.slice(*Rows::Recipe::FIELDS - [:id]),
           lines: lines.map { |line| line_value(line) }.freeze
         )
       end
 
       def line_value(row)
         Core::RecipeLine.new(
-          food_key: row[:food_key],
-          quantity: Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym),
-          optional: row[:optional],
-          substitutes: row[:substitutes].to_h.transform_values(&:to_r).freeze,
-          note: row[:note]
+          **row.slice(:food_key, :optional, :note),
+          quantity: Core::Quantity.new(row.amount, row.dimension.to_sym),
+          substitutes: row.substitutes.transform_values(&:to_r).freeze
         )
       end
 
@@ -77,7 +72,7 @@ module NutShelf
           household_id: household_id,
           recipe_id: recipe_id,
           food_id: food_ids.fetch(line.food_key),
-          amount: BigDecimal(line.quantity.to_decimal),
+          amount: line.quantity.amount,
           dimension: line.quantity.dimension.to_s,
           optional: line.optional,
           substitutes: json(line.substitutes.transform_values { |factor| Core::Decimal.print(factor) }),
@@ -87,5 +82,3 @@ module NutShelf
     end
   end
 end
-
-require "bigdecimal"

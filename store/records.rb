@@ -12,15 +12,13 @@ module NutShelf
       TABLES = {
         "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules,
         "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
-        "count_line" => :count_lines, "household" => :households
+        "count_line" => :count_lines, "household" => :households, "meal" => :meals
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
-      # @return [Hash, Core::Place]
-      def lock(kind, id)
-        row = found(scope(kind).where(id: id).for_update.first, kind)
-        kind == "place" ? Places.value(row) : row
-      end
+      # @return [#id, #slice] a value of Rows, or Core::Place
+      # @raise [Missing]
+      def lock(kind, id) = found(scope(kind).where(id: id).for_update.first, kind)
 
       # @return [Integer] id
       def add(kind, facts) = insert(TABLES.fetch(kind), wrapped(kind, facts))
@@ -41,6 +39,8 @@ module NutShelf
           scope(kind).where(id: id).update(removed: true)
         when "count"
           scope(kind).where(id: id).update(status: "thrown")
+        when "meal"
+          scope(kind).where(id: id).update(status: "dropped")
         else
           scope(kind).where(id: id).update(archived_at: Sequel::CURRENT_TIMESTAMP)
         end
@@ -63,9 +63,11 @@ module NutShelf
 
       private
 
-      def versioned?(kind) = !%w[count count_line keeping photo].include?(kind)
+      def versioned?(kind) = !%w[count count_line keeping meal photo].include?(kind)
 
-      def scope(kind) = kind == "household" ? db[:households].where(id: household_id) : rows(TABLES.fetch(kind))
+      def scope(kind) = kind == "household" ? house : rows(TABLES.fetch(kind))
+
+      def house = rows_as(db[:households].where(id: household_id), Rows::Household)
 
       def wrapped(kind, facts)
         plain = facts.reject { |_, value| value.is_a?(Sequel::SQL::Expression) }

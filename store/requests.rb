@@ -8,7 +8,7 @@ module NutShelf
     class Requests < Table
       # Claims a key inside the act's transaction. A second request with the same key waits here for the first.
       # INSERT INTO stored_requests (...) VALUES (...) ON CONFLICT DO NOTHING
-      # @return [Hash, nil] nil when the key is new, else the stored row
+      # @return [Rows::Request, nil] nil when the key is new
       def claim(account_id:, key:, request_hash:)
         fresh =
           db[:stored_requests]

@@ -11,13 +11,13 @@ module NutShelf
       # @return [Hash{Array=>Core::KeepingRow}] by [scope, place, state] or [scope, place, state, storage]
       def own
         all.to_h do |row|
-          storage = row[:storage].empty? ? nil : row[:storage]
+          storage = row.storage.empty? ? nil : row.storage
           [
-            [*row.values_at(:scope, :place, :state), *storage],
+            [row.scope, row.place, row.state, *storage],
             Core::KeepingRow.new(
               **row.slice(:scope, :place, :state, :low, :high),
-              kind: row[:kind].to_sym,
-              own_reason: row[:reason],
+              kind: row.kind.to_sym,
+              own_reason: row.reason,
               storage: storage,
               signs_to_discard: "",
               method: "",

@@ -27,6 +27,10 @@ module NutShelf
         @openers = {}
       end
 
+      # @param rows [Array<Hash>] of Lots#narrow
+      # @return [Array<Integer>] whose foods must be known
+      def self.food_ids(rows) = rows.map { |row| row[:food_id] }.uniq
+
       # Spelt out, field by field, so that no hash is made for any of thousands.
       # @param row [Hash] of Lots#narrow
       # @return [Core::Stack]

@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
 require "sequel"
+require_relative "errors"
+require_relative "rows"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -18,11 +21,15 @@ module NutShelf
       attr_reader :db, :household_id
 
       # SELECT * FROM name WHERE household_id = 7
-      def rows(name) = db[name].where(Sequel[name][:household_id] => household_id)
+      def rows(name) = Rows.of_table(db[name].where(Sequel[name][:household_id] => household_id), name)
+
+      # @param made [Class] of values, see Rows
+      # @return [Sequel::Dataset] whose rows are such values
+      def rows_as(found, made) = Rows.typed(found, made)
 
       def insert(name, values) = db[name].insert(household_id: household_id, **values)
 
-      def json(value) = Sequel.pg_jsonb(value)
+      def json(value) = Sequel.pg_jsonb(Typing.plain(value))
 
       def array(values) = Sequel.pg_array(values, :text)
 
@@ -30,5 +37,3 @@ module NutShelf
     end
   end
 end
-
-require_relative "errors"

@@ -22,10 +22,14 @@ module NutShelf
       # @return [Symbol] the column that holds its revision
       def column(topic) = :"#{topic}_revision"
 
-      # @param row [Hash] of the household
+      # @param house [Rows::Household]
+      # @return [Integer] when it was last written to
+      def revision(house, topic) = house.public_send(column(topic))
+
+      # @param house [Rows::Household]
       # @param topics [Array<Symbol>]
       # @return [Array<Integer>] their revisions
-      def revisions(row, topics) = topics.map { |topic| row.fetch(column(topic)) }
+      def revisions(house, topics) = topics.map { |topic| revision(house, topic) }
     end
   end
 end

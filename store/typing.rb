@@ -2,14 +2,55 @@
 
 require "bigdecimal"
 require "date"
+require "json"
 require "sequel"
+require_relative "../core/quantity/decimal"
 
 module NutShelf
   module Store
-    # Values that went through JSON (what an event kept, what a backup holds) back to what their column holds. The
-    # column's own type decides, never its name.
+    # Values as columns hold them, both ways; the column's own type decides, never its name. Numbers with decimals are
+    # Rational in values (see Rows), JSON and lists are frozen.
     module Typing
+      # PostgreSQL's numbers of types: jsonb, integer[], text[].
+      JSONB = 3802
+      LISTS = [1007, 1009].freeze
+
+      # How numbers with decimals are written.
+      module Literals
+        private
+
+        def literal_other_append(sql, value)
+          value.is_a?(Rational) ? sql << Core::Decimal.print(value) : super
+        end
+      end
+
       module_function
+
+      # Teaches a connection how to read and write them.
+      # @param db [Sequel::Database]
+      # @return [Sequel::Database] the same
+      def teach(db)
+        db.extension :pg_json, :pg_array
+        db.add_conversion_proc(JSONB) { |text| JSON.parse(text, freeze: true) }
+        LISTS.each do |type|
+          reads = db.conversion_procs.fetch(type)
+          db.add_conversion_proc(type) { |text| reads.call(text).to_a.each(&:freeze).freeze }
+        end
+        db.extend_datasets(Literals)
+        db
+      end
+
+      # @return [Object] as JSON keeps it: numbers with decimals and days as text
+      def plain(value)
+        case value
+        when Hash then value.to_h { |name, one| [name.to_s, plain(one)] }
+        when Array then value.map { |one| plain(one) }
+        when Rational, BigDecimal then Core::Decimal.print(value)
+        when Date then value.iso8601
+        when Symbol then value.to_s
+        else value
+        end
+      end
 
       # @param db [Sequel::Database]
       # @param table [Symbol]
@@ -35,7 +76,7 @@ module NutShelf
         when "date"
           value.is_a?(Date) ? value : Date.iso8601(value)
         when /\Anumeric/
-          value.is_a?(BigDecimal) ? value : BigDecimal(value.to_s)
+          value.is_a?(Numeric) ? value.to_r : Rational(value.to_s)
         else
           value
         end

@@ -13,7 +13,7 @@ module NutShelf
       # SELECT lots.food_id, lots.dimension, acts.occurred_on, seen.after->>'since' AS since, -sum(quantity) FROM
       #   movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4; packs of unknown size are
       # counted by themselves, as "pack": they are no pieces
-      # @return [Array<Hash>] :food_id, :dimension, :occurred_on, :since, :used
+      # @return [Array<Rows::Use>]
       def daily(today, food_ids: nil)
         seen =
           db[:lot_events].where(household_id: household_id, kind: "seen").select(
@@ -32,7 +32,7 @@ module NutShelf
         found
           .group(Sequel[:lots][:food_id], unit, Sequel[:acts][:occurred_on], Sequel[:seen][:since])
           .select(*columns, Sequel.lit("-sum(movements.quantity)").as(:used))
-          .all
+          .then { |uses| rows_as(uses, Rows::Use).all }
       end
 
       # @return [Hash{Integer=>Date}] the day each food first came into the house

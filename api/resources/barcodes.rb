@@ -13,9 +13,9 @@ module NutShelf
             barcodes:
               room.house.packs.barcodes.map do |row|
                 {
-                  code: row[:code],
-                  food_id: row[:food_id],
-                  food: room.food_row(row[:food_id])[:name].to_s,
+                  code: row.code,
+                  food_id: row.food_id,
+                  food: room.food_row(row.food_id).name,
                   pack: words(row, room)
                 }
               end
@@ -25,7 +25,7 @@ module NutShelf
 
       post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
 
-      helpers { def words(row, room) = room.size(Core::Quantity.new(row[:amount].to_r, row[:dimension].to_sym)) }
+      helpers { def words(row, room) = room.size(Core::Quantity.new(row.amount, row.dimension.to_sym)) }
     end
   end
 end

@@ -27,7 +27,7 @@ module NutShelf
       helpers do
         def feed(room)
           thawing = Desk::Thawing.new(room, Desk::Plan.new(room)).tasks
-          Exchange::CalendarFeed.new(room.household[:name], room.today.to_time.utc, house: room.household[:uid]).write(
+          Exchange::CalendarFeed.new(room.household.name, room.today.to_time.utc, house: room.household.uid).write(
             Desk::CalendarOf.new(room, thawing).entries
           )
         end

@@ -36,11 +36,11 @@ module NutShelf
         def container(row, room)
           {
             **row.slice(:id, :kind, :shape, :capacity_ml, :owned, :in_use, :place_id, :version),
-            name: row[:name],
-            empty: row[:owned] - row[:in_use],
-            tare_g: decimal(row[:tare_g]),
-            full_at: decimal(row[:full_at]),
-            place: row[:place_id] && room.place(row[:place_id]).name
+            name: row.name,
+            empty: row.owned - row.in_use,
+            tare_g: decimal(row.tare_g),
+            full_at: decimal(row.full_at),
+            place: row.place_id && room.place(row.place_id).name
           }
         end
 
@@ -52,11 +52,11 @@ module NutShelf
           food = room.food(food_id)
           fill =
             Core::Fill.new(
-              capacity_ml: row[:capacity_ml].to_r,
+              capacity_ml: row.capacity_ml,
               food: food,
               cursor: room.shelf.cursor(allow_look: false),
               on: room.today,
-              freezing: params[:freezing] == "yes" ? row[:shape] : nil
+              freezing: params[:freezing] == "yes" ? row.shape : nil
             )
           {
             amount: words(room, fill.grams),

@@ -40,18 +40,18 @@ module NutShelf
       helpers do
         def overview(room)
           due = Desk::PlacesDue.new(room).all
-          counts = room.house.lots.count_by_place
+          counts = room.house.lots.stacks_by_place
           {
             places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
             open:
               room.house.counts.open.map do |count|
                 {
-                  id: count[:id],
-                  place_id: count[:place_id],
-                  place: room.place(count[:place_id]).name,
-                  person: count[:person],
-                  started_at: count[:started_at].utc.iso8601,
-                  lines: room.house.counts.lines(count[:id]).size
+                  id: count.id,
+                  place_id: count.place_id,
+                  place: room.place(count.place_id).name,
+                  person: count.person,
+                  started_at: count.started_at.utc.iso8601,
+                  lines: room.house.counts.lines(count.id).size
                 }
               end
           }

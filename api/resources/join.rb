@@ -14,7 +14,7 @@ module NutShelf
       post("/look") do
         json(
           invitation(body_as("JoinLook")[:token]).then do |found|
-            { household: found[:household_name], name: found[:name], role: found[:role], email: found[:for_email] }
+            { household: found.household_name, name: found.name, role: found.role, email: found.for_email }
           end
         )
       end
@@ -22,11 +22,11 @@ module NutShelf
       post("/") do
         input = body_as("Join")
         found = invitation(input[:token])
-        signed_in = found[:for_account_id] ? nil : env["nut_shelf.account_id"]
+        signed_in = found.for_account_id ? nil : env["nut_shelf.account_id"]
         hash = signed_in ? nil : password_hash(found, input)
         account = office.database.outside_at_once { |db| welcome(db, input, hash, signed_in) }
         env["nut_shelf.login"].call(account) unless signed_in
-        env["nut_shelf.choose"].call(found[:household_id])
+        env["nut_shelf.choose"].call(found.household_id)
         json({ joined: true })
       end
 
@@ -41,7 +41,7 @@ module NutShelf
 
         # Before the link is used up, and outside any transaction: hashing takes its time.
         def password_hash(found, input)
-          unless found[:for_account_id] || input[:email]
+          unless found.for_account_id || input[:email]
             missing("/email", "An e-mail address is needed.", "Say where you can be reached.")
           end
           missing("/password", "A password is needed.", "Choose one.") unless input[:password]
@@ -55,13 +55,13 @@ module NutShelf
 
         def welcome(db, input, hash, signed_in)
           found = Store::Doors.invitation(db, input[:token]) || used_up
-          Store::Accounts.enter(db, found[:household_id])
+          Store::Accounts.enter(db, found.household_id)
           refuse_member(db, signed_in, found) if signed_in
-          refuse_known(db, input) unless signed_in || found[:for_account_id]
+          refuse_known(db, input) unless signed_in || found.for_account_id
           # Two who hold the same link: only the first gets in.
-          used_up if Store::Doors.new(db, found[:household_id]).use_invitation(found[:id]).zero?
-          Store::Households.new(db, found[:household_id]).bump
-          return again(db, found[:for_account_id], hash) if found[:for_account_id]
+          used_up if Store::Doors.new(db, found.household_id).use_invitation(found.id).zero?
+          Store::Households.new(db, found.household_id).bump
+          return again(db, found.for_account_id, hash) if found.for_account_id
 
           belong(
             db,
@@ -69,7 +69,7 @@ module NutShelf
               Store::Accounts.add(
                 db,
                 email: input[:email],
-                name: (input[:name] || found[:name]).strip,
+                name: (input[:name] || found.name).strip,
                 password_hash: hash
               ),
             found
@@ -77,12 +77,10 @@ module NutShelf
         end
 
         def refuse_member(db, account, found)
-          unless Store::Households.membership(db, account, found[:household_id])&.fetch(:household_id) ==
-              found[:household_id]
-            return
-          end
+          return unless Store::Households.membership(db, account,
+            found.household_id)&.household_id == found.household_id
 
-          refuse("taken", "You belong to #{found[:household_name]} already.", "Keep the link for somebody else.")
+          refuse("taken", "You belong to #{found.household_name} already.", "Keep the link for somebody else.")
         end
 
         def refuse_known(db, input)
@@ -102,7 +100,7 @@ module NutShelf
         end
 
         def belong(db, id, found)
-          Store::Households.join(db, account_id: id, household_id: found[:household_id], role: found[:role])
+          Store::Households.join(db, account_id: id, household_id: found.household_id, role: found.role)
           id
         end
       end

@@ -37,8 +37,8 @@ module NutShelf
           guide = Core::Guide.new(room.catalog, food, room.policy)
           {
             food_id: id,
-            food: row[:name].to_s,
-            aisle: row[:aisle],
+            food: row.name,
+            aisle: row.aisle,
             school: room.policy.school_words,
             opened_where: food.opened_where,
             freezes: food.freezes,
@@ -49,7 +49,7 @@ module NutShelf
             no_opened_limit: food.no_opened_limit,
             table:
               guide.table.map do |line|
-                { situation: line[:situation], places: line[:places].map { |place, one| cell(place, one) } }
+                { situation: line.situation, places: line.places.map { |place, one| cell(place, one) } }
               end,
             methods:
               guide.methods_compared.map do |one|
@@ -78,27 +78,27 @@ module NutShelf
         # What a keeper may put right of it.
         def known(room, row, food)
           {
-            own: row[:reference_key].nil?,
-            version: row[:version],
-            name: row[:name].to_s,
-            nicknames: row[:nicknames].to_a,
+            own: row.reference_key.nil?,
+            version: row.version,
+            name: row.name,
+            nicknames: row.nicknames,
             allergens: food.allergens.to_a,
             packs: FoodView.new(room).packs(row),
             mark: FoodView.new(room).mark(row),
-            food_group: row[:food_group],
-            home_place_id: row[:home_place_id],
+            food_group: row.food_group,
+            home_place_id: row.home_place_id,
             like: like(room, row)
           }
         end
 
         def like(room, row)
-          return unless row[:class_key] && !row[:reference_key]
+          return unless row.class_key && !row.reference_key
 
-          room.catalog.foods[row[:class_key]]&.name || room.catalog.class_names[row[:class_key]]
+          room.catalog.foods[row.class_key]&.name || room.catalog.class_names[row.class_key]
         end
 
         def cell(place, one)
-          row = one[:row]
+          row = one.row
           unless row
             return (
               {
@@ -108,9 +108,9 @@ module NutShelf
                 words: nil,
                 kind: nil,
                 advice: "",
-                reason: one[:reason].to_s,
+                reason: one.reason.to_s,
                 own_reason: nil,
-                unsafe: one[:outcome] == :unsafe,
+                unsafe: one.outcome == :unsafe,
                 state: nil
               }
             )
@@ -118,7 +118,7 @@ module NutShelf
 
           {
             place: place,
-            days: one[:days],
+            days: one.days,
             span: row.span,
             words: row.span_words,
             kind: row.kind.to_s,
@@ -138,22 +138,22 @@ module NutShelf
         end
 
         def own(room, food)
-          room.house.rules.all.select { |row| row[:scope] == food.key }.map do |row|
+          room.house.rules.all.select { |row| row.scope == food.key }.map do |row|
             {
               **row.slice(:id, :place, :state, :low, :high, :kind, :reason),
-              storage: row[:storage].empty? ? nil : row[:storage]
+              storage: row.storage.empty? ? nil : row.storage
             }
           end
         end
 
         def figures(room, row)
-          rate = Desk::UsageOf.new(room).rate(row[:id], row[:dimension])
+          rate = Desk::UsageOf.new(room).rate(row.id, row.dimension)
           {
-            dimension: row[:dimension],
+            dimension: row.dimension,
             weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil,
             steps: rate.steps,
-            **%i[working_amount weekly_said g_per_ml g_per_piece].to_h do |name|
-              [name, row[name] && Core::Decimal.print(row[name].to_r)]
+            **row.slice(:working_amount, :weekly_said, :g_per_ml, :g_per_piece).transform_values do |figure|
+              figure && Core::Decimal.print(figure)
             end
           }
         end

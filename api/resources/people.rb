@@ -21,7 +21,7 @@ module NutShelf
             members:
               if room.caller.keeper?
                 room.house.doors.members.map do |row|
-                  { **row, email: row[:email].to_s, you: row[:account_id] == room.caller.account_id }
+                  { **row.to_h, email: row.email, you: row.account_id == room.caller.account_id }
                 end
               else
                 []
@@ -29,7 +29,7 @@ module NutShelf
             invitations:
               if room.caller.keeper?
                 room.house.doors.invitations.map do |row|
-                  { id: row[:id], name: row[:name], role: row[:role], expires_at: row[:expires_at].utc.iso8601 }
+                  { id: row.id, name: row.name, role: row.role, expires_at: row.expires_at.utc.iso8601 }
                 end
               else
                 []
@@ -39,31 +39,31 @@ module NutShelf
                 .house
                 .doors
                 .feeds
-                .select { |row| row[:account_id] == room.caller.account_id }
-                .map { |row| { id: row[:id], made_at: row[:made_at].utc.iso8601 } },
+                .select { |row| row.account_id == room.caller.account_id }
+                .map { |row| { id: row.id, made_at: row.made_at.utc.iso8601 } },
             ways: ways(room)
           }
         end
 
         def person(row)
           {
-            id: row[:id],
-            name: row[:name],
-            portion_factor: Core::Decimal.print(row[:portion_factor].to_r),
-            strict: row[:strict],
-            eats: row[:eats],
-            excludes: row[:excludes].to_a,
-            note: row[:note],
-            version: row[:version]
+            id: row.id,
+            name: row.name,
+            portion_factor: Core::Decimal.print(row.portion_factor),
+            strict: row.strict,
+            eats: row.eats,
+            excludes: row.excludes,
+            note: row.note,
+            version: row.version
           }
         end
 
         def ways(room)
-          settings = room.household[:settings].to_h
+          settings = room.household.settings
           {
-            name: room.household[:name],
-            school: room.household[:school],
-            version: room.household[:version],
+            name: room.household.name,
+            school: room.household.school,
+            version: room.household.version,
             front_days: settings.fetch("front_days", 7),
             soon_days: settings.fetch("soon_days", 30),
             plan_looks: settings.fetch("plan_looks", true),
@@ -72,8 +72,8 @@ module NutShelf
             measures: settings.fetch("measures", "metric"),
             degrees: settings.fetch("degrees", "c"),
             languages: settings.fetch("languages", []),
-            day_order: room.household[:day_order],
-            currency: room.household[:currency],
+            day_order: room.household.day_order,
+            currency: room.household.currency,
             currency_fixed: !room.house.packs.no_price?
           }
         end

@@ -14,7 +14,7 @@ module NutShelf
     class Places < Base
       get("/") do
         view(:stock, :rules) do |room|
-          counts = room.house.lots.count_by_place
+          counts = room.house.lots.stacks_by_place
           photos = room.house.places.photo_ids
           { places: room.places.values.map { |row| PlaceView.row(row, counts.fetch(row.id, 0), photos.key?(row.id)) } }
         end
@@ -38,9 +38,9 @@ module NutShelf
         office.database.within(caller.household_id) do |db|
           photo = Store::House.new(db, caller.household_id).places.photo(id_param) or
             refuse("not_found", "There is no picture of it.", "Take one.")
-          content_type photo[:media_type]
+          content_type photo.media_type
           headers "cache-control" => "private, max-age=60", "x-content-type-options" => "nosniff"
-          photo[:bytes].to_s
+          photo.bytes.to_s
         end
       end
 

@@ -19,11 +19,11 @@ module NutShelf
         view(:stock, :rules) do |room|
           wanted[:pack_id] ||= pack_of(room, code) if code
           rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
-          stacks = StackView.new(room).all(rows.map { |row| row[:id] })
+          stacks = StackView.new(room).all(rows.map(&:id))
           {
             stacks:
               rows.map do |row|
-                { stack: stacks.fetch(row[:id]), lot_text: row[:lot_text], place: room.place(row[:place_id]).name }
+                { stack: stacks.fetch(row.id), lot_text: row.lot_text, place: room.place(row.place_id).name }
               end
           }
         end
@@ -35,7 +35,7 @@ module NutShelf
         # A pack by its bar code; a code nobody learnt means no pack here.
         def pack_of(room, code)
           pack = code.match?(/\A\d{8,14}\z/) && room.house.packs.by_barcode(Core::CheckDigit.gtin14(code))
-          pack ? pack[:id] : 0
+          pack ? pack.id : 0
         end
 
         def words(name)

@@ -16,7 +16,7 @@ module NutShelf
             Store::House.new(db, caller.household_id).containers.find(id_param(:container_id))
           json Devices::Scale
             .new(Store::House.new(db, caller.household_id).readings)
-            .weigh(tare: jar && jar[:tare_g])
+            .weigh(tare: jar && jar.tare_g)
             .to_h
         end
       end

@@ -26,7 +26,7 @@ module NutShelf
             .database
             .outside { |db| Store::Households.memberships(db, account) }
             .to_a
-            .any? { |row| row[:household_id] == id }
+            .any? { |row| row.household_id == id }
         refuse("not_found", "You do not belong to that household.", "Choose one of yours.") unless there
         env["nut_shelf.choose"].call(id)
         env["nut_shelf.household_id"] = id
@@ -104,17 +104,17 @@ module NutShelf
         # The membership in force, the account, and every household it belongs to.
         def belonging(db, account_id)
           rows = Store::Households.memberships(db, account_id)
-          names = rows.size > 1 ? Store::Households.named(db, rows.map { |row| row[:household_id] }) : {}
+          names = rows.size > 1 ? Store::Households.named(db, rows.map(&:household_id)) : {}
           [
-            rows.find { |row| row[:household_id] == env["nut_shelf.household_id"] } || rows.first,
+            rows.find { |row| row.household_id == env["nut_shelf.household_id"] } || rows.first,
             Store::Accounts.find(db, account_id),
-            rows.map { |row| { id: row[:household_id], name: names.fetch(row[:household_id], ""), role: row[:role] } }
+            rows.map { |row| { id: row.household_id, name: names.fetch(row.household_id, ""), role: row.role } }
           ]
         end
 
         # In what amounts may be typed, each unit with what one of it is in g or ml.
         def units(row)
-          measures = Core::Measures.of(row[:settings].to_h.fetch("measures", "metric"))
+          measures = Core::Measures.of(row.settings.fetch("measures", "metric"))
           { g: :mass, ml: :volume }.transform_values do |dimension|
             measures.units(dimension).map { |words, factor| { words: words, is: factor.to_d(15).to_s("F") } }
           end
@@ -122,19 +122,19 @@ module NutShelf
 
         def signed(member, account)
           row =
-            office.database.within(member[:household_id]) { |db| Store::Households.new(db, member[:household_id]).row }
+            office.database.within(member.household_id) { |db| Store::Households.new(db, member.household_id).row }
           {
             person: {
-              name: account[:name],
-              role: member[:role]
+              name: account.name,
+              role: member.role
             },
             household: {
               **row.slice(:id, :name, :currency, :day_order, :school),
-              degrees: row[:settings].to_h.fetch("degrees", "c"),
+              degrees: row.settings.fetch("degrees", "c"),
               units: units(row)
             },
-            today: office.clock.today(row[:time_zone]).iso8601,
-            zone: row[:time_zone]
+            today: office.clock.today(row.time_zone).iso8601,
+            zone: row.time_zone
           }
         end
       end

@@ -18,19 +18,19 @@ module NutShelf
       # @return [Hash]
       def call
         lines = @counting.lines
-        by_lot = lines.select { |line| line[:lot_id] }.to_h { |line| [line[:lot_id], line] }
+        by_lot = lines.select(&:lot_id).to_h { |line| [line.lot_id, line] }
         expected = @counting.expected
         gone = by_lot.keys - expected.map(&:id)
         {
-          id: @count[:id],
-          status: @count[:status],
-          place_id: @count[:place_id],
-          place: @room.place(@count[:place_id]).name,
-          person: @count[:person],
-          started_at: @count[:started_at].utc.iso8601,
+          id: @count.id,
+          status: @count.status,
+          place_id: @count.place_id,
+          place: @room.place(@count.place_id).name,
+          person: @count.person,
+          started_at: @count.started_at.utc.iso8601,
           places: @counting.place_ids.map { |id| { id: id, name: @room.place(id).name } },
           expected: expected.map { |stack| expected(stack, by_lot[stack.id]) },
-          unexpected: lines.select { |line| line[:found] == "new" }.map { |line| unexpected(line) },
+          unexpected: lines.select { |line| line.found == "new" }.map { |line| unexpected(line) },
           moved_away: gone.size
         }
       end
@@ -60,41 +60,41 @@ module NutShelf
 
       def line(line, row)
         {
-          id: line[:id],
-          found: line[:found],
+          id: line.id,
+          found: line.found,
           words: words(line, row),
-          delta: line[:delta] && Core::Decimal.print(line[:delta].to_r),
-          level: line[:level],
-          person: line[:person]
+          delta: line.delta && Core::Decimal.print(line.delta.to_r),
+          level: line.level,
+          person: line.person
         }
       end
 
       def words(line, row)
-        return line[:level] if line[:found] == "level"
-        return "gone" if line[:found] == "gone" || line[:amount].zero?
+        return line.level if line.found == "level"
+        return "gone" if line.found == "gone" || line.amount.zero?
 
-        @room.wording(row, amount: line[:amount])
+        @room.wording(row, amount: line.amount)
       end
 
       def unexpected(line)
         stack = @counting.stack(line)
         {
-          id: line[:id],
+          id: line.id,
           words: stack.words,
           place_id: stack.place_id,
           place: @room.place(stack.place_id).name,
           printed_on: stack.printed_on&.iso8601,
-          person: line[:person]
+          person: line.person
         }
       end
 
       def changed(one)
         lot = one.lot
         {
-          line_id: one.line[:id],
-          lot_id: lot[:id],
-          name: lot[:label].empty? ? @room.food(lot[:food_id]).name : lot[:label],
-          place: @room.place(lot[:place_id]).name,
+          line_id: one.line.id,
+          lot_id: lot.id,
+          name: lot.name(@room.food(lot.food_id)),
+          place: @room.place(lot.place_id).name,
           expected: @room.wording(lot),
           found: found_words(lot, one.difference.delta),
           delta: signed(lot, one.difference.delta),
@@ -108,7 +108,7 @@ module NutShelf
       end
 
       def found_words(lot, delta)
-        left = lot[:on_hand].to_r + delta
+        left = lot.on_hand + delta
         left.zero? ? "nothing" : @room.wording(lot, amount: left)
       end
 
@@ -116,7 +116,7 @@ module NutShelf
 
       def found(one)
         {
-          line_id: one.line[:id],
+          line_id: one.line.id,
           lot_id: nil,
           name: @room.food(one.stack.food_id).name,
           place: @room.place(one.stack.place_id).name,
@@ -134,7 +134,7 @@ module NutShelf
 
       def candidate(candidate)
         lot = @room.house.lots.one(candidate.id)
-        where = @room.place(lot[:place_id]).name
+        where = @room.place(lot.place_id).name
         missing = candidate.missing.positive?
         {
           lot_id: candidate.id,

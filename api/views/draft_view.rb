@@ -38,7 +38,7 @@ module NutShelf
           amount: draft.amount && Core::Decimal.print(draft.amount),
           unit: draft.unit,
           amount_text: amount_text(draft),
-          food: food && { id: food[:id], name: food[:name].to_s },
+          food: food && { id: food.id, name: food.name },
           label: draft.label,
           date: draft.date&.iso8601,
           date_kind: draft.date_kind,
@@ -140,9 +140,9 @@ module NutShelf
       def value(field, value)
         case field
         when "food"
-          @words.rows[value]&.fetch(:id) || value
+          @words.rows[value]&.id || value
         when "place"
-          @words.place(value)&.fetch(:id) || value
+          @words.place(value)&.id || value
         else
           value
         end
@@ -160,8 +160,8 @@ module NutShelf
         return if food.nil? || place.nil? || draft.questions.any? { |question| DATED.include?(question.field) }
 
         stack = Desk::NewStack.new(@room, input(draft, food, place))
-        facts = stack.facts(dry: true)
-        dating = Desk::Redate.new(@room).judge({ **facts, start_place_id: place.id })
+        lot = Store::Rows::Lot.new(**stack.facts(dry: true), start_place_id: place.id)
+        dating = Desk::Redate.new(@room).judge(lot)
         { usable_until: dating.usable_until&.iso8601, state: dating.state, steps: dating.steps }
       rescue Desk::Invalid
         nil
@@ -170,7 +170,7 @@ module NutShelf
       def input(draft, food, place)
         kind = draft.date_kind
         {
-          food_id: food[:id],
+          food_id: food.id,
           place_id: place.id,
           count: Core::Decimal.print(draft.count),
           amount: draft.amount && Core::Decimal.print(draft.amount),

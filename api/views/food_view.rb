@@ -12,30 +12,30 @@ module NutShelf
         @room = room
       end
 
-      # @param rows [Array<Hash>] of Store::Foods
+      # @param rows [Array<Store::Rows::Food>]
       # @return [Array<Hash>]
       def plain(rows) = rows.map { |row| food(row, nil) }
 
-      # @param rows [Array<Hash>]
+      # @param rows [Array<Store::Rows::Food>]
       # @return [Array<Hash>]
       def usual(rows)
-        last = @room.house.foods.came_last(rows.map { |row| row[:id] })
-        rows.map { |row| food(row, last[row[:id]]) }
+        last = @room.house.foods.came_last(rows.map(&:id))
+        rows.map { |row| food(row, last[row.id]) }
       end
 
-      # @param row [Hash]
-      # @return [Array<Hash>] sizes of one pack, those this household has had first
+      # @param row [Store::Rows::Food]
+      # @return [Array<Core::Quantity>] sizes of one pack, those this household has had first
       def packs(row)
         had =
           (@had ||= @room.house.packs.by_food(nil))
-            .fetch(row[:id], [])
-            .map { |pack| Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym) }
-        [*had, *@room.catalog.foods[row[:reference_key]]&.typical_packs].uniq.map { |size| pack(size) }
+            .fetch(row.id, [])
+            .map { |pack| Core::Quantity.new(pack.amount.to_r, pack.dimension.to_sym) }
+        [*had, *@room.catalog.foods[row.reference_key]&.typical_packs].uniq.map { |size| pack(size) }
       end
 
-      # @param row [Hash]
+      # @param row [Store::Rows::Food]
       # @return [String]
-      def mark(row) = @room.office.marks.of(keys: row.values_at(:key, :reference_key), aisle: row[:aisle])
+      def mark(row) = @room.office.marks.of(keys: [row.key, row.reference_key], aisle: row.aisle)
 
       private
 
@@ -47,14 +47,14 @@ module NutShelf
       def food(row, last)
         known = Store::Foods.value(row, @room.catalog)
         {
-          id: row[:id],
-          key: row[:key],
-          name: row[:name].to_s,
-          aisle: row[:aisle],
-          food_group: row[:food_group],
-          dimension: row[:dimension],
+          id: row.id,
+          key: row.key,
+          name: row.name,
+          aisle: row.aisle,
+          food_group: row.food_group,
+          dimension: row.dimension,
           packs: packs(row),
-          own: row[:reference_key].nil?,
+          own: row.reference_key.nil?,
           allergens: known.allergens,
           mark: mark(row),
           date_kind: known.date_kind_usual,
@@ -65,15 +65,15 @@ module NutShelf
 
       # Where its place was taken away since, it has none.
       def came(last, row)
-        pack = last[:pack_amount]
+        pack = last.pack_amount
         {
           amount: pack && Core::Decimal.print(pack.to_r),
-          unit: StackView::UNITS.fetch(last[:dimension].to_sym),
-          noun: last[:noun],
-          place_id: [row[:home_place_id], last[:start_place_id]].find { |id| @room.places.key?(id) },
-          count: count(last[:quantity].to_r, pack&.to_r),
+          unit: StackView::UNITS.fetch(last.dimension.to_sym),
+          noun: last.noun,
+          place_id: [row.home_place_id, last.start_place_id].find { |id| @room.places.key?(id) },
+          count: count(last.quantity, pack&.to_r),
           days: days(last),
-          date_kind: last[:printed_kind]
+          date_kind: last.printed_kind
         }
       end
 
@@ -83,7 +83,7 @@ module NutShelf
       end
 
       # How far ahead its date lay when it came.
-      def days(last) = last[:printed_on] && last[:acquired_on] && [(last[:printed_on] - last[:acquired_on]).to_i, 0].max
+      def days(last) = last.printed_on && last.acquired_on && [(last.printed_on - last.acquired_on).to_i, 0].max
     end
   end
 end

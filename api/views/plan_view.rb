@@ -46,16 +46,16 @@ module NutShelf
       def not_for(clash) = { person: clash.person, because: clash.words(food_name(clash.food_key)) }
 
       def meal(row)
-        dish = @plan.all_missing.last[row[:id]]
+        dish = @plan.all_missing.last[row.id]
         {
-          id: row[:id],
-          on: row[:on_date].iso8601,
-          meal: row[:meal],
-          recipe_id: row[:recipe_id],
-          name: row[:recipe_name],
-          servings: Core::Decimal.print(row[:servings].to_r),
-          status: row[:status],
-          minutes: row[:total_minutes],
+          id: row.id,
+          on: row.on_date.iso8601,
+          meal: row.meal,
+          recipe_id: row.recipe_id,
+          name: row.recipe_name,
+          servings: Core::Decimal.print(row.servings),
+          status: row.status,
+          minutes: row.total_minutes,
           covered_percent: dish&.covered_percent,
           buy_minor: dish && @plan.to_buy(dish)
         }

@@ -81,23 +81,23 @@ module NutShelf
           )
         end
 
-        food = @room.food_row(pack[:food_id])
+        food = @room.food_row(pack.food_id)
         view = StackView.new(@room)
         blank.merge(
           kind: "pack",
           words: notes,
           code: gtin,
           food: {
-            id: food[:id],
-            name: food[:name].to_s
+            id: food.id,
+            name: food.name
           },
           pack: words(pack),
           draft: draft(pack, reading),
-          stacks: @room.stacks_like(food_id: food[:id]).map { |stack| view.call(stack) }
+          stacks: @room.stacks_like(food_id: food.id).map { |stack| view.call(stack) }
         )
       end
 
-      def words(pack) = @room.size(Core::Quantity.new(pack[:amount].to_r, pack[:dimension].to_sym))
+      def words(pack) = @room.size(Core::Quantity.new(pack.amount.to_r, pack.dimension.to_sym))
 
       def said(reading)
         return unless reading&.net_g || reading&.net_ml
@@ -112,11 +112,11 @@ module NutShelf
       # What the code says for putting it away; the place is still the person's to say.
       def draft(pack, reading)
         amount =
-          said(reading) || (pack && [Core::Decimal.print(pack[:amount].to_r), Core::Unit.base(pack[:dimension].to_sym)])
+          said(reading) || (pack && [Core::Decimal.print(pack.amount.to_r), Core::Unit.base(pack.dimension.to_sym)])
         # The shop's own last day is the stricter one; it stands where nothing else does.
         printed = reading&.use_by || reading&.best_before || reading&.sell_by
         {
-          food_id: pack && pack[:food_id],
+          food_id: pack&.food_id,
           count: (reading&.count || 1).to_s,
           amount: amount&.first,
           unit: amount&.last,

@@ -4,7 +4,7 @@ require_relative "../../core/dating/cautions"
 require_relative "../../core/dating/ripening"
 require_relative "../../desk/signs"
 require_relative "../../desk/usage_of"
-require_relative "../../desk/wrapping"
+require_relative "../../core/reference/wrapping"
 require_relative "../resources/care"
 require_relative "act_view"
 require_relative "stack_view"
@@ -17,19 +17,19 @@ module NutShelf
       def initialize(room, id)
         @room = room
         @lot = room.house.lots.one(id)
-        @food = room.food(@lot[:food_id])
+        @food = room.food(@lot.food_id)
       end
 
       # @return [Hash]
       def call
         {
-          stack: StackView.new(@room).all([@lot[:id]]).fetch(@lot[:id]),
+          stack: StackView.new(@room).all([@lot.id]).fetch(@lot.id),
           place: place,
           **days,
-          basis: @lot[:basis],
+          basis: @lot.basis,
           school: @room.policy.school_words,
-          steps: @lot[:steps].to_a,
-          warnings: @lot[:flags].map { |flag| flag["text"] },
+          steps: @lot.steps,
+          warnings: @lot.flags.map { |flag| flag["text"] },
           cautions: cautions,
           history: history(@lot),
           facts: facts,
@@ -44,62 +44,62 @@ module NutShelf
 
       private
 
-      def place = @room.place(@lot[:place_id]).name
+      def place = @room.place(@lot.place_id).name
 
-      def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot[name]&.iso8601] }
+      def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot.public_send(name)&.iso8601] }
 
       def facts
-        jar = @lot[:container_id] && @room.house.containers.any(@lot[:container_id])
+        jar = @lot.container_id && @room.house.containers.any(@lot.container_id)
         {
-          label: @lot[:label],
-          printed_on: @lot[:printed_on]&.iso8601,
-          printed_kind: @lot[:printed_kind],
-          made_on: @lot[:made_on]&.iso8601,
-          acquired_on: @lot[:acquired_on]&.iso8601,
-          directions: @lot[:directions],
-          bought_for: @lot[:bought_for],
-          lot_text: @lot[:lot_text],
-          wrapping: Desk::Wrapping.of(@room.stacks([@lot[:id]]).first, @food),
-          container: jar && jar[:name],
-          container_id: @lot[:container_id],
-          quarantined: @lot[:quarantined],
-          quarantine_reason: @lot[:quarantine_reason],
-          situation: @lot[:situation],
-          seen_on: @room.house.usage.seen_on([@lot[:id]])[@lot[:id]]&.iso8601
+          label: @lot.label,
+          printed_on: @lot.printed_on&.iso8601,
+          printed_kind: @lot.printed_kind,
+          made_on: @lot.made_on&.iso8601,
+          acquired_on: @lot.acquired_on&.iso8601,
+          directions: @lot.directions,
+          bought_for: @lot.bought_for,
+          lot_text: @lot.lot_text,
+          wrapping: Core::Wrapping.of(@lot, @food),
+          container: jar&.name,
+          container_id: @lot.container_id,
+          quarantined: @lot.quarantined,
+          quarantine_reason: @lot.quarantine_reason,
+          situation: @lot.situation,
+          seen_on: @room.house.usage.seen_on([@lot.id])[@lot.id]&.iso8601
         }
       end
 
       def look
         {
           kind: Desk::Signs.kind(@room, @lot),
-          signs: Desk::Signs.of(@room, @lot).map { |row| { sign: row[:sign], means: row[:means].to_s } }
+          signs: Desk::Signs.of(@room, @lot).map { |one| { sign: one.sign, means: one.means.to_s } }
         }
       end
 
       # How it is stored now, and the ways that have figures of their own.
       def storage
-        now = @lot[:history].to_a.reverse.find { |event| event["kind"] == "stored" }&.fetch("method") || @lot[:method]
+        now = @lot.history.reverse.find { |event| event["kind"] == "stored" }&.fetch("method") || @lot.method
         { now: now, ways: @room.catalog.rows_of(@food).filter_map(&:storage).uniq }
       end
 
-      def care = @room.house.care.of_lot(@lot[:id]).map { |row| Care.row(row, @room) }
+      def care = rules.map { |rule| Care.row(rule, @room) }
+
+      def rules = @rules ||= @room.house.care.of_lot(@lot.id)
 
       # What the keeping table advises for food kept like this, as far as nobody remembers it yet.
       def care_advised
-        known = care.map { |row| row[:title].downcase }
-        kind = @room.place(@lot[:place_id]).kind
-        row = @room.catalog.keeping(@food, @lot[:open] ? "opened" : @lot[:situation], kind, storage[:now]).row
-        if row.nil? || row.care_every_days.nil? || @lot[:frozen] || known.include?(row.care_text.to_s.downcase)
-          return []
-        end
+        known = rules.map { |rule| rule.title.downcase }
+        kind = @room.place(@lot.place_id).kind
+        row = @room.catalog.keeping(@food, @lot.open ? "opened" : @lot.situation, kind, storage[:now]).row
+        return [] if row.nil? || row.care_every_days.nil? || @lot.frozen || known.include?(row.care_text.to_s.downcase)
 
         [{ every_days: row.care_every_days, text: row.care_text }]
       end
 
       # How many of a batch to leave out and how many to move to the cold, and when.
       def ripening
-        unless @lot[:situation] == "ripening" && @lot[:ready_on] && @lot[:dimension] == "count" &&
-            @lot[:on_hand].positive?
+        unless @lot.situation == "ripening" && @lot.ready_on && @lot.dimension == "count" &&
+            @lot.on_hand.positive?
           return []
         end
 
@@ -107,11 +107,11 @@ module NutShelf
           %w[cupboard fridge].map do |kind|
             @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0
           end
-        per_day = @room.then { |room| Desk::UsageOf.new(room).rate(@lot[:food_id], "count").daily }
+        per_day = @room.then { |room| Desk::UsageOf.new(room).rate(@lot.food_id, "count").daily }
         per_day = 1r unless per_day.positive?
         Core::Ripening.new(
-          count: @lot[:on_hand].to_i,
-          ready_on: @lot[:ready_on],
+          count: @lot.on_hand.to_i,
+          ready_on: @lot.ready_on,
           ripe_days: ripe,
           cold_days: cold,
           per_day: per_day
@@ -119,7 +119,7 @@ module NutShelf
       end
 
       def parts
-        @lot[:history].to_a.select { |event| event["kind"] == "topped_up" }.map do |event|
+        @lot.history.select { |event| event["kind"] == "topped_up" }.map do |event|
           {
             name: event["name"],
             on: event["on"],
@@ -130,9 +130,9 @@ module NutShelf
 
       # The stack's own history, before it that of the stack it was split off from.
       def history(lot)
-        own = @room.house.ledger.history(lot[:id])
-        earlier = lot[:parent_lot_id] ? history(@room.house.lots.one(lot[:parent_lot_id])) : []
-        earlier.select { |row| own.empty? || row[:act_id] < own.first[:id] } +
+        own = @room.house.ledger.history(lot.id)
+        earlier = lot.parent_lot_id ? history(@room.house.lots.one(lot.parent_lot_id)) : []
+        earlier.select { |one| own.empty? || one[:act_id] < own.first.id } +
           own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
       end
 
@@ -140,16 +140,16 @@ module NutShelf
         Core::Cautions.of(
           @food,
           perishable: perishable?,
-          situation: @lot[:situation],
-          sealed: !@lot[:open],
-          warned: @lot[:flags].map { |flag| flag["code"] }
+          situation: @lot.situation,
+          sealed: !@lot.open,
+          warned: @lot.flags.map { |flag| flag["code"] }
         )
       end
 
       # As it stands: opened or sealed, frozen or not.
       def perishable?
         rules = Core::RulesInPlace.new(@room.catalog, @room.policy, @food)
-        !@lot[:frozen] && rules.perishable?(@lot[:open] ? "opened" : @lot[:situation], sealed: !@lot[:open])
+        !@lot.frozen && rules.perishable?(@lot.open ? "opened" : @lot.situation, sealed: !@lot.open)
       end
     end
   end

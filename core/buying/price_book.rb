@@ -2,12 +2,16 @@
 
 require_relative "../quantity/money"
 require_relative "../quantity/conversion"
+require_relative "../value"
 
 module NutShelf
   module Core
     # What food costs by the gram: the latest price paid, else an estimate by food group, marked so. Frozen.
     class PriceBook
-      # @param prices [Hash{String=>Array<Hash>}] latest observations by food key: :price_minor, :amount, :dimension
+      # What was paid once: minor units for an amount in base units of a dimension. Frozen.
+      Paid = Value.of(:price_minor, :amount, :dimension)
+
+      # @param prices [Hash{String=>Array<#price_minor>}] latest observations by food key, each like Paid
       # @param foods [Hash{String=>Food}]
       # @param estimates [Hash{String=>Integer}] the household's own minor units per kg by food group
       def initialize(prices:, foods:, estimates: {})
@@ -33,8 +37,8 @@ module NutShelf
       def per_gram(food, seen)
         return unless food
 
-        grams = Conversion.to(Quantity.new(seen[:amount].to_r, seen[:dimension].to_sym), :mass, food).amount
-        seen[:price_minor] / grams if grams.positive?
+        grams = Conversion.to(Quantity.new(seen.amount, seen.dimension.to_sym), :mass, food).amount
+        seen.price_minor / grams if grams.positive?
       rescue MissingFigure
         nil
       end

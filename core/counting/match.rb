@@ -11,31 +11,33 @@ module NutShelf
       # counted it there), `on_hand` what it still has by the ledger. Frozen.
       Candidate = Value.of(:id, :food_id, :dimension, :pack_amount, :noun, :printed_on, :missing, :on_hand)
 
+      # What was found, `amount` in base units. Frozen.
+      Found = Value.of(:food_id, :dimension, :pack_amount, :noun, :printed_on, :amount)
+
       module_function
 
-      # @param found [Hash] :food_id, :dimension, :pack_amount, :noun, :printed_on and :amount of what was found
+      # @param found [Found]
       # @param candidates [Array<Candidate>]
       # @return [Array<Candidate>] likeliest first: missing there before merely standing there, the same date before
       #   one that was not read, and just as much before more
       def for(found, candidates)
         fitting = candidates.select { |candidate| fits?(found, candidate) }
         fitting.sort_by do |one|
-          [one.missing.positive? ? 0 : 1, same_date?(found, one) ? 0 : 1, (one.missing - found[:amount]).abs, one.id]
+          [one.missing.positive? ? 0 : 1, same_date?(found, one) ? 0 : 1, (one.missing - found.amount).abs, one.id]
         end
       end
 
       # @return [Boolean] whether they could be the same thing: food, way of counting, pack, date, and enough of it
       def fits?(found, candidate)
-        unless %i[food_id dimension pack_amount noun].all? { |name| found[name] == candidate.public_send(name) }
-          return false
-        end
-        return false if found[:printed_on] && candidate.printed_on && found[:printed_on] != candidate.printed_on
+        alike = %i[food_id dimension pack_amount noun]
+        return false unless found.slice(*alike) == candidate.slice(*alike)
+        return false if found.printed_on && candidate.printed_on && found.printed_on != candidate.printed_on
 
-        [candidate.missing, candidate.on_hand].max >= found[:amount]
+        [candidate.missing, candidate.on_hand].max >= found.amount
       end
 
       # @return [Boolean] whether both say the same printed date
-      def same_date?(found, candidate) = !found[:printed_on].nil? && found[:printed_on] == candidate.printed_on
+      def same_date?(found, candidate) = !found.printed_on.nil? && found.printed_on == candidate.printed_on
     end
   end
 end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+
 module NutShelf
   module Core
     # Which short list a person goes through when looking at a stack, by its kind of pack.
@@ -8,12 +10,15 @@ module NutShelf
       # From the mildest to the worst.
       RESULTS = %i[good turning bad].freeze
 
+      # One thing to look for, and what it means (:good, :turning or :bad). Frozen.
+      Sign = Value.of(:sign, :means)
+
       module_function
 
       # @param food [Food]
       # @param situation [String] how it came into the house
       # @param frozen [Boolean]
-      # @param wrapping [String] see the desk's Wrapping
+      # @param wrapping [String] see Wrapping
       # @param open [Boolean] what is open tells nothing by its seal
       # @return [String] key of the list: "tin", "jar", "home_jar", "flour_grain", "frozen", "fresh", "open", "honey",
       #   "supply" or "other"

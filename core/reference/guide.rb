@@ -2,6 +2,7 @@
 
 require_relative "catalog"
 require_relative "../dating/words"
+require_relative "../value"
 
 module NutShelf
   module Core
@@ -17,7 +18,12 @@ module NutShelf
       OWN_STATE = {
         "opened" => "opened", "cut" => "cut", "cooked" => "cooked", "ripening" => "unripe", "ripe" => "ripe"
       }.freeze
-      NOTHING = { row: nil, reason: "", outcome: :not_applicable }.freeze
+      # What the tables say of one place: the `row` (KeepingRow) and its `days`, or a `reason` why there is none, with
+      # the outcome of the look-up. Frozen.
+      Cell = Value.of(:row, :days, :outcome, reason: "")
+      # One situation, its cells by place. Frozen.
+      Line = Value.of(:situation, :places)
+      NOTHING = Cell.new(outcome: :not_applicable)
 
       # @param catalog [Catalog]
       # @param food [Food]
@@ -28,15 +34,16 @@ module NutShelf
         @policy = policy
       end
 
-      # @return [Array<Hash>] :situation and :places, each place with its :row (KeepingRow) and :days, or a :reason;
-      #   situations that have no row anywhere are left out
+      # @return [Array<Line>] situations that have no row anywhere are left out
       def table
         SITUATIONS.filter_map do |situation|
           cells =
             PLACES.to_h do |place|
               [place, ONLY.fetch(situation, PLACES).include?(place) ? cell(situation, place) : NOTHING]
             end
-          { situation: situation, places: cells } if cells.values.any? { |one| one[:row] && own?(situation, one[:row]) }
+          next unless cells.values.any? { |one| one.row && own?(situation, one.row) }
+
+          Line.new(situation: situation, places: cells.freeze)
         end
       end
 
@@ -79,7 +86,7 @@ module NutShelf
 
       private
 
-      def rows = @rows ||= table.flat_map { |line| line[:places].values.filter_map { |one| one[:row] } }.uniq
+      def rows = @rows ||= table.flat_map { |line| line.places.values.filter_map(&:row) }.uniq
 
       # Cooked rice answers by another food's row, which is as good as its own.
       def own?(situation, row)
@@ -91,18 +98,18 @@ module NutShelf
 
       def cell(situation, place)
         answer = @catalog.keeping(@food, situation, place)
-        return { row: nil, reason: answer.reason, outcome: answer.outcome } unless answer.row?
+        return Cell.new(reason: answer.reason, outcome: answer.outcome) unless answer.row?
         return thawed(answer.row) if situation == "thawed"
 
-        { row: answer.row, days: answer.row.days(@policy.school) }
+        Cell.new(row: answer.row, days: answer.row.days(@policy.school))
       end
 
       # Thawed food counts by the after-thaw figure of its freezer row.
       def thawed(row)
         if row.after_thaw_days
-          { row: days_thawed(row), days: row.after_thaw_days }
+          Cell.new(row: days_thawed(row), days: row.after_thaw_days)
         else
-          { row: nil, reason: "No figure once thawed.", outcome: :no_figure }
+          Cell.new(reason: "No figure once thawed.", outcome: :no_figure)
         end
       end
 

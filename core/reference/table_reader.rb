@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../dating/look_list"
 require_relative "../errors"
 require_relative "catalog"
 require_relative "recipe"
@@ -209,7 +210,7 @@ module NutShelf
       # What to look for, by kind of pack, and what each sign means.
       def signs
         @tables.fetch("look_signs", []).group_by { |row| row["pack_type"] }.transform_values do |list|
-          list.map { |row| { sign: row["sign"], means: row["means"].to_sym }.freeze }.freeze
+          list.map { |row| LookList::Sign.new(sign: row["sign"], means: row["means"].to_sym) }.freeze
         end
       end
 

@@ -25,21 +25,26 @@ module NutShelf
           )
         end
 
-        id =
-          house.foods.add(
-            key: key,
-            name: input[:name].strip,
-            class_key: like[:class_key] || like[:reference_key],
-            reference_key: nil,
-            **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece),
-            **weights(input).compact,
-            **home(input),
-            nicknames: input[:nicknames] || [],
-            allergens: input[:allergens] || room.food(like[:id]).allergens.to_a
-          )
+        facts = facts(input, key, like)
+        id = house.foods.add(**facts)
         packs(input).each { |pack| house.packs.ensure(food_id: id, **pack) }
         added = entry("add_food", "New food: #{input[:name].strip}", subject: id)
+        added.made("food", id, facts)
         done(added, food_id: id)
+      end
+
+      def facts(input, key, like)
+        {
+          key: key,
+          name: input[:name].strip,
+          class_key: like.class_key || like.reference_key,
+          reference_key: nil,
+          **like.slice(:aisle, :food_group, :dimension, :g_per_ml, :g_per_piece),
+          **weights(input).compact,
+          **home(input),
+          nicknames: input[:nicknames] || [],
+          allergens: input[:allergens] || room.food(like.id).allergens.to_a
+        }
       end
     end
   end

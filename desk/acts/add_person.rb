@@ -19,7 +19,7 @@ module NutShelf
       end
 
       def facts(input)
-        input.slice(*FIELDS).to_h { |name, value| [name, name == :portion_factor ? BigDecimal(value) : value] }
+        input.slice(*FIELDS).to_h { |name, value| [name, name == :portion_factor ? value.to_r : value] }
       end
     end
   end

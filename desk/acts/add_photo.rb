@@ -26,15 +26,7 @@ module NutShelf
 
         added = entry("add_photo", "New picture of #{place.name}")
         id = house.places.add_photo(place_id: place.id, media_type: photo.media_type, bytes: photo.bytes)
-        house.records.event(
-          act_id: added.act_id,
-          record: "photo",
-          record_id: id,
-          before: {},
-          after: {
-            "place_id" => place.id
-          }
-        )
+        added.made("photo", id, { place_id: place.id })
         done(added, place_id: place.id)
       end
 

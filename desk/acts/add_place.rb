@@ -22,8 +22,10 @@ module NutShelf
           )
         end
 
-        id = house.places.add(**input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact)
+        facts = input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact
+        id = house.places.add(**facts)
         added = entry("add_place", "New place: #{input[:name]}", subject: id)
+        added.made("place", id, facts)
         done(added, place_id: id)
       end
     end

@@ -30,17 +30,17 @@ module NutShelf
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
-        check(lot.merge(changes))
+        check(lot.with(**changes))
         refuse_safety(lot, changes)
         amended =
           entry(
             "amend",
             "Changed #{changes.keys.map do |name|
               WORDS.fetch(name)
-            end.uniq.join(", ")} of #{room.food(lot[:food_id]).name}#{trace(lot, changes)}"
+            end.uniq.join(", ")} of #{room.food(lot.food_id).name}#{trace(lot, changes)}"
           )
         amended.change(lot, "amended", changes)
-        done(amended, lot_id: lot[:id])
+        done(amended, lot_id: lot.id)
       end
 
       # A printed safety date is a keeper's to correct; whoever does it, the history says what it was.
@@ -54,22 +54,22 @@ module NutShelf
         )
       end
 
-      def safety?(lot) = !lot[:printed_on].nil? && (lot[:printed_kind] == "use_by" || room.food(lot[:food_id]).infant)
+      def safety?(lot) = !lot.printed_on.nil? && (lot.printed_kind == "use_by" || room.food(lot.food_id).infant)
 
       def trace(lot, changes)
-        return "" unless changes.keys.intersect?(PRINTED) && lot[:printed_on]
+        return "" unless changes.keys.intersect?(PRINTED) && lot.printed_on
 
-        ": it said #{printed(lot)}, now #{printed(lot.merge(changes))}"
+        ": it said #{printed(lot)}, now #{printed(lot.with(**changes))}"
       end
 
       def printed(lot)
-        lot[:printed_on] ? "#{KINDS.fetch(lot[:printed_kind])} #{Core::Words.day(lot[:printed_on])}" : "nothing"
+        lot.printed_on ? "#{KINDS.fetch(lot.printed_kind)} #{Core::Words.day(lot.printed_on)}" : "nothing"
       end
 
       def wanted(lot, input)
         changes = input.slice(*WORDS.keys).to_h { |name, value| [name, typed(name, value)] }
         changes[:printed_kind] = nil if changes.key?(:printed_on) && changes[:printed_on].nil?
-        changes.reject { |name, value| lot[name] == value }
+        changes.reject { |name, value| lot.public_send(name) == value }
       end
 
       def typed(name, value)
@@ -80,13 +80,13 @@ module NutShelf
 
       # The two notes of one stack must not overwrite each other unseen.
       def refuse_changed(lot, was)
-        stale = was.find { |name, value| WORDS.key?(name) && shown(lot[name]) != shown(value) } or return
+        stale = was.find { |name, value| WORDS.key?(name) && shown(lot.public_send(name)) != shown(value) } or return
         raise Conflict.new(
           "Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.",
           code: "stale",
           remedy: "Look at what it says now, and change it again.",
           current: {
-            stale.first => lot[stale.first].to_s
+            stale.first => lot.public_send(stale.first).to_s
           }
         )
       end
@@ -95,16 +95,15 @@ module NutShelf
       def shown(value) = value.to_s.strip
 
       def check(lot)
-        if lot[:printed_kind] && lot[:printed_on].nil?
+        if lot.printed_kind && lot.printed_on.nil?
           refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
         end
-        if lot[:printed_on] && lot[:printed_kind].nil?
+        if lot.printed_on && lot.printed_kind.nil?
           refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.")
         end
         (DAYS - [:printed_on]).each do |name|
-          if lot[name] && lot[name] > room.today
-            refuse("/#{name}", "#{lot[name]} has not come yet.", "Give a day up to today.")
-          end
+          day = lot.public_send(name)
+          refuse("/#{name}", "#{day} has not come yet.", "Give a day up to today.") if day && day > room.today
         end
       end
 

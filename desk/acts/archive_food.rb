@@ -13,10 +13,10 @@ module NutShelf
       # @param input [Hash] :food_id
       def perform(input)
         food = house.records.lock("food", input[:food_id])
-        if food[:archived_at]
+        if food.archived_at
           raise Conflict.new("It is out of sight already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
-        if house.lots.of_food(food[:id], []).any?
+        if house.lots.of_food(food.id, []).any?
           raise Conflict.new(
             "There is some of it on the shelf.",
             code: "depended_on",
@@ -24,9 +24,9 @@ module NutShelf
           )
         end
 
-        archived = entry("archive_food", "Put #{food[:name]} out of sight")
-        archived.alter("food", food, { archived_at: Time.now, key: "#{food[:key]}-archived-#{food[:id]}" })
-        done(archived, food_id: food[:id])
+        archived = entry("archive_food", "Put #{food.name} out of sight")
+        archived.alter("food", food, { archived_at: Time.now, key: "#{food.key}-archived-#{food.id}" })
+        done(archived, food_id: food.id)
       end
     end
   end

@@ -16,21 +16,22 @@ module NutShelf
         refuse_stale(jar, input[:version], jar.slice(*FIELDS).transform_values { |value| value&.to_s })
         room.place_in_use(input[:place_id]) if input[:place_id]
         changes =
-          input.slice(*FIELDS).reject do |name, value|
-            jar[name] == (%i[tare_g full_at].include?(name) && value ? BigDecimal(value) : value)
-          end
+          input
+            .slice(*FIELDS)
+            .to_h { |name, value| [name, %i[tare_g full_at].include?(name) ? value&.to_r : value] }
+            .reject { |name, value| jar.public_send(name) == value }
         if changes.empty?
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
         refuse_fewer(jar, changes[:owned])
-        changed = entry("change_container", "Changed #{jar[:name]}")
+        changed = entry("change_container", "Changed #{jar.name}")
         changed.alter("container", jar, changes)
-        done(changed, container_id: jar[:id])
+        done(changed, container_id: jar.id)
       end
 
       def refuse_fewer(jar, owned)
-        used = house.containers.in_use(jar[:id])
+        used = house.containers.in_use(jar.id)
         return if owned.nil? || owned >= used
 
         raise Conflict.new("#{used} of them are in use.", code: "none_free", remedy: "Empty some first.")

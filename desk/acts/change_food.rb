@@ -25,32 +25,30 @@ module NutShelf
         refuse_stale(food, input[:version], shown(food))
         changes =
           [names(food, input), kind(food, input), holds(food, input), weights(input), home(input)].reduce(:merge)
-            .reject { |name, value| same?(food[name], value) }
+            .reject { |name, value| food.public_send(name) == value }
         packs = new_packs(food, input)
         if changes.empty? && packs.empty?
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
-        changed = entry("change_food", "Changed #{food[:name]}#{" to #{changes[:name]}" if changes.key?(:name)}")
+        changed = entry("change_food", "Changed #{food.name}#{" to #{changes[:name]}" if changes.key?(:name)}")
         changed.alter("food", food, changes) if changes.any?
-        packs.each { |pack| house.packs.ensure(food_id: food[:id], **pack) }
-        done(changed, food_id: food[:id], redated: After.new(room, changed).follow)
+        packs.each { |pack| house.packs.ensure(food_id: food.id, **pack) }
+        done(changed, food_id: food.id, redated: After.new(room, changed).follow)
       end
 
       def shown(food)
-        food.slice(*SHOWN).transform_values { |value| value.respond_to?(:to_a) ? value.to_a.join(", ") : value.to_s }
+        food.slice(*SHOWN).transform_values { |value| value.is_a?(Array) ? value.join(", ") : shown_one(value) }
       end
 
-      def same?(before, after) = before.respond_to?(:to_a) && !before.nil? ? before.to_a == after.to_a : before == after
-
-      def own?(food) = food[:reference_key].nil?
+      def shown_one(value) = value.is_a?(Rational) ? Core::Decimal.print(value) : value.to_s
 
       def names(food, input)
         name = input[:name]&.strip
-        if name && name != food[:name].to_s && !own?(food)
+        if name && name != food.name && !food.own?
           refuse(
             "/name",
-            "#{food[:name]} came with the tables and keeps its name.",
+            "#{food.name} came with the tables and keeps its name.",
             "Add your own name to what else you call it."
           )
         end
@@ -61,9 +59,9 @@ module NutShelf
         {
           **found,
           search_text: [
-            name || food[:name].to_s,
-            room.office.search_words[food[:reference_key]],
-            *(nicknames || food[:nicknames].to_a)
+            name || food.name,
+            room.office.search_words[food.reference_key],
+            *(nicknames || food.nicknames)
           ].compact.join(" ").downcase
         }
       end
@@ -71,31 +69,31 @@ module NutShelf
       # What it keeps like decides how long it keeps, so only a food of ours may be moved.
       def kind(food, input)
         return {} unless input[:like_food_id]
-        unless own?(food)
+        unless food.own?
           return (
             refuse(
               "/like_food_id",
-              "#{food[:name]} came with the tables: how it keeps is theirs to say.",
+              "#{food.name} came with the tables: how it keeps is theirs to say.",
               "Make a food of your own that keeps like another."
             )
           )
         end
 
         like = room.food_row(input[:like_food_id])
-        return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like[:id] == food[:id]
+        return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like.id == food.id
 
-        facts = { class_key: like[:class_key] || like[:reference_key], **like.slice(:aisle, :food_group) }
-        house.lots.of_food(food[:id], []).empty? ? { **facts, dimension: like[:dimension] } : facts
+        facts = { class_key: like.class_key || like.reference_key, **like.slice(:aisle, :food_group) }
+        house.lots.of_food(food.id, []).empty? ? { **facts, dimension: like.dimension } : facts
       end
 
       def holds(food, input)
         return {} unless input[:allergens]
 
-        missing = own?(food) ? [] : room.office.catalog.foods[food[:reference_key]].allergens.to_a - input[:allergens]
+        missing = food.own? ? [] : room.office.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
         if missing.any?
           refuse(
             "/allergens",
-            "#{food[:name]} holds #{missing.join(", ")}: that cannot be taken from it.",
+            "#{food.name} holds #{missing.join(", ")}: that cannot be taken from it.",
             "Make a food of your own for a kind without it."
           )
         end
@@ -103,8 +101,8 @@ module NutShelf
       end
 
       def new_packs(food, input)
-        known = house.packs.by_food([food[:id]]).fetch(food[:id], []).map { |row| [row[:amount].to_r, row[:dimension]] }
-        packs(input).reject { |pack| known.include?([pack[:amount].to_r, pack[:dimension]]) }
+        known = house.packs.by_food([food.id]).fetch(food.id, []).map { |row| [row.amount, row.dimension] }
+        packs(input).reject { |pack| known.include?(pack.values_at(:amount, :dimension)) }
       end
     end
   end

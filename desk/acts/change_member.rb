@@ -13,19 +13,19 @@ module NutShelf
       # @param input [Hash] :account_id, :role or nil to let go
       def perform(input)
         members = house.doors.members
-        member = members.find { |row| row[:account_id] == input[:account_id] } or
+        member = members.find { |row| row.account_id == input[:account_id] } or
           raise Store::Missing, "There is no such member here."
-        last = member[:role] == "keeper" && input[:role] != "keeper" && members.one? { |row| row[:role] == "keeper" }
+        last = member.role == "keeper" && input[:role] != "keeper" && members.one? { |row| row.role == "keeper" }
         if last
           raise Conflict.new(
-            "#{member[:name]} is the only keeper.",
+            "#{member.name} is the only keeper.",
             code: "last_keeper",
             remedy: "Make somebody else a keeper first."
           )
         end
 
-        input[:role] ? house.doors.set_role(member[:account_id], input[:role]) : house.doors.leave(member[:account_id])
-        { account_id: member[:account_id] }
+        input[:role] ? house.doors.set_role(member.account_id, input[:role]) : house.doors.leave(member.account_id)
+        { account_id: member.account_id }
       end
     end
   end

@@ -14,7 +14,7 @@ module NutShelf
       def perform(input)
         person = house.records.lock("person", input[:person_id])
         refuse_stale(person, input[:version], person.slice(:name, :note).transform_values(&:to_s))
-        changes = facts(input).reject { |name, value| (name == :excludes ? person[name].to_a : person[name]) == value }
+        changes = facts(input).reject { |name, value| person.public_send(name) == value }
         changes[:archived_at] = Time.now.utc.iso8601 if input[:gone]
         if changes.empty?
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
@@ -23,10 +23,10 @@ module NutShelf
         changed =
           entry(
             "change_person",
-            input[:gone] ? "#{person[:name]} does not eat here any more" : "Changed what is known of #{person[:name]}"
+            input[:gone] ? "#{person.name} does not eat here any more" : "Changed what is known of #{person.name}"
           )
         changed.alter("person", person, changes)
-        done(changed, person_id: person[:id])
+        done(changed, person_id: person.id)
       end
     end
   end

@@ -13,13 +13,13 @@ module NutShelf
       # @param input [Hash] :lot_id
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        unless lot[:quarantined]
+        unless lot.quarantined
           raise Conflict.new("It is not set apart.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
-        cleared = entry("clear", "Back on the shelf: #{room.food(lot[:food_id]).name}")
+        cleared = entry("clear", "Back on the shelf: #{room.food(lot.food_id).name}")
         cleared.change(lot, "cleared", { quarantined: false, quarantine_reason: nil })
-        done(cleared, lot_id: lot[:id])
+        done(cleared, lot_id: lot.id)
       end
     end
   end

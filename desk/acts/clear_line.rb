@@ -11,9 +11,9 @@ module NutShelf
       # @param input [Hash] :count_id, :line_id
       def perform(input)
         count = open_count(input[:count_id])
-        raise Store::Missing, "There is no such line here." if house.counts.clear(count[:id], input[:line_id]).zero?
+        raise Store::Missing, "There is no such line here." if house.counts.clear(count.id, input[:line_id]).zero?
 
-        { count_id: count[:id], line_id: input[:line_id] }
+        { count_id: count.id, line_id: input[:line_id] }
       end
     end
   end

@@ -18,21 +18,21 @@ module NutShelf
       # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers {portions:,
       #   place_id:} or nil
       def perform(input)
-        @meal = house.meals.one(input[:meal_id])
-        unless @meal[:status] == "planned"
+        @meal = house.records.lock("meal", input[:meal_id])
+        unless @meal.status == "planned"
           raise Conflict.new(
-            "That meal is #{@meal[:status]} already.",
+            "That meal is #{@meal.status} already.",
             code: "not_planned",
             remedy: "Look at the plan again."
           )
         end
 
-        @recipe = house.recipes.find(@meal[:recipe_id])
+        @recipe = house.recipes.find(@meal.recipe_id)
         cooked = entry("cook", "Cooked #{@recipe.name}")
         value = draw(cooked, used(input))
         leftover = keep(cooked, input[:leftovers], value) if input.dig(:leftovers, :portions).to_r.positive?
-        close(cooked)
-        done(cooked, meal_id: @meal[:id], value_minor: value, leftover_lot_id: leftover && leftover[:id])
+        cooked.alter("meal", @meal, { status: "cooked" })
+        done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: leftover&.id)
       end
 
       def used(input) = input[:used] || proposal
@@ -40,7 +40,7 @@ module NutShelf
       # What the plan has for this meal on its own day, so that no other meal loses what it was promised.
       def proposal
         plan = Plan.new(room)
-        plan.dish(@meal[:id]).lines.flat_map do |line|
+        plan.dish(@meal.id).lines.flat_map do |line|
           plan.picks(line).map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } }
         end
       end
@@ -50,14 +50,14 @@ module NutShelf
         # One stack on two lines is one hand that opens one pack.
         wanted =
           used
-            .group_by { |line| line[:lot_id] }
-            .map { |id, lines| [id, lines.sum { |line| line[:amount].to_r }] }
+            .group_by { |one| one[:lot_id] }
+            .map { |id, list| [id, list.sum { |one| one[:amount].to_r }] }
             .reject { |_, amount| amount.zero? }
         lots = house.lots.lock(wanted.map(&:first).sort)
         @parts = lots.values.map { |lot| fit(cooked, lot) }
-        @estimated = lots.values.any? { |lot| lot[:value_estimated] }
+        @estimated = lots.values.any?(&:value_estimated)
         @went_in = WentIn.of(lots.values)
-        @foods = lots.values.map { |lot| room.food(lot[:food_id]) }
+        @foods = lots.values.map { |lot| room.food(lot.food_id) }
         taking = Taking.new(room, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
       end
@@ -84,7 +84,7 @@ module NutShelf
 
       def keep(cooked, leftovers, value)
         portions = leftovers[:portions].to_r
-        whole = [@meal[:servings].to_r, portions].max
+        whole = [@meal.servings, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(room, cooked).ensure(@recipe, @foods)
         NewStack.new(
@@ -107,20 +107,6 @@ module NutShelf
 
       # What was cooked before is only heated again: its date stays with the leftovers.
       def cooked_before = @parts.select(&:cooked).map { |part| JSON.parse(JSON.generate(part.to_h.compact)) }
-
-      def close(cooked)
-        house.meals.update(@meal[:id], status: "cooked")
-        house.ledger.meal_event(
-          act_id: cooked.act_id,
-          meal_id: @meal[:id],
-          before: {
-            "status" => "planned"
-          },
-          after: {
-            "status" => "cooked"
-          }
-        )
-      end
     end
   end
 end

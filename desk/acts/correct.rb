@@ -13,7 +13,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount what is really there in base units, :why in a person's words
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        delta = input[:amount].to_r - lot[:on_hand].to_r
+        delta = input[:amount].to_r - lot.on_hand
         if input[:amount].to_r.negative?
           raise Invalid.new(
             "An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there."
@@ -31,14 +31,14 @@ module NutShelf
         corrected =
           entry(
             "correct",
-            "Corrected #{room.food(lot[:food_id]).name}: #{room.wording(lot)} is really #{room.wording(lot,
+            "Corrected #{room.food(lot.food_id).name}: #{room.wording(lot)} is really #{room.wording(lot,
               amount: input[:amount].to_r)}"
           )
         difference =
-          Core::Difference.new(delta: delta, on_hand: lot[:on_hand].to_r, stack_value_minor: lot[:value_minor])
+          Core::Difference.new(delta: delta, on_hand: lot.on_hand, stack_value_minor: lot.value_minor)
         value = difference.value_minor
         corrected.move(lot, delta, delta.negative? ? -value : value, "corrected", why: input[:why].to_s)
-        done(corrected, lot_id: lot[:id], value_minor: value)
+        done(corrected, lot_id: lot.id, value_minor: value)
       end
     end
   end

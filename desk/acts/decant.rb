@@ -18,38 +18,37 @@ module NutShelf
         decanted =
           entry(
             "decant",
-            "Poured #{room.wording(lot.merge(pack_amount: nil),
-              amount: amount)} #{room.food(lot[:food_id]).name} into #{jar[:name]}"
+            "Poured #{room.loose_words(lot, amount)} #{room.food(lot.food_id).name} into #{jar.name}"
           )
         part = Parting.new(room, decanted).part(lot, amount)
-        place_id = standing(jar) || part[:place_id]
-        poured = { open: true, container_id: jar[:id], place_id: place_id, history: story(part, jar, place_id) }
+        place_id = standing(jar) || part.place_id
+        poured = { open: true, container_id: jar.id, place_id: place_id, history: story(part, jar, place_id) }
         decanted.change(part, "decanted", poured)
-        done(decanted, lot_id: part[:id])
+        done(decanted, lot_id: part.id)
       end
 
       def refuse_none_free(jar)
-        return if house.containers.in_use(jar[:id]) < jar[:owned]
+        return if house.containers.in_use(jar.id) < jar.owned
 
         raise Conflict.new(
-          "Every #{jar[:name]} is in use.",
+          "Every #{jar.name} is in use.",
           code: "none_free",
           remedy: "Top up one that holds the same food, or empty one first."
         )
       end
 
       # A jar whose place was taken away is filled where the food stands.
-      def standing(jar) = room.places.key?(jar[:place_id]) ? jar[:place_id] : nil
+      def standing(jar) = room.places.key?(jar.place_id) ? jar.place_id : nil
 
       def wanted(lot, text)
-        Parting.amount(room, lot, text, usual: [lot[:pack_amount]&.to_r || lot[:on_hand].to_r, lot[:on_hand].to_r].min)
+        Parting.amount(room, lot, text, usual: [lot.pack_amount || lot.on_hand, lot.on_hand].min)
       end
 
       def story(lot, jar, place_id)
-        moved = place_id == lot[:place_id] ? nil : room.happening("moved", place_id: place_id)
-        opened = lot[:open] ? nil : room.happening("opened")
-        closed = %w[jar tub box bottle].include?(jar[:kind]) ? "jar" : "bag"
-        [*lot[:history].to_a, *[moved, opened].compact, room.happening("stored", method: closed)]
+        moved = place_id == lot.place_id ? nil : room.happening("moved", place_id: place_id)
+        opened = lot.open ? nil : room.happening("opened")
+        closed = %w[jar tub box bottle].include?(jar.kind) ? "jar" : "bag"
+        [*lot.history, *[moved, opened].compact, room.happening("stored", method: closed)]
       end
     end
   end

@@ -13,15 +13,15 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        if rule[:archived_at] || rule[:next_on].nil? || rule[:done_on] == room.today
+        if rule.archived_at || rule.next_on.nil? || rule.done_on == room.today
           raise Conflict.new("That is done already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
-        cared = entry("care", "Done: #{rule[:title]}")
+        cared = entry("care", "Done: #{rule.title}")
         following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: room.today).next_on
         cared.alter("care", rule, { done_on: room.today, next_on: following })
-        After.new(room, cared).care_of(rule[:lot_id]) if rule[:lot_id] && rule[:holds_days]
-        done(cared, care_id: rule[:id])
+        After.new(room, cared).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        done(cared, care_id: rule.id)
       end
     end
   end

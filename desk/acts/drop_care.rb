@@ -12,14 +12,12 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        if rule[:archived_at]
-          raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule.archived_at
 
-        dropped = entry("drop_care", "No more: #{rule[:title]}")
+        dropped = entry("drop_care", "No more: #{rule.title}")
         dropped.alter("care", rule, { archived_at: Time.now.utc.iso8601 })
-        After.new(room, dropped).care_of(rule[:lot_id]) if rule[:lot_id] && rule[:holds_days]
-        done(dropped, care_id: rule[:id])
+        After.new(room, dropped).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        done(dropped, care_id: rule.id)
       end
     end
   end

@@ -14,12 +14,12 @@ module NutShelf
       # @param input [Hash] :rule_id
       def perform(input)
         rule = house.records.lock("keeping", input[:rule_id])
-        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule[:removed]
+        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule.removed
 
         dropped =
           entry(
             "drop_keeping",
-            "No own keeping time any more for #{room.catalog.foods[rule[:scope]]&.name || rule[:scope]}"
+            "No own keeping time any more for #{room.catalog.foods[rule.scope]&.name || rule.scope}"
           )
         dropped.alter("keeping", rule, { removed: true })
         done(dropped, redated: After.new(room, dropped).follow)

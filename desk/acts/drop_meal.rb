@@ -10,28 +10,18 @@ module NutShelf
 
       # @param input [Hash] :meal_id
       def perform(input)
-        meal = house.meals.one(input[:meal_id])
-        unless meal[:status] == "planned"
+        meal = house.records.lock("meal", input[:meal_id])
+        unless meal.status == "planned"
           raise Conflict.new(
-            "That meal is #{meal[:status]} already.",
+            "That meal is #{meal.status} already.",
             code: "not_planned",
             remedy: "Look at the plan again."
           )
         end
 
-        dropped = entry("drop_meal", "Dropped #{house.recipes.find(meal[:recipe_id]).name}")
-        house.meals.update(meal[:id], status: "dropped")
-        house.ledger.meal_event(
-          act_id: dropped.act_id,
-          meal_id: meal[:id],
-          before: {
-            "status" => "planned"
-          },
-          after: {
-            "status" => "dropped"
-          }
-        )
-        done(dropped, meal_id: meal[:id])
+        dropped = entry("drop_meal", "Dropped #{house.recipes.find(meal.recipe_id).name}")
+        dropped.alter("meal", meal, { status: "dropped" })
+        done(dropped, meal_id: meal.id)
       end
     end
   end

@@ -16,15 +16,15 @@ module NutShelf
         count = open_count(input[:count_id])
         @counting = Counting.new(room, count)
         id = input[:draft] ? unexpected(count, input[:draft]) : expected(count, input)
-        { count_id: count[:id], line_id: id }
+        { count_id: count.id, line_id: id }
       end
 
       def open_count(id)
         count = house.counts.hold(id)
-        return count if count[:status] == "open"
+        return count if count.status == "open"
 
         raise Conflict.new(
-          "That count is #{count[:status] == "finished" ? "finished" : "thrown away"} already.",
+          "That count is #{count.status == "finished" ? "finished" : "thrown away"} already.",
           code: "count_closed",
           remedy: "Start another."
         )
@@ -40,50 +40,48 @@ module NutShelf
           )
         end
         house.counts.enter(
-          count_id: count[:id],
+          count_id: count.id,
           account_id: room.caller.account_id,
           draft: draft.transform_keys(&:to_s),
           found: "new",
-          amount: BigDecimal(Core::Decimal.print(stack.quantity))
+          amount: stack.quantity
         )
       end
 
       def expected(count, input)
         lot = house.lots.one(input[:lot_id])
-        unless @counting.place_ids.include?(lot[:place_id])
+        unless @counting.place_ids.include?(lot.place_id)
           refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.")
         end
         found = found(lot, input)
-        house.counts.enter(count_id: count[:id], account_id: room.caller.account_id, lot_id: lot[:id], **found)
+        house.counts.enter(count_id: count.id, account_id: room.caller.account_id, lot_id: lot.id, **found)
       end
 
       def found(lot, input)
         case input[:found]
         when "as_expected"
-          { found: "as_expected", amount: on_hand(lot), delta: 0 }
+          { found: "as_expected", amount: lot.on_hand, delta: 0 }
         when "gone"
-          { found: "gone", amount: 0, delta: -on_hand(lot) }
+          { found: "gone", amount: 0, delta: -lot.on_hand }
         when "level"
           {
             found: "level",
             level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.")
           }
         else
-          amount = BigDecimal(Core::Decimal.print(amount(lot, input)))
-          { found: "amount", amount: amount, delta: amount - on_hand(lot) }
+          amount = amount(lot, input)
+          { found: "amount", amount: amount, delta: amount - lot.on_hand }
         end
       end
 
-      def on_hand(lot) = lot.is_a?(Hash) ? lot[:on_hand] : BigDecimal(Core::Decimal.print(lot.on_hand))
-
       # Whole packs, quarters of an open one, or what a scale or a person says.
       def amount(lot, input)
-        size = lot[:pack_amount]&.to_r || 1r
+        size = lot.pack_amount || 1r
         amount =
           if input[:packs]
             input[:packs].to_r * size
           elsif input[:quarters]
-            Rational(input[:quarters], 4) * (lot[:pack_amount]&.to_r || (lot[:noun] ? 1r : lot[:on_hand].to_r))
+            Rational(input[:quarters], 4) * (lot.pack_amount || (lot.noun ? 1r : lot.on_hand))
           else
             input[:amount]&.to_r
           end

@@ -18,20 +18,20 @@ module NutShelf
         @counting = Counting.new(room, @count)
         @moves = numbers(input[:moves]).transform_values(&:to_i)
         @reasons = numbers(input[:reasons])
-        @seen = house.lots.lock_seen([*@counting.lines.filter_map { |line| line[:lot_id] }, *@moves.values].uniq)
+        @seen = house.lots.lock_seen([*@counting.lines.filter_map(&:lot_id), *@moves.values].uniq)
         lots = in_hand
         differing = @counting.differing(lots, candidates: false)
-        finished = entry("count", words(differing), subject: @count[:id])
+        finished = entry("count", words(differing), subject: @count.id)
         @silent = silent_places
         write(finished, lots, differing)
-        done(finished, count_id: @count[:id], place_id: @count[:place_id], differences: differing.size)
+        done(finished, count_id: @count.id, place_id: @count.place_id, differences: differing.size)
       end
 
       def refuse
-        return if @count[:status] == "open"
+        return if @count.status == "open"
 
         raise Conflict.new(
-          "That count is #{@count[:status] == "finished" ? "finished" : "thrown away"} already.",
+          "That count is #{@count.status == "finished" ? "finished" : "thrown away"} already.",
           code: "count_closed",
           remedy: "Start another."
         )
@@ -39,11 +39,11 @@ module NutShelf
 
       # Stacks that change, whole; all of them are locked already.
       def in_hand
-        levels = @counting.lines.select { |line| line[:found] == "level" }
+        levels = @counting.lines.select { |line| line.found == "level" }
         house
           .lots
-          .every([*[*@counting.changing, *levels].map { |line| line[:lot_id] }, *@moves.values].uniq)
-          .to_h { |lot| [lot[:id], lot] }
+          .every([*[*@counting.changing, *levels].map(&:lot_id), *@moves.values].uniq)
+          .to_h { |lot| [lot.id, lot] }
       end
 
       # JSON has no numbers for keys.
@@ -51,7 +51,7 @@ module NutShelf
 
       def words(differing)
         counted = @counting.lines.size
-        "Counted #{room.place(@count[:place_id]).name}: #{counted} #{counted == 1 ? "stack" : "stacks"}, " \
+        "Counted #{room.place(@count.place_id).name}: #{counted} #{counted == 1 ? "stack" : "stacks"}, " \
           "#{differing.empty? ? "all as expected" : "#{differing.size} different"}"
       end
 
@@ -60,8 +60,8 @@ module NutShelf
         carried = Carried.new(room, finished, lots)
         found, changed = differing.partition { |one| one.lot.nil? }
         found.each do |one|
-          if @moves[one.line[:id]]
-            carried.from(lots[@moves[one.line[:id]]] || gone_stack, one.stack)
+          if @moves[one.line.id]
+            carried.from(lots[@moves[one.line.id]] || gone_stack, one.stack)
           else
             one.stack.found(finished)
           end
@@ -69,8 +69,8 @@ module NutShelf
         post(finished, changed, carried.explained)
         @counting
           .lines
-          .select { |line| line[:found] == "level" }
-          .each { |line| level(finished, lots.fetch(line[:lot_id]), line[:level]) }
+          .select { |line| line.found == "level" }
+          .each { |line| level(finished, lots.fetch(line.lot_id), line.level) }
         close(finished)
       end
 
@@ -84,8 +84,8 @@ module NutShelf
       end
 
       def see(finished)
-        ids = @counting.lines.filter_map { |line| line[:lot_id] }.to_set
-        seen = @seen.select { |row| ids.include?(row[:id]) }
+        ids = @counting.lines.filter_map(&:lot_id).to_set
+        seen = @seen.select { |row| ids.include?(row.id) }
         return if seen.empty?
 
         house.ledger.seen_many(finished.act_id, seen, room.today, @counting.seen)
@@ -94,7 +94,7 @@ module NutShelf
 
       # @param explained [Hash{Integer=>Rational}] what of a stack's lack was found elsewhere
       def post(finished, changed, explained)
-        rows = changed.filter_map { |one| movement(finished, one, explained.fetch(one.lot[:id], 0r)) }
+        rows = changed.filter_map { |one| movement(finished, one, explained.fetch(one.lot.id, 0r)) }
         house.ledger.move_many(rows) if rows.any?
       end
 
@@ -104,8 +104,8 @@ module NutShelf
         signed = one.difference.delta.negative? ? -one.difference.value_minor : one.difference.value_minor
         {
           act_id: finished.act_id,
-          lot_id: one.lot[:id],
-          quantity: BigDecimal(Core::Decimal.print(one.difference.delta)),
+          lot_id: one.lot.id,
+          quantity: one.difference.delta,
           value_minor: signed,
           reason: reason(one),
           why: "counted",
@@ -115,15 +115,15 @@ module NutShelf
 
       # Some of what was missing turned up in another place; only the rest is gone.
       def post_rest(finished, one, explained)
-        lot = house.lots.one(one.lot[:id])
+        lot = house.lots.one(one.lot.id)
         left = one.difference.delta + explained
         return unless left.negative?
 
-        value = Core::Money.share(lot[:value_minor], [-left, lot[:on_hand].to_r].min, lot[:on_hand].to_r)
+        value = Core::Money.share(lot.value_minor, [-left, lot.on_hand].min, lot.on_hand)
         {
           act_id: finished.act_id,
-          lot_id: lot[:id],
-          quantity: BigDecimal(Core::Decimal.print([left, -lot[:on_hand].to_r].max)),
+          lot_id: lot.id,
+          quantity: [left, -lot.on_hand].max,
           value_minor: -value,
           reason: reason(one),
           why: "counted",
@@ -132,23 +132,23 @@ module NutShelf
       end
 
       def reason(one)
-        said = @reasons[one.line[:id]]
+        said = @reasons[one.line.id]
         return one.difference.likely if said.nil?
         return said if one.difference.reasons.include?(said)
 
         raise Invalid.new(
           "#{said} is no reason for that difference.",
           code: "invalid",
-          pointer: "/reasons/#{one.line[:id]}",
+          pointer: "/reasons/#{one.line.id}",
           remedy: "Choose one of #{one.difference.reasons.join(", ")}."
         )
       end
 
-      def level(finished, lot, level) = lot[:level] == level || finished.change(lot, "level", { level: level })
+      def level(finished, lot, level) = lot.level == level || finished.change(lot, "level", { level: level })
 
       # Where something stands that nobody said a word about, before anything new is put there.
       def silent_places
-        house.lots.places_besides(@counting.place_ids, @counting.lines.filter_map { |line| line[:lot_id] })
+        house.lots.places_besides(@counting.place_ids, @counting.lines.filter_map(&:lot_id))
       end
 
       # A place is counted when a word was said about everything in it.

@@ -63,10 +63,10 @@ module NutShelf
             {
               act_id: brought.act_id,
               lot_id: id,
-              quantity: BigDecimal(Core::Decimal.print(stack.quantity)),
+              quantity: stack.quantity,
               value_minor: stack.value,
               reason: "brought_in",
-              **brought.as_it_was(dates)
+              **brought.as_it_was(Store::Rows::Lot.new(**dates))
             }
           end
         )

@@ -30,8 +30,8 @@ module NutShelf
 
         pack =
           house.packs.ensure(
-            food_id: food[:id],
-            amount: BigDecimal(input[:amount]),
+            food_id: food.id,
+            amount: input[:amount].to_r,
             dimension: Core::Unit.dimension(input[:unit]).to_s
           )
         code = Core::CheckDigit.gtin14(input[:code])
@@ -40,7 +40,7 @@ module NutShelf
         learnt =
           entry(
             "learn_barcode",
-            "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food[:name]}",
+            "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food.name}",
             subject: pack
           )
         house.records.event(
@@ -48,13 +48,13 @@ module NutShelf
           record: "barcode",
           record_id: code.to_i,
           before: {
-            pack_id: before && before[:id]
+            pack_id: before&.id
           },
           after: {
             pack_id: pack
           }
         )
-        done(learnt, food_id: food[:id])
+        done(learnt, food_id: food.id)
       end
     end
   end

@@ -16,16 +16,16 @@ module NutShelf
         gone = house.records.lock("food", input[:food_id])
         into = house.records.lock("food", input[:into_food_id])
         refuse_unlike(gone, into)
-        merged = entry("merge_food", "#{gone[:name]} is #{into[:name]}")
-        lots = house.lots.of_food(gone[:id], []).map { |lot| house.lots.lock_one(lot[:id]) }
-        held = [*room.food(into[:id]).allergens, *room.food(gone[:id]).allergens].uniq.sort
+        merged = entry("merge_food", "#{gone.name} is #{into.name}")
+        lots = house.lots.of_food(gone.id, []).map { |lot| house.lots.lock_one(lot.id) }
+        held = [*room.food(into.id).allergens, *room.food(gone.id).allergens].uniq.sort
         merged.alter(
           "food",
           into,
           {
             nicknames: names(gone, into),
             allergens: held,
-            search_text: [into[:search_text], gone[:search_text]].join(" ")
+            search_text: [into.search_text, gone.search_text].join(" ")
           }
         )
         @room = room.fresh
@@ -33,35 +33,35 @@ module NutShelf
         merged.alter(
           "food",
           gone,
-          { merged_into_id: into[:id], archived_at: Time.now, key: "#{gone[:key]}-merged-#{gone[:id]}" }
+          { merged_into_id: into.id, archived_at: Time.now, key: "#{gone.key}-merged-#{gone.id}" }
         )
-        done(merged, food_id: into[:id], redated: lots.size)
+        done(merged, food_id: into.id, redated: lots.size)
       end
 
       def refuse_unlike(gone, into)
-        if gone[:id] == into[:id]
+        if gone.id == into.id
           raise Invalid.new(
             "A food cannot go into itself.", code: "invalid", pointer: "/into_food_id", remedy: "Choose another."
           )
         end
-        if gone[:reference_key]
+        if gone.reference_key
           raise Conflict.new(
-            "#{gone[:name]} came with the tables and stays.",
+            "#{gone.name} came with the tables and stays.",
             code: "not_same_food",
             remedy: "Let the food of your own go into it instead."
           )
         end
-        if into[:archived_at] || gone[:archived_at]
+        if into.archived_at || gone.archived_at
           raise Conflict.new(
-            "#{into[:name]} is not in use any more.",
+            "#{into.name} is not in use any more.",
             code: "not_same_food",
             remedy: "Choose another food."
           )
         end
-        return if gone[:dimension] == into[:dimension]
+        return if gone.dimension == into.dimension
 
         raise Conflict.new(
-          "#{gone[:name]} and #{into[:name]} are not counted alike.",
+          "#{gone.name} and #{into.name} are not counted alike.",
           code: "not_same_food",
           remedy: "Put the stacks right one by one."
         )
@@ -69,18 +69,18 @@ module NutShelf
 
       def names(gone, into)
         (
-          [*into[:nicknames].to_a, gone[:name].to_s, *gone[:nicknames].to_a].uniq - [into[:name].to_s])
+          [*into.nicknames, gone.name, *gone.nicknames].uniq - [into.name])
       end
 
       # What it was called stays on it as its own name.
       def go_over(merged, lot, gone, into)
         pack =
-          lot[:pack_amount] &&
-          house.packs.ensure(food_id: into[:id], amount: lot[:pack_amount], dimension: lot[:dimension])
+          lot.pack_amount &&
+          house.packs.ensure(food_id: into.id, amount: lot.pack_amount, dimension: lot.dimension)
         merged.change(
           lot,
           "merged",
-          { food_id: into[:id], pack_id: pack, label: lot[:label].empty? ? gone[:name].to_s : lot[:label] }
+          { food_id: into.id, pack_id: pack, label: lot.name(gone) }
         )
       end
     end

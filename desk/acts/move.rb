@@ -14,14 +14,14 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         place = room.place_in_use(input[:place_id])
         amount = checked(lot, place, input[:amount])
-        moved = entry("move", "Moved #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name} to #{place.name}")
+        moved = entry("move", "Moved #{room.part_words(lot, amount)} #{room.food(lot.food_id).name} to #{place.name}")
         part = Parting.new(room, moved).part(lot, amount)
         moved.happen(part, room.happening("moved", place_id: place.id), place_id: place.id)
-        done(moved, lot_id: part[:id])
+        done(moved, lot_id: part.id)
       end
 
       def checked(lot, place, text)
-        if lot[:place_id] == place.id
+        if lot.place_id == place.id
           raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.")
         end
 

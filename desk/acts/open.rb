@@ -17,18 +17,18 @@ module NutShelf
         opened =
           entry(
             "open",
-            "Opened #{room.food(lot[:food_id]).name}" \
-            "#{", now in #{room.place(goes_to).name}" unless goes_to == lot[:place_id]}"
+            "Opened #{room.food(lot.food_id).name}" \
+            "#{", now in #{room.place(goes_to).name}" unless goes_to == lot.place_id}"
           )
         child = Taking.new(room, opened).open_one(lot)
-        done(opened, lot_id: child[:id])
+        done(opened, lot_id: child.id)
       end
 
       def refuse(lot)
-        if lot[:open]
+        if lot.open
           raise Conflict.new("That one is open already.", code: "already_open", remedy: "Take from it instead.")
         end
-        return if lot[:on_hand].positive?
+        return if lot.on_hand.positive?
 
         raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
       end

@@ -24,17 +24,18 @@ module NutShelf
 
         check_servings(input[:servings])
         check_eaters(recipe, on)
-        servings = BigDecimal(input[:servings] || Core::Decimal.print(house.household.portions))
-        id =
-          house.meals.add(
-            on_date: on,
-            meal: input[:meal] || recipe.meal,
-            recipe_id: input[:recipe_id],
-            servings: servings
-          )
         planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime("%a %-d %b")}")
-        house.ledger.meal_event(act_id: planned.act_id, meal_id: id, before: {}, after: { "status" => "planned" })
-        done(planned, meal_id: id)
+        done(planned, meal_id: planned.make("meal", facts(input, recipe, on)))
+      end
+
+      def facts(input, recipe, on)
+        {
+          on_date: on,
+          meal: input[:meal] || recipe.meal,
+          recipe_id: input[:recipe_id],
+          servings: input[:servings]&.to_r || house.household.portions,
+          status: "planned"
+        }
       end
 
       # Nobody is served what they may not have.

@@ -16,18 +16,18 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         split = reckon(lot, input)
-        name = input[:label] || room.food(lot[:food_id]).name
+        name = input[:label] || room.food(lot.food_id).name
         made = entry("portion", "Made #{split.count} portions of #{size_words(lot, split.size)} from #{name}")
         lots = split.portions.map { |portions| portion(made, lot, portions, input) }
         rest(made, lot, split)
-        done(made, lot_id: lots.first[:id], portions: split.count, each_minor: split.portions.map(&:cost_minor).uniq)
+        done(made, lot_id: lots.first.id, portions: split.count, each_minor: split.portions.map(&:cost_minor).uniq)
       end
 
       def reckon(lot, input)
         amount = Parting.amount(room, lot, input[:amount])
         Core::Split.new(
           amount: amount,
-          cost_minor: Core::Money.share(lot[:value_minor], amount, lot[:on_hand].to_r),
+          cost_minor: Core::Money.share(lot.value_minor, amount, lot.on_hand),
           count: input[:count],
           size: input[:size]&.to_r
         )
@@ -43,56 +43,53 @@ module NutShelf
       def portion(made, lot, portions, input)
         amount = portions.size * portions.count
         moved =
-          if input[:place_id] && input[:place_id] != lot[:place_id]
+          if input[:place_id] && input[:place_id] != lot.place_id
             [room.happening("moved", place_id: room.place_in_use(input[:place_id]).id)]
           else
             []
           end
-        history = [*lot[:history].to_a, *opening(lot), *moved]
+        history = [*lot.history, *opening(lot), *moved]
         child =
           made.new_lot(
             {
               **lot.slice(*Store::Lots::PAST),
-              pack_amount: BigDecimal(Core::Decimal.print(portions.size)),
+              pack_amount: portions.size,
               pack_id: nil,
               noun: nil,
               open: false,
               history: history,
-              parent_lot_id: lot[:id],
-              place_id: input[:place_id] || lot[:place_id],
-              label: input[:label] || lot[:label],
-              directions: input[:directions] || lot[:directions]
+              parent_lot_id: lot.id,
+              place_id: input[:place_id] || lot.place_id,
+              label: input[:label] || lot.label,
+              directions: input[:directions] || lot.directions
             }
           )
         value = portions.cost_minor * portions.count
         made.move(lot, -amount, -value, "split")
         made.move(child, amount, value, "split")
-        house.lots.one(child[:id])
       end
 
       # A sealed pack is opened to be portioned; loose food and what is open already are not.
       def opening(lot)
         sealed =
-          !lot[:open] && lot[:pack_amount] && lot[:dimension] != "count" &&
-          %w[bought_sealed].include?(lot[:situation]) && lot[:history].none? { |event| event["kind"] == "opened" }
+          !lot.open && lot.pack_amount && lot.dimension != "count" &&
+          %w[bought_sealed].include?(lot.situation) && lot.history.none? { |event| event["kind"] == "opened" }
         sealed ? [room.happening("opened")] : []
       end
 
       # Once a pack is open, what remains of it is open too.
       def rest(made, lot, split)
-        left = house.lots.one(lot[:id])
-        return unless left[:on_hand].positive? && split.rest.positive?
+        return if made.now(lot).gone? || !split.rest.positive?
 
-        lot.merge!(left)
         opened = opening(lot).first
         opened ? made.happen(lot, opened, open: true) : nil
       end
 
       def size_words(lot, size)
-        if lot[:noun]
-          Core::Wording.counted(size, lot[:noun])
+        if lot.noun
+          Core::Wording.counted(size, lot.noun)
         else
-          room.size(Core::Quantity.new(size, lot[:dimension].to_sym))
+          room.size(Core::Quantity.new(size, lot.dimension.to_sym))
         end
       end
     end

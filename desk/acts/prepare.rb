@@ -20,23 +20,23 @@ module NutShelf
         prepared =
           entry(
             "prepare",
-            "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot[:food_id]).name}"
+            "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot.food_id).name}"
           )
         part = Parting.new(room, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
-        opened = input[:how] == "ripened" ? {} : { open: true, noun: part[:noun] }
+        opened = input[:how] == "ripened" ? {} : { open: true, noun: part.noun }
         prepared.happen(part, room.happening(input[:how]), **opened)
-        done(prepared, lot_id: part[:id])
+        done(prepared, lot_id: part.id)
       end
 
       def carry(prepared, part, place_id)
-        return if place_id.nil? || place_id == part[:place_id]
+        return if place_id.nil? || place_id == part.place_id
 
         prepared.happen(part, room.happening("moved", place_id: room.place_in_use(place_id).id), place_id: place_id)
       end
 
       def checked(lot, input)
-        if input[:how] == "ripened" && lot[:situation] != "ripening"
+        if input[:how] == "ripened" && lot.situation != "ripening"
           raise Conflict.new(
             "It did not come in unripe.",
             code: "not_ripening",

@@ -15,7 +15,7 @@ module NutShelf
         stack = NewStack.new(room, input)
         made = entry("put_away", "Put away #{stack.words}", on: stack.occurred_on)
         lot = stack.write(made)
-        done(made, lot_id: lot[:id])
+        done(made, lot_id: lot.id)
       end
     end
   end

@@ -16,7 +16,7 @@ module NutShelf
         missing = input[:lot_ids] - lots.keys
         raise Store::Missing, "There is no such stack here." if missing.any?
 
-        fresh = lots.values.reject { |lot| lot[:quarantined] }
+        fresh = lots.values.reject(&:quarantined)
         if fresh.empty?
           raise Conflict.new("It is set apart already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
@@ -24,11 +24,11 @@ module NutShelf
         apart = entry("quarantine", "Set apart as not to eat: #{named(fresh)}")
         fresh.each { |lot| apart.change(lot, "quarantined", { quarantined: true, quarantine_reason: words(input) }) }
         followed = input[:reason] == "pest" ? follow(apart, fresh) : 0
-        done(apart, lot_id: fresh.first[:id], stacks: fresh.size, at_risk: followed)
+        done(apart, lot_id: fresh.first.id, stacks: fresh.size, at_risk: followed)
       end
 
       def named(lots)
-        names = lots.map { |lot| room.food(lot[:food_id]).name }.uniq
+        names = lots.map { |lot| room.food(lot.food_id).name }.uniq
         names.size > 3 ? "#{names.first(3).join("; ")} and #{names.size - 3} more" : names.join("; ")
       end
 
@@ -40,7 +40,7 @@ module NutShelf
 
       # @return [Integer] packs that pests could reach
       def follow(apart, lots)
-        lots.map { |lot| lot[:place_id] }.uniq.sum do |place_id|
+        lots.map(&:place_id).uniq.sum do |place_id|
           reach = AtRisk.new(room).in_place(place_id).size
           next 0 if reach.zero?
 

@@ -14,7 +14,7 @@ module NutShelf
       def perform(input)
         place = house.records.lock("place", input[:place_id])
         inner = house.places.within(place.id)
-        full = house.lots.count_by_place.slice(*inner).values.sum.positive? || inner.size > 1
+        full = house.lots.stacks_by_place.slice(*inner).values.sum.positive? || inner.size > 1
         if full || place.archived_at
           raise Conflict.new(
             "Something stands there still.",

@@ -10,9 +10,9 @@ module NutShelf
 
       # @param input [Hash] :feed_id
       def perform(input)
-        own = house.doors.feeds.find { |row| row[:id] == input[:feed_id] }
+        own = house.doors.feeds.find { |row| row.id == input[:feed_id] }
         raise Store::Missing, "There is no such feed here." unless own
-        unless room.caller.keeper? || own[:account_id] == room.caller.account_id
+        unless room.caller.keeper? || own.account_id == room.caller.account_id
           raise Forbidden.new(
             "That is somebody else's feed.",
             code: "keeper_only",

@@ -13,7 +13,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount in base units or nil when it is as expected
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        delta = input[:amount] ? input[:amount].to_r - lot[:on_hand].to_r : 0r
+        delta = input[:amount] ? input[:amount].to_r - lot.on_hand : 0r
         unless input[:amount].to_r.between?(0, NewStack::MAX)
           raise Invalid.new(
             "An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount",
@@ -24,22 +24,22 @@ module NutShelf
         seen =
           entry(
             "seen",
-            "#{delta.zero? ? "Still there" : "Looked again"}: #{room.named(lot, room.food(lot[:food_id]).name,
-              amount: lot[:on_hand].to_r + delta)}"
+            "#{delta.zero? ? "Still there" : "Looked again"}: #{room.named(lot, room.food(lot.food_id).name,
+              amount: lot.on_hand + delta)}"
           )
-        house.ledger.seen_many(seen.act_id, [lot], room.on, house.usage.seen_on([lot[:id]]))
-        house.lots.seen_many([lot[:id]], room.on)
+        house.ledger.seen_many(seen.act_id, [lot], room.on, house.usage.seen_on([lot.id]))
+        house.lots.seen_many([lot.id], room.on)
         post(seen, lot, delta) unless delta.zero?
-        done(seen, lot_id: lot[:id])
+        done(seen, lot_id: lot.id)
       end
 
       def post(seen, lot, delta)
         difference =
           Core::Difference.new(
             delta: delta,
-            on_hand: lot[:on_hand].to_r,
-            stack_value_minor: lot[:value_minor],
-            stopped: lot[:stopped]
+            on_hand: lot.on_hand,
+            stack_value_minor: lot.value_minor,
+            stopped: lot.stopped
           )
         seen.move(lot, delta, delta.negative? ? -difference.value_minor : difference.value_minor, difference.likely)
       end

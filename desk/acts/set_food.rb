@@ -18,8 +18,8 @@ module NutShelf
         changes =
           input
             .slice(*FIELDS)
-            .transform_values { |text| text && BigDecimal(text) }
-            .reject { |name, value| food[name] == value }
+            .transform_values { |text| text&.to_r }
+            .reject { |name, value| food.public_send(name) == value }
         if changes.empty?
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
@@ -30,9 +30,9 @@ module NutShelf
           )
         end
 
-        set = entry("set_food", "Own figures for #{food[:name]}")
+        set = entry("set_food", "Own figures for #{food.name}")
         set.alter("food", food, changes)
-        done(set, food_id: food[:id])
+        done(set, food_id: food.id)
       end
     end
   end

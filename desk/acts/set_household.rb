@@ -19,10 +19,10 @@ module NutShelf
       # @param input [Hash] :version, :name, :school, :day_order, :currency, :settings (only what changes)
       def perform(input)
         row = house.records.lock("household", @caller.household_id)
-        refuse_stale(row, input[:version], { name: row[:name], school: row[:school] })
-        changes = input.slice(*COLUMNS).reject { |name, value| row[name] == value }
-        settings = row[:settings].to_h.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
-        changes[:settings] = settings unless settings == row[:settings].to_h
+        refuse_stale(row, input[:version], { name: row.name, school: row.school })
+        changes = input.slice(*COLUMNS).reject { |name, value| row.public_send(name) == value }
+        settings = row.settings.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
+        changes[:settings] = settings unless settings == row.settings
         if changes.empty?
           raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
@@ -47,7 +47,7 @@ module NutShelf
         return if house.packs.no_price?
 
         raise Conflict.new(
-          "Prices are stored in #{room.household[:currency]} already.",
+          "Prices are stored in #{room.household.currency} already.",
           code: "priced",
           pointer: "/currency",
           remedy: "The currency stays; a new household can have another."

@@ -47,7 +47,7 @@ module NutShelf
 
         set.alter(
           "keeping",
-          house.records.lock("keeping", there[:id]),
+          house.records.lock("keeping", there.id),
           { **facts.slice(:low, :high, :kind, :reason), removed: false }
         )
       end

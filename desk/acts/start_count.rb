@@ -13,16 +13,16 @@ module NutShelf
         place = room.places[input[:place_id]] || room.place(nil)
         around =
           house.counts.open.find do |count|
-            house.places.within(count[:place_id]).include?(place.id) ||
-              house.places.within(place.id).include?(count[:place_id])
+            house.places.within(count.place_id).include?(place.id) ||
+              house.places.within(place.id).include?(count.place_id)
           end
         if around
           raise Conflict.new(
-            "#{around[:person]} is counting #{room.place(around[:place_id]).name} already.",
+            "#{around.person} is counting #{room.place(around.place_id).name} already.",
             code: "counting_already",
             remedy: "Go on with that count together, or finish it first.",
             current: {
-              count_id: around[:id].to_s
+              count_id: around.id.to_s
             }
           )
         end

@@ -12,9 +12,9 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         stored =
-          entry("store_as", "#{room.food(lot[:food_id]).name}: #{Core::KeepingRow::STORAGE.fetch(input[:method])}")
+          entry("store_as", "#{room.food(lot.food_id).name}: #{Core::KeepingRow::STORAGE.fetch(input[:method])}")
         stored.happen(lot, room.happening("stored", method: input[:method]))
-        done(stored, lot_id: lot[:id])
+        done(stored, lot_id: lot.id)
       end
     end
   end

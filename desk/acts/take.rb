@@ -15,12 +15,16 @@ module NutShelf
         amount = room.still_there(lot, wanted(lot, input[:amount]))
         taken = entry("take", "Took #{room.part_words(lot, amount)} #{name(lot)}")
         Taking.new(room, taken).take(lot, amount, "eaten")
-        done(taken, lot_id: lot[:id])
+        done(taken, lot_id: lot.id)
       end
 
       def wanted(lot, text)
         amount =
-          text ? text.to_r : [lot[:open] ? lot[:on_hand].to_r : (lot[:pack_amount]&.to_r || 1r), lot[:on_hand].to_r].min
+          if text
+            text.to_r
+          else
+            lot.open ? lot.on_hand : lot.one_pack
+          end
         return amount if amount.positive?
         if text.nil?
           raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
@@ -31,7 +35,7 @@ module NutShelf
         )
       end
 
-      def name(lot) = lot[:label].empty? ? room.food(lot[:food_id]).name : lot[:label]
+      def name(lot) = lot.name(room.food(lot.food_id))
     end
   end
 end

@@ -11,8 +11,8 @@ module NutShelf
       # @param input [Hash] :count_id
       def perform(input)
         count = open_count(input[:count_id])
-        house.counts.set_status(count[:id], "thrown")
-        { count_id: count[:id] }
+        house.counts.set_status(count.id, "thrown")
+        { count_id: count.id }
       end
     end
   end

@@ -32,18 +32,17 @@ module NutShelf
         poured =
           entry(
             "top_up",
-            "Topped up #{room.food(jar[:food_id]).name} with #{room.wording(source.merge(pack_amount: nil),
-              amount: amount)}"
+            "Topped up #{room.food(jar.food_id).name} with #{room.loose_words(source, amount)}"
           )
         part = opened(poured, source)
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
         poured.happen(jar, event(poured, part))
-        done(poured, lot_id: jar[:id], full: full(poured, jar))
+        done(poured, lot_id: jar.id, full: full(poured, jar))
       end
 
       def refuse_other(jar, source)
-        if jar[:food_id] == source[:food_id] && jar[:dimension] == source[:dimension] &&
-            (jar[:container_id] || jar[:open])
+        if jar.food_id == source.food_id && jar.dimension == source.dimension &&
+            (jar.container_id || jar.open)
           return
         end
 
@@ -62,13 +61,9 @@ module NutShelf
       end
 
       def wanted(source, text)
-        amount = text ? text.to_r : [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
-        limit =
-          if source[:open]
-            source[:on_hand].to_r
-          else
-            [source[:pack_amount]&.to_r || source[:on_hand].to_r, source[:on_hand].to_r].min
-          end
+        pack = [source.pack_amount || source.on_hand, source.on_hand].min
+        amount = text ? text.to_r : pack
+        limit = source.open ? source.on_hand : pack
         return amount if amount.positive? && amount <= limit
 
         raise Conflict.new(
@@ -80,7 +75,7 @@ module NutShelf
 
       # A sealed pack is opened first, so that its own opened date is what the jar takes over.
       def opened(poured, source)
-        source[:open] || source[:situation] != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
+        source.open || source.situation != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
       end
 
       # The jar remembers the part with its dates, and every lot text that went in, for a recall.
@@ -91,19 +86,19 @@ module NutShelf
           **part.to_h,
           quality_until: part.quality_until&.iso8601,
           safety_until: part.safety_until&.iso8601,
-          lot_id: lot[:id],
+          lot_id: lot.id,
           **WentIn.of([lot]).transform_keys(&:to_sym)
         )
       end
 
       def full(poured, jar)
-        tub = jar[:container_id] && house.containers.find(jar[:container_id])
-        return false unless tub && tub[:full_at] && house.lots.one(jar[:id])[:on_hand] >= tub[:full_at]
+        tub = jar.container_id && house.containers.find(jar.container_id)
+        return false unless tub&.full_at && poured.now(jar).on_hand >= tub.full_at
 
         poured.make(
           "care",
-          title: "#{tub[:name]} is full: use or empty it",
-          lot_id: jar[:id],
+          title: "#{tub.name} is full: use or empty it",
+          lot_id: jar.id,
           first_on: room.today,
           next_on: room.today
         )

@@ -9,9 +9,6 @@ module NutShelf
     # Takes an act back by reversing movements and putting facts back, while no later act depends on it. What comes of
     # it must hold as if it had been done by an act.
     class Undo < Act
-      # Things an act made under an id of its own, besides stacks and records.
-      MADE = { "add_place" => :places, "add_food" => :foods }.freeze
-
       private
 
       # @param input [Hash] :act_id
@@ -20,39 +17,36 @@ module NutShelf
         refuse(act)
         read(act)
         house.lots.expect_many(@movements.size)
-        lots = house.lots.lock([*@movements, *@events].map { |row| row[:lot_id] }.uniq.sort)
+        lots = house.lots.lock([*@movements, *@events].map(&:lot_id).uniq.sort)
         refuse_depended_on(act)
-        undo = entry("undo", "Undone: #{act[:summary]}", undoes: act[:id])
+        undo = entry("undo", "Undone: #{act.summary}", undoes: act.id)
         Sound.keeping(room) { put_all_back(undo, act, lots) }
-        done(undo, undone_act_id: act[:id])
+        done(undo, undone_act_id: act.id)
       end
 
       def read(act)
-        @movements = house.ledger.movements(act[:id])
-        @events = house.ledger.events(act[:id])
-        @records = house.records.events(act[:id])
-        @meals = house.ledger.meal_events(act[:id])
+        @movements = house.ledger.movements(act.id)
+        @events = house.ledger.events(act.id)
+        @records = house.records.events(act.id)
       end
 
       def put_all_back(undo, act, lots)
         reverse(undo, lots)
-        meals_back(undo)
-        records_back(undo)
-        retire(act)
+        records_back(undo, act)
       end
 
       def refuse(act)
-        if act[:undoes_act_id]
+        if act.undoes_act_id
           raise Conflict.new(
             "An undo is not undone; do the thing again instead.",
             code: "not_undoable",
             remedy: "Do it again."
           )
         end
-        if house.ledger.undone?(act[:id])
+        if house.ledger.undone?(act.id)
           raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.")
         end
-        return if room.caller.keeper? || act[:role] == "helper"
+        return if room.caller.keeper? || act.role == "helper"
 
         raise Forbidden.new(
           "A keeper did that.",
@@ -64,18 +58,17 @@ module NutShelf
       # Later acts stand in the way when they build on a stack this act made or changed; a stack it only
       # took from may get its amount back at any time.
       def refuse_depended_on(act)
-        later = house.ledger.later_acts(act[:id], shaped)
-        later += house.ledger.later_record_acts(act[:id], @records.map { |event| [event[:record], event[:record_id]] })
-        later += house.ledger.later_meal_acts(act[:id], @meals.map { |event| event[:meal_id] })
+        later = house.ledger.later_acts(act.id, shaped)
+        later += house.ledger.later_record_acts(act.id, @records.map { |event| [event.record, event.record_id] })
         return if later.empty?
 
-        latest = later.max_by { |row| row[:id] }
+        latest = later.max_by(&:id)
         raise Conflict.new(
-          "Later: #{latest[:summary]}. That has to be undone first.",
+          "Later: #{latest.summary}. That has to be undone first.",
           code: "depended_on",
-          act_id: latest[:id],
+          act_id: latest.id,
           remedy:
-            if act[:kind] == "cook"
+            if act.kind == "cook"
               "Undo that first, or correct the stacks by hand: take or throw what is left."
             else
               "Undo that first."
@@ -84,83 +77,61 @@ module NutShelf
       end
 
       def shaped
-        changed = @events.reject { |event| event[:kind] == "seen" }
-        [*changed, *@movements.select { |row| row[:quantity].positive? }].map { |row| row[:lot_id] }.uniq
+        changed = @events.reject { |event| event.kind == "seen" }
+        [*changed, *@movements.select { |row| row.quantity.positive? }].map(&:lot_id).uniq
       end
 
       def reverse(undo, lots)
         @movements.reverse_each do |row|
           house.ledger.move(
             act_id: undo.act_id,
-            lot_id: row[:lot_id],
-            quantity: -row[:quantity],
-            value_minor: -row[:value_minor],
+            lot_id: row.lot_id,
+            quantity: -row.quantity,
+            value_minor: -row.value_minor,
             reason: "undone",
-            **undo.as_it_was(lots.fetch(row[:lot_id]))
+            **undo.as_it_was(lots.fetch(row.lot_id))
           )
         end
-        @events.reverse_each { |event| put_back(undo, lots.fetch(event[:lot_id]), event) }
+        @events.reverse_each { |event| put_back(undo, lots.fetch(event.lot_id), event) }
       end
 
       def put_back(undo, lot, event)
-        before = symbols(event[:before])
+        before = symbols(event.before)
         return if before.empty?
-        return seen_back(lot, event) if event[:kind] == "seen"
+        return seen_back(lot, event) if event.kind == "seen"
 
         undo.change(lot, "undone", house.lots.typed(before))
       end
 
       # Somebody may have seen it again since.
       def seen_back(lot, event)
-        return unless lot[:seen_on]&.iso8601 == event[:after].to_h["seen_on"]
+        return unless lot.seen_on&.iso8601 == event.after["seen_on"]
 
-        house.lots.seen_many([lot[:id]], house.lots.typed(symbols(event[:before]).slice(:seen_on))[:seen_on])
+        house.lots.seen_many([lot.id], house.lots.typed(symbols(event.before).slice(:seen_on))[:seen_on])
       end
 
-      def records_back(undo)
+      def records_back(undo, act)
         @records.reverse_each do |event|
-          next unlearn(undo, event) if event[:record] == "barcode"
+          next unlearn(undo, event) if event.record == "barcode"
 
-          house.records.lock(event[:record], event[:record_id])
-          before = symbols(event[:before])
+          house.records.lock(event.record, event.record_id)
+          before = symbols(event.before)
           if before.empty?
-            put_away(event)
+            put_away(event, act)
           else
-            house.records.update(event[:record], event[:record_id], house.records.typed(event[:record], before))
+            house.records.update(event.record, event.record_id, house.records.typed(event.record, before))
           end
           noted(undo, event, before)
         end
         After.new(room, undo).follow(@records)
       end
 
-      # A food that came of it goes, unless some of it is there by another act.
-      def put_away(event)
-        return house.foods.archive(event[:record_id]) if event[:record] == "food"
-
-        house.records.retire(event[:record], event[:record_id])
-      end
-
-      def noted(undo, event, before)
-        house.records.event(
-          act_id: undo.act_id,
-          record: event[:record],
-          record_id: event[:record_id],
-          before: event[:after].to_h,
-          after: before
-        )
-      end
-
-      # A code means again what it meant before.
-      def unlearn(undo, event)
-        before = event[:before].to_h
-        house.packs.unlearn_barcode(code: event[:record_id].to_s.rjust(14, "0"), pack_id: before["pack_id"])
-        noted(undo, event, before)
-      end
-
-      # What an act made besides stacks is put away again, unless it is in use.
-      def retire(act)
-        made = MADE[act[:kind]] or return
-        return if house.public_send(made).archive(act[:subject_id])
+      # What an act made goes out of sight, unless something stands there or is kept of it by another act. Where it was
+      # what the act was for, that stands in the way; what came of it on the way then stays.
+      def put_away(event, act)
+        gone = { "food" => house.foods, "place" => house.places }[event.record]
+        return house.records.retire(event.record, event.record_id) unless gone
+        return if gone.archive(event.record_id) || act.subject_id != event.record_id
 
         raise Conflict.new(
           "Something stands there or is kept of it.",
@@ -169,21 +140,24 @@ module NutShelf
         )
       end
 
-      def meals_back(undo)
-        @meals.reverse_each do |event|
-          before = event[:before].to_h
-          back = before.empty? ? { "status" => "dropped" } : before
-          house.ledger.meal_event(
-            act_id: undo.act_id,
-            meal_id: event[:meal_id],
-            before: event[:after].to_h,
-            after: back
-          )
-          house.meals.update(event[:meal_id], back.transform_keys(&:to_sym))
-        end
+      def noted(undo, event, before)
+        house.records.event(
+          act_id: undo.act_id,
+          record: event.record,
+          record_id: event.record_id,
+          before: event.after,
+          after: before
+        )
       end
 
-      def symbols(facts) = facts.to_h.transform_keys(&:to_sym)
+      # A code means again what it meant before.
+      def unlearn(undo, event)
+        before = event.before
+        house.packs.unlearn_barcode(code: event.record_id.to_s.rjust(14, "0"), pack_id: before["pack_id"])
+        noted(undo, event, before)
+      end
+
+      def symbols(facts) = facts.transform_keys(&:to_sym)
     end
   end
 end

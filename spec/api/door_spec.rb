@@ -188,7 +188,7 @@ RSpec.describe "The door", :api do
       expect(JSON.parse(last_response.body)["code"]).to eq("key_missing")
       twice = Array.new(2) { tell("/api/stacks/#{stack["lot_id"]}/take", {}, key: "the-same-key") }
       expect(twice.uniq.size).to eq(1)
-      expect(lot(who, stack["lot_id"])[:on_hand]).to eq(0)
+      expect(lot(who, stack["lot_id"]).on_hand).to eq(0)
     end
 
     it "refuses ids that are no ids" do
@@ -411,7 +411,7 @@ RSpec.describe "The door", :api do
     expect(ask("/api/session")).to include("signed_in" => false, "account" => nil)
     get(feed)
     expect(status).to eq(404)
-    expect(inside(ines) { |house| house.doors.members.map { |row| row[:account_id] } }).to eq([other])
+    expect(inside(ines) { |house| house.doors.members.map(&:account_id) }).to eq([other])
   end
 
   it "slows guessing at the door" do

@@ -129,9 +129,9 @@ RSpec.describe "The household", :api do
     get(feed["path"])
     expect([status, last_response.headers["content-type"]]).to eq([200, "text/calendar;charset=utf-8"])
     events = parsed(last_response.body)
-    house = inside(ines) { |store| store.household.row[:uid] }
+    house = inside(ines) { |store| store.household.row.uid }
     name = "stack-#{id}@#{house}.nut-shelf.invalid"
-    expect(house).not_to eq(inside(household!) { |store| store.household.row[:uid] })
+    expect(house).not_to eq(inside(household!) { |store| store.household.row.uid })
     expect(last_response.body.scan("BEGIN:VALARM").size).to eq(2)
     expect(events).to contain_exactly(
       include(

@@ -48,7 +48,7 @@ RSpec.describe "A pantry of eighty foods", :api do
     it "has #{lines.size} lines of the household #{name} read right and put away" do
       who = sign_in(household!)
       act(:SetHousehold, who, habits.fetch(name)) unless habits.fetch(name).empty?
-      keys = inside(who) { |house| house.foods.all.to_h { |row| [row[:id], row[:key]] } }
+      keys = inside(who) { |house| house.foods.all.to_h { |row| [row.id, row.key] } }
       cupboard = place_id(who, "cupboard")
       read =
         lines.map do |line, answer|
@@ -60,7 +60,7 @@ RSpec.describe "A pantry of eighty foods", :api do
           expect(
             [
               line,
-              keys[facts[:food_id]],
+              keys[facts.food_id],
               draft["count"].to_f,
               draft["amount"]&.to_f&.round(2),
               draft["date_kind"] == "made" ? nil : draft["date"]
@@ -68,7 +68,7 @@ RSpec.describe "A pantry of eighty foods", :api do
           ).to eq([line, food, count.to_f, amount&.to_f, date])
           stack
         end
-      expect(inside(who) { |house| house.lots.shelf.count }).to eq(read.size)
+      expect(on_shelf(who).size).to eq(read.size)
       expect(read.size).to eq(40)
     end
   end

@@ -104,7 +104,7 @@ RSpec.describe "Work at the shelf", :api do
       real = lot(ines, done["lot_id"])
       expect(seen["summary"]).to eq(done["summary"])
       expect(seen["stacks"].map { |one| [one["usable_until"], one["steps"]] }).to include(
-        [real[:usable_until]&.iso8601, real[:steps].to_a]
+        [real.usable_until&.iso8601, real.steps]
       )
     end
     tell("/api/stacks/#{stack}/foresee", { act: "move", input: { place: 1 } })
@@ -150,7 +150,7 @@ RSpec.describe "Work at the shelf", :api do
     expect(ask("/api/recall")["stacks"]).to be_empty
     tell("/api/recall", { lot_ids: found, reason: "recall", note: "lot L7" })
     expect(ask("/api/stacks?state=stop")["stacks"].map { |row| row["id"] }).to match_array(ids)
-    expect(lot(ines, other)[:quarantined]).to be(false)
+    expect(lot(ines, other).quarantined).to be(false)
   end
 
   it "says what to bring forward, and how much goes into a jar" do
@@ -208,7 +208,7 @@ RSpec.describe "Work at the shelf", :api do
     expect(detail["room_left"]).to include("litres" => 84, "of" => 112)
     expect(detail["warnings"].map { |row| row["kind"] }).to eq(["will_freeze"])
     expect(detail["at_risk"].map { |row| row["food"] }).to eq(
-      [inside(ines) { |house| house.foods.by_key(["flour-white"]).values.first[:name].to_s }]
+      [inside(ines) { |house| house.foods.by_key(["flour-white"]).values.first.name }]
     )
     tell("/api/places/#{cupboard}/change", { version: version, reach: "away" })
     expect([status, JSON.parse(last_response.body)["current"]["fill_percent"]]).to eq([409, "25"])
@@ -253,7 +253,7 @@ RSpec.describe "Work at the shelf", :api do
     expect(question["steps"].join).to include("115 days ago")
     tell("/api/stacks/#{id}/seen", { amount: "1200" })
     expect(ask("/api/today")["questions"]).to be_empty
-    expect(lot(ines, id)[:on_hand]).to eq(1200)
+    expect(lot(ines, id).on_hand).to eq(1200)
     clock.day = Date.new(2027, 11, 30)
     tell("/api/meals", { recipe_id: recipe, on: "2027-12-01", servings: "2" })
     expect(ask("/api/today")["questions"].size).to eq(1)
@@ -320,14 +320,14 @@ RSpec.describe "Work at the shelf", :api do
     advice = ask("/api/stacks/#{pears}")["ripening"]
     expect(advice.first).to match(/12 are ripe from about/)
     tell("/api/stacks/#{pears}/prepare", { how: "ripened", amount: "3" })
-    ripe = inside(ines) { |house| house.lots.all_with_food.find { |row| row[:on_hand] == 3 } }
-    expect(ripe[:ready_on]).to eq(Date.new(2026, 11, 24))
+    ripe = inside(ines) { |house| house.lots.all.find { |row| row.on_hand == 3 } }
+    expect(ripe.ready_on).to eq(Date.new(2026, 11, 24))
     expect(ask("/api/stacks/#{pears}")["stack"]["state"]).to eq("not_ready")
   end
 
   it "remembers what a jar was topped up with" do
     act(:AddContainer, ines, { name: "Oat jar", kind: "jar", capacity_ml: 2000 })
-    jar = inside(ines) { |house| house.containers.all.first[:id] }
+    jar = inside(ines) { |house| house.containers.all.first.id }
     oats =
       put_away(ines, "rolled-oats", "cupboard", amount: "500", printed_on: "2027-05-30", printed_kind: "best_before")[
         "lot_id"

@@ -33,7 +33,7 @@ RSpec.describe "Every view", :browser do
       who,
       {
         count_id: @count,
-        lot_id: inside(who) { |house| house.lots.shelf.all.find { |row| row[:food_key] == "honey" }[:id] },
+        lot_id: on_shelf(who).find { |row| row.food_key == "honey" }.id,
         found: "gone"
       }
     )
@@ -41,7 +41,7 @@ RSpec.describe "Every view", :browser do
   end
 
   def views
-    stack = inside(who) { |house| house.lots.shelf.all.first[:id] }
+    stack = on_shelf(who).first.id
     {
       "/" => "h1",
       "/shelf" => ".chip",

@@ -10,9 +10,9 @@ RSpec.describe "Counting a house", :browser do
       house
         .foods
         .all
-        .select { |row| row[:dimension] == "mass" && row[:aisle] == "Tins and cans" }
+        .select { |row| row.dimension == "mass" && row.aisle == "Tins and cans" }
         .first(20)
-        .map { |row| row[:key] }
+        .map(&:key)
     end
   end
 
@@ -35,7 +35,7 @@ RSpec.describe "Counting a house", :browser do
     expect(page).to have_css(box)
   end
 
-  def on_hand(id) = lot(who, id)[:on_hand].to_i
+  def on_hand(id) = lot(who, id).on_hand.to_i
 
   def finish
     click_button "Finish", match: :first
@@ -48,7 +48,7 @@ RSpec.describe "Counting a house", :browser do
     answers = { "Cupboard" => { 2 => "2", 9 => "0" }, "Fridge" => { 4 => "5", 19 => "1" }, "Freezer" => { 0 => "2" } }
     changed = answers.flat_map { |place, differ| count_by_keys(place, differ) }
     expect(changed.map { |id| on_hand(id) }).to eq([800, 0, 2000, 400, 800])
-    expect(inside(who) { |house| house.lots.shelf.all.sum { |row| row[:on_hand] } }).to eq(
+    expect(on_shelf(who).sum(&:on_hand)).to eq(
       (60 * 1200) - 400 - 1200 + 800 - 800 - 400
     )
     visit "/shelf?stack=#{changed.first}"
@@ -62,11 +62,9 @@ RSpec.describe "Counting a house", :browser do
   # Types a number and Enter, or Enter alone; one Enter too many finishes nothing, the differences are looked at first.
   def count_by_keys(place, differ)
     open_count(place)
-    rows =
-      inside(who) do |house|
-        house.lots.standing_in([house.places.all.find { |row| row.name == place }.id]).all.map { |row| row[:id] }
-      end
-    rows.each_index { |index| keys(*differ.fetch(index, "").chars, :enter) }
+    id = inside(who) { |house| house.places.all.find { |row| row.name == place }.id }
+    stacks = standing_in(who, id)
+    stacks.each_index { |index| keys(*differ.fetch(index, "").chars, :enter) }
     expect(page).to have_content("20 of 20 said").and have_content("A word was said about everything")
     keys(:enter)
     expect(page).to have_content("A word was said about everything")
@@ -76,7 +74,7 @@ RSpec.describe "Counting a house", :browser do
     expect(page).to have_no_css("button:focus", text: "Finish: make the stock so")
     click_button "Finish: make the stock so"
     expect(page).to have_content("Counted #{place}: 20 stacks, #{differ.size} different")
-    differ.keys.map { |index| rows[index] }
+    differ.keys.map { |index| stacks[index].id }
   end
 
   it "takes the same by thumb on a phone, and undoes the last of it" do
@@ -96,7 +94,7 @@ RSpec.describe "Counting a house", :browser do
         19 => "2"
       }
     }.each { |place, differ| count_by_thumb(place, differ) }
-    left = -> { inside(who) { |house| house.lots.shelf.all.map { |row| row[:on_hand].to_i }.tally } }
+    left = -> { on_shelf(who).map { |row| row.on_hand.to_i }.tally }
     expect(left.call).to eq(1200 => 55, 800 => 2, 1600 => 1, 400 => 1)
     click_button "Undo"
     expect(page).to have_content("Undone: Counted Freezer")
@@ -167,13 +165,13 @@ RSpec.describe "Counting a house", :browser do
     expect(page).to have_select("Where Chickpeas, canned came from", selected: "carried here: missing in Cupboard")
     click_button "Finish: make the stock so"
     expect(page).to have_content("Counted Fridge")
-    carried = inside(who) { |house| house.lots.shelf.all.find { |row| row[:place_id] == place_id(who, "fridge") } }
-    expect([carried[:on_hand].to_i, carried[:usable_until], on_hand(tins)]).to eq([800, Date.new(2028, 5, 31), 1200])
+    carried = on_shelf(who).find { |row| row.place_id == place_id(who, "fridge") }
+    expect([carried.on_hand.to_i, carried.usable_until, on_hand(tins)]).to eq([800, Date.new(2028, 5, 31), 1200])
   end
 
   it "lets two count two places while a third cooks, and loses nothing" do
     fill("cupboard")
-    here = inside(who) { |house| house.lots.standing_in([place_id(who, "cupboard")]).limit(6).map { |row| row[:id] } }
+    here = standing_in(who, place_id(who, "cupboard")).first(6).map(&:id)
     there = fill("fridge").first(6)
     enter(who)
     open_count("Cupboard")

@@ -23,7 +23,7 @@ RSpec.describe "By keyboard alone", :browser do
 
   def on_chip = "document.activeElement.dataset.chip !== undefined"
 
-  def stacks = inside(who) { |house| house.lots.shelf.all }
+  def stacks = on_shelf(who)
 
   it "puts away, walks the shelf, takes, opens, looks, throws and undoes" do
     enter_by_keys
@@ -68,10 +68,10 @@ RSpec.describe "By keyboard alone", :browser do
     keys(:tab, :tab, :tab, :enter)
     expect(page).to have_content("Threw away 400 g")
     expect(page).to have_no_css("[role=dialog]")
-    expect(stacks.count { |row| row[:open] }).to eq(0)
+    expect(stacks.count(&:open)).to eq(0)
     keys("z")
     expect(page).to have_content("Undone: Threw away")
-    expect(stacks.count { |row| row[:open] }).to eq(1)
+    expect(stacks.count(&:open)).to eq(1)
   end
 
   it "takes back with z what was done last, though its answer is still on its way" do

@@ -6,7 +6,7 @@ require_relative "../support/browser"
 RSpec.describe "Letters", :browser do
   let!(:who) { household! }
 
-  def stacks = inside(who) { |house| house.lots.shelf.all }
+  def stacks = on_shelf(who)
 
   it "keeps every line typed while nobody answers, and lists those that need an answer" do
     enter(who)
@@ -27,18 +27,18 @@ RSpec.describe "Letters", :browser do
     end
     texts = [find("[data-label-line]").value, *all("[aria-label='Lines that wait'] .pill").map(&:text)].join(" ")
     expect(texts).to include("passata 500g mar 27", "grog")
-    expect(stacks.map { |row| row[:food_key] }).to eq(["honey"])
+    expect(stacks.map(&:food_key)).to eq(["honey"])
   end
 
   it "keeps an act that was refused when it came in late, to be looked at, sent again or dropped" do
     put_away(who, "canned-chickpeas", "cupboard", count: "1", printed_on: "2028-05-31", printed_kind: "best_before")
     enter(who)
-    visit "/shelf?stack=#{stacks.first[:id]}"
+    visit "/shelf?stack=#{stacks.first.id}"
     expect(page).to have_button("Take one")
     gate.shut = true
     click_button "Take one"
     expect(page).to have_content("The house is not answering")
-    act(:Take, who, { lot_id: stacks.first[:id] })
+    act(:Take, who, { lot_id: stacks.first.id })
     gate.shut = false
     expect(page).to have_content("Nothing of it is left.", wait: 20)
     visit "/"
@@ -64,7 +64,7 @@ RSpec.describe "Letters", :browser do
     gate.shut = false
     enter(other)
     expect(page).to have_no_button("waits", exact: false)
-    expect(inside(other) { |house| house.lots.shelf.all }).to be_empty
+    expect(on_shelf(other)).to be_empty
   end
 
   it "keeps a half-filled form over a reload and over another view" do

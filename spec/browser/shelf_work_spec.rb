@@ -36,7 +36,7 @@ RSpec.describe "Work at the shelf", :browser do
     )
     click_button "Make the portions"
     expect(page).to have_content("Made 3 portions")
-    values = inside(who) { |house| house.lots.all_with_food.map { |row| row[:value_minor] } }
+    values = inside(who) { |house| house.lots.all.map(&:value_minor) }
     expect(values.sum).to eq(1000)
   end
 
@@ -52,7 +52,7 @@ RSpec.describe "Work at the shelf", :browser do
     fill_in "Made on", with: Date.new(2026, 11, 1)
     click_button "Keep it so"
     expect(page).to have_content("Changed day it was made, directions")
-    expect(stack(tin)[:directions]).to eq("Rinse well")
+    expect(stack(tin).directions).to eq("Rinse well")
   end
 
   it "goes through the short list for the pack, and takes the worst sign" do
@@ -69,7 +69,7 @@ RSpec.describe "Work at the shelf", :browser do
     expect(page).to have_css("[aria-label='What it does to the date']", text: "not to eat")
     click_button "Note it"
     expect(page).to have_content("Looked at Chickpeas, canned: bad")
-    expect(stack(tin)[:stopped]).to be(true)
+    expect(stack(tin).stopped).to be(true)
   end
 
   it "pours into a jar, tops it up, and keeps care" do
@@ -137,7 +137,7 @@ RSpec.describe "Work at the shelf", :browser do
     expect(page).to have_content("Put away")
     line("(01)04006381333931(15)290131(10)L7")
     expect(page).to have_content("Put away 400 g Chickpeas, canned")
-    expect(inside(who) { |house| house.lots.shelf.all.map { |row| row[:usable_until] } }).to include(
+    expect(on_shelf(who).map(&:usable_until)).to include(
       Date.new(2029, 1, 31)
     )
   end
@@ -156,7 +156,7 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Finish", match: :first
     click_button "Finish: make the stock so"
     expect(page).to have_content("1 different")
-    expect(stack(honey)[:on_hand]).to eq(300)
+    expect(stack(honey).on_hand).to eq(300)
   end
 
   it "brings forward, says what fits, prints labels and sets a level by a touch" do
@@ -175,7 +175,7 @@ RSpec.describe "Work at the shelf", :browser do
     visit "/bring-forward"
     click_button "Brought: 2 tins of 400 g Chickpeas, canned"
     expect(page).to have_content("Nothing to bring")
-    expect(stack(tins)[:on_hand]).to eq(1600)
+    expect(stack(tins).on_hand).to eq(1600)
     visit "/places"
     click_button "Cupboard", exact: false, match: :first
     click_button "Change it"
@@ -192,7 +192,7 @@ RSpec.describe "Work at the shelf", :browser do
     click_button "Table salt: plenty", exact: false
     find("[role=menuitem]", text: "low").click
     expect(page).to have_content("low")
-    expect(stack(salt)[:level]).to eq("low")
+    expect(stack(salt).level).to eq("low")
     visit "/labels?stacks=#{tins}"
     expect(page).to have_content("1 label, 1 sheet").and have_link("Open the PDF").and have_link("As a picture (PNG)")
   end
@@ -266,6 +266,6 @@ RSpec.describe "Work at the shelf", :browser do
     fill_in "Why", with: "It wilts in our fridge"
     click_button "Use this time"
     expect(page).to have_content("your own: It wilts in our fridge")
-    expect(stack(parsley)[:usable_until]).to eq(Date.new(2026, 11, 29))
+    expect(stack(parsley).usable_until).to eq(Date.new(2026, 11, 29))
   end
 end

@@ -5,7 +5,7 @@ require_relative "../support/browser"
 RSpec.describe "The interface", :browser do
   let(:who) { household! }
 
-  def stacks = inside(who) { |house| house.lots.shelf.all }
+  def stacks = on_shelf(who)
 
   it "goes from the label line to a cooked dish and back, after a reload too" do
     enter(who)
@@ -29,17 +29,17 @@ RSpec.describe "The interface", :browser do
     # Nothing is summed up before the house has answered.
     Timeout.timeout(20) { Thread.pass until stacks.size == kinds + 1 }
 
-    before = stacks.sum { |row| row[:value_minor] }
+    before = stacks.sum(&:value_minor)
     click_link "Meals"
     first(:link, "Cook", exact: false).click
     click_button "Cooked"
     expect(page).to have_content(/Cooked .+/)
-    expect(stacks.sum { |row| row[:value_minor] }).to be < before
+    expect(stacks.sum(&:value_minor)).to be < before
     visit page.current_path
     click_button "Lately"
     first(:button, "Undo: Cooked", exact: false).click
     expect(page).to have_content("Undone: Cooked")
-    expect(stacks.sum { |row| row[:value_minor] }).to eq(before)
+    expect(stacks.sum(&:value_minor)).to eq(before)
   end
 
   it "keeps every line of a fast hand: what is unclear waits beside the next" do
@@ -52,7 +52,7 @@ RSpec.describe "The interface", :browser do
     expect(page).to have_css("[aria-label='Lines that wait']", text: "passata 500g mar 27 cupboard")
     find("[data-label-line]").send_keys(:enter)
     Timeout.timeout(20) { Thread.pass until stacks.size == 2 }
-    expect(stacks.map { |row| row[:food_id] }).to contain_exactly(food_id(who, "honey"), food_id(who, "white-rice"))
+    expect(stacks.map(&:food_id)).to contain_exactly(food_id(who, "honey"), food_id(who, "white-rice"))
     click_button "passata 500g mar 27 cupboard"
     expect(page).to have_content("Which date is meant?")
     click_button "end of Mar 2027"
@@ -78,10 +78,10 @@ RSpec.describe "The interface", :browser do
     expect(page).to have_css(".pill", text: "Medlars")
     find("[data-label-line]").send_keys(:enter)
     Timeout.timeout(20) { Thread.pass until stacks.size == 1 }
-    food = inside(who) { |house| house.foods.all.find { |row| row[:key] == "own-medlars" } }
-    expect(stacks.first[:food_id]).to eq(food[:id])
-    expect(food[:allergens].to_a).to eq(["sulphite"])
-    expect(stacks.first[:usable_until]).not_to be_nil
+    food = inside(who) { |house| house.foods.all.find { |row| row.key == "own-medlars" } }
+    expect(stacks.first.food_id).to eq(food.id)
+    expect(food.allergens).to eq(["sulphite"])
+    expect(stacks.first.usable_until).not_to be_nil
     line("200 g medlars fridge")
     Timeout.timeout(20) { Thread.pass until stacks.size == 2 }
   end
@@ -112,7 +112,7 @@ RSpec.describe "The interface", :browser do
     click_button "end of Mar 2027"
     find("[data-label-line]").send_keys(:enter)
     expect(page).to have_content("Put away 500 g")
-    expect(stacks.first[:usable_until]).to eq(Date.new(2027, 3, 31))
+    expect(stacks.first.usable_until).to eq(Date.new(2027, 3, 31))
   end
 
   it "lets each label be put right without typing the line again" do
@@ -131,7 +131,7 @@ RSpec.describe "The interface", :browser do
     click_button "Put it right"
     find("[data-label-line]").send_keys(:enter)
     expect(page).to have_content("Put away 2 jars")
-    expect(stacks.first).to include(value_minor: 520, usable_until: Date.new(2028, 5, 31), food_key: "honey")
+    expect(stacks.first).to have_attributes(value_minor: 520, usable_until: Date.new(2028, 5, 31), food_key: "honey")
   end
 
   it "keeps what is typed while the database is away and sends it once" do
@@ -144,13 +144,13 @@ RSpec.describe "The interface", :browser do
     gate.shut = false
     expect(page).to have_content("Put away 2 jars Honey", wait: 20)
     expect(page).to have_no_content("The house is not answering")
-    expect(stacks.map { |row| row[:on_hand].to_i }).to eq([2])
+    expect(stacks.map { |row| row.on_hand.to_i }).to eq([2])
   end
 
   it "counts each of three quick presses, and says that they were three" do
     put_away(who, "canned-chickpeas", "cupboard", count: "5", printed_on: "2028-05-31", printed_kind: "best_before")
     enter(who)
-    visit "/shelf?stack=#{stacks.first[:id]}"
+    visit "/shelf?stack=#{stacks.first.id}"
     expect(page).to have_button("Take one")
     page.execute_script(
       "const b = [...document.querySelectorAll('button')].find((x) => x.textContent === 'Take one'); b.click(); " \
@@ -158,7 +158,7 @@ RSpec.describe "The interface", :browser do
     )
     expect(page).to have_content("Took 400 g Chickpeas, canned (3 times)")
     expect(page).to have_css("[role=dialog]", text: "2 x 400 g")
-    expect(stacks.first[:on_hand].to_i).to eq(800)
+    expect(stacks.first.on_hand.to_i).to eq(800)
     click_button "Undo", match: :first
     expect(page).to have_css("[role=dialog]", text: "3 x 400 g")
   end
@@ -243,7 +243,7 @@ RSpec.describe "The interface", :browser do
     expect(page).to have_content("Put away: 2 x 400 g Chickpeas, canned, Cupboard")
     click_button "Same again"
     expect(page).to have_css("[role=status] div", text: "Put away: 2 x 400 g Chickpeas, canned", count: 2)
-    expect(stacks.count { |row| row[:on_hand] == 800 && row[:usable_until] == Date.new(2028, 5, 31) }).to eq(2)
+    expect(stacks.count { |row| row.on_hand == 800 && row.usable_until == Date.new(2028, 5, 31) }).to eq(2)
   end
 
   it "asks a food that is new to it where it goes, and takes a use-by to the day" do
@@ -259,6 +259,6 @@ RSpec.describe "The interface", :browser do
     select "Fridge", from: "Place"
     click_button "Put away", exact: false
     expect(page).to have_content("Fridge")
-    expect(lot(who, stacks.first[:id])).to include(printed_kind: "use_by", printed_on: Date.new(2026, 12, 1))
+    expect(lot(who, stacks.first.id)).to have_attributes(printed_kind: "use_by", printed_on: Date.new(2026, 12, 1))
   end
 end

@@ -94,7 +94,9 @@ RSpec.describe NutShelf::Core::Match do
   end
 
   let(:found) do
-    { food_id: 1, dimension: "mass", pack_amount: 400r, noun: nil, printed_on: day("2028-05-31"), amount: 800r }
+    described_class::Found.new(
+      food_id: 1, dimension: "mass", pack_amount: 400r, printed_on: day("2028-05-31"), amount: 800r
+    )
   end
 
   it "prefers what is missing elsewhere to what merely stands elsewhere" do
@@ -109,7 +111,7 @@ RSpec.describe NutShelf::Core::Match do
       candidate(4, food_id: 2)
     ]
     expect(described_class.for(found, others)).to be_empty
-    expect(described_class.for({ **found, printed_on: nil }, [candidate(2, printed_on: day("2027-01-31"))]).size).to eq(
+    expect(described_class.for(found.with(printed_on: nil), [candidate(2, printed_on: day("2027-01-31"))]).size).to eq(
       1
     )
   end

@@ -16,21 +16,19 @@ RSpec.describe "Keeping guidance" do
     catalog.foods.each_value do |one|
       expect { NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new).table }.not_to raise_error
     end
-    line = guide("uht-milk").table.find { |row| row[:situation] == "opened" }
-    expect(line[:places]["fridge"][:days]).to eq(catalog.keeping(food("uht-milk"), "opened", "fridge").row.low)
-    expect(line[:places]["cupboard"][:row]).to be_nil
-    expect(line[:places]["cupboard"][:reason]).not_to be_empty
+    line = guide("uht-milk").table.find { |row| row.situation == "opened" }
+    expect(line.places["fridge"].days).to eq(catalog.keeping(food("uht-milk"), "opened", "fridge").row.low)
+    expect(line.places["cupboard"].row).to be_nil
+    expect(line.places["cupboard"].reason).not_to be_empty
   end
 
   it "follows the school for quality and never for safety" do
     oats = lambda do |school|
-      guide("rolled-oats", school: school).table.find { |row| row[:situation] == "bought_sealed" }[:places]["cupboard"][
-        :days
-      ]
+      guide("rolled-oats", school: school).table.find { |row| row.situation == "bought_sealed" }.places["cupboard"].days
     end
     expect([oats.(:by_the_date), oats.(:look_then_decide)]).to eq([365, 540])
     mince = lambda do |school|
-      guide("beef-mince", school: school).table.find { |row| row[:situation] == "opened" }[:places]["fridge"][:days]
+      guide("beef-mince", school: school).table.find { |row| row.situation == "opened" }.places["fridge"].days
     end
     expect(mince.(:by_the_date)).to eq(mince.(:look_then_decide))
   end

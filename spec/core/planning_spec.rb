@@ -148,7 +148,7 @@ RSpec.describe "Dishes from the shelf" do
       2 => recipe("Passata soup", [["passata", 400]]),
       3 => recipe("Steak", [["beef-steak", 400]])
     }
-    paid = { "beef-steak" => [{ price_minor: 2000, amount: 1000, dimension: "mass" }] }
+    paid = { "beef-steak" => [core::PriceBook::Paid.new(price_minor: 2000, amount: 1000r, dimension: "mass")] }
     prices = core::PriceBook.new(prices: paid, foods: catalog.foods)
     ranked = core::Ranker.rank(recipes, cursor: cursor(stock), servings: 2r, on: today, prices: prices)
     expect(ranked.map(&:id)).to eq([2, 1, 3])
@@ -279,7 +279,7 @@ RSpec.describe "Dishes from the shelf" do
     book =
       core::PriceBook.new(
         prices: {
-          "passata" => [{ price_minor: 230, amount: 1000, dimension: "mass" }]
+          "passata" => [core::PriceBook::Paid.new(price_minor: 230, amount: 1000r, dimension: "mass")]
         },
         foods: catalog.foods
       )

@@ -60,10 +60,10 @@ RSpec.describe "Sentences" do
     said =
       pages.flat_map do |one|
         guide = NutShelf::Core::Guide.new(catalog, one, NutShelf::Core::Policy.new)
-        cells = guide.table.flat_map { |line| line[:places].values }
+        cells = guide.table.flat_map { |line| line.places.values }
         [
-          *cells.filter_map { |cell| cell[:reason] unless cell[:row] },
-          *cells.filter_map { |cell| cell[:row]&.span_words }
+          *cells.filter_map { |cell| cell.reason unless cell.row },
+          *cells.filter_map { |cell| cell.row&.span_words }
         ]
       end
     table_words =

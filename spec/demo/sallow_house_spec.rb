@@ -16,10 +16,10 @@ RSpec.describe "Sallow House" do
     demo.database.within(id) do |db|
       house = NutShelf::Store::House.new(db, id)
       expect(house.lots.out_of_balance).to be_empty
-      expect(house.lots.shelf.count).to be > 100
-      expect(house.counts.open.map { |count| count[:person] }).to eq(["Tomas"])
+      expect(house.lots.all.size).to be > 100
+      expect(house.counts.open.map(&:person)).to eq(["Tomas"])
       expect(house.care.due(NutShelf::Demo::Household::TODAY).size).to be >= 2
-      expect(house.ledger.recent(limit: 1000).map { |row| row[:kind] }).to include(
+      expect(house.ledger.recent(limit: 1000).map(&:kind)).to include(
         "count", "decant", "amend", "store_as", "cook", "throw"
       )
     end
@@ -37,7 +37,7 @@ RSpec.describe "Sallow House" do
     ines = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
     demo.database.within(id) do |db|
       room = NutShelf::Desk::Room.new(demo, ines, db)
-      stacks = room.house.lots.shelf.all.map { |row| NutShelf::Api::StackDetail.new(room, row[:id]).call }
+      stacks = room.shelf.stacks.keys.map { |id| NutShelf::Api::StackDetail.new(room, id).call }
       plan = NutShelf::Api::PlanView.new(room)
       dishes = plan.plan.ranked(room.today).map { |ranked| plan.dish(ranked) }
       WrongSentences.sentences([stacks, dishes, plan.ties]).uniq

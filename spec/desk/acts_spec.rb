@@ -5,9 +5,9 @@ require_relative "../support/house"
 RSpec.describe "Acts" do
   let(:who) { household! }
 
-  def on_hand(id) = lot(who, id)[:on_hand].to_r
+  def on_hand(id) = lot(who, id).on_hand
 
-  def shelf = inside(who) { |house| house.lots.shelf.all }
+  def shelf = on_shelf(who)
 
   it "puts away with pack, price, place and date" do
     id =
@@ -17,7 +17,7 @@ RSpec.describe "Acts" do
       )[
         "lot_id"
       ]
-    expect(lot(who, id)).to include(
+    expect(lot(who, id)).to have_attributes(
       on_hand: 1200,
       value_minor: 267,
       value_estimated: false,
@@ -28,7 +28,7 @@ RSpec.describe "Acts" do
 
   it "estimates the value where no price is given, and says so" do
     id = put_away(who, "white-rice", "cupboard", amount: "1000")["lot_id"]
-    expect(lot(who, id)).to include(value_estimated: true, value_minor: 250)
+    expect(lot(who, id)).to have_attributes(value_estimated: true, value_minor: 250)
   end
 
   it "keeps what has no known size by its noun" do
@@ -39,17 +39,17 @@ RSpec.describe "Acts" do
       )[
         "lot_id"
       ]
-    expect(lot(who, id)).to include(on_hand: BigDecimal("0.5"), noun: "jar", open: true)
+    expect(lot(who, id)).to have_attributes(on_hand: BigDecimal("0.5"), noun: "jar", open: true)
   end
 
   it "splits off an opened stack when part of a sealed pack is taken, and carries it where it belongs" do
     id = put_away(who, "canned-chickpeas", "cupboard", count: "3", price_minor: 480)["lot_id"]
     act(:Take, who, { lot_id: id, amount: "250" })
-    rest = shelf.find { |row| row[:open] }
+    rest = shelf.find(&:open)
     expect(on_hand(id)).to eq(800)
-    expect(rest).to include(on_hand: 150, place_id: place_id(who, "fridge"))
-    expect(rest[:usable_until]).to be < HouseSupport::TODAY + 7
-    expect(rest[:value_minor] + lot(who, id)[:value_minor]).to eq(480 - 100)
+    expect(rest).to have_attributes(on_hand: 150, place_id: place_id(who, "fridge"))
+    expect(rest.usable_until).to be < HouseSupport::TODAY + 7
+    expect(rest.value_minor + lot(who, id).value_minor).to eq(480 - 100)
   end
 
   it "opens one pack as a stack of its own and keeps the other's date" do
@@ -61,18 +61,18 @@ RSpec.describe "Acts" do
         "lot_id"
       ]
     child = act(:Open, who, { lot_id: id })["lot_id"]
-    expect(lot(who, child)).to include(open: true, on_hand: 1000, parent_lot_id: id)
-    expect(lot(who, id)).to include(open: false, on_hand: 1000, usable_until: Date.new(2027, 3, 31))
+    expect(lot(who, child)).to have_attributes(open: true, on_hand: 1000, parent_lot_id: id)
+    expect(lot(who, id)).to have_attributes(open: false, on_hand: 1000, usable_until: Date.new(2027, 3, 31))
     expect { act(:Open, who, { lot_id: child }) }.to raise_error(NutShelf::Desk::Conflict)
   end
 
   it "freezes by moving into a freezer, and thaws by moving out" do
     id = put_away(who, "beef-mince", "fridge", printed_on: "2026-11-26", printed_kind: "use_by")["lot_id"]
     act(:Move, who, { lot_id: id, place_id: place_id(who, "freezer") })
-    expect(lot(who, id)).to include(quality_until: Date.new(2027, 3, 24), safety_until: nil, frozen: true)
+    expect(lot(who, id)).to have_attributes(quality_until: Date.new(2027, 3, 24), safety_until: nil, frozen: true)
     clock.day = Date.new(2026, 12, 10)
     act(:Move, who, { lot_id: id, place_id: place_id(who, "fridge") })
-    expect(lot(who, id)).to include(safety_until: Date.new(2026, 12, 11), frozen: false)
+    expect(lot(who, id)).to have_attributes(safety_until: Date.new(2026, 12, 11), frozen: false)
   end
 
   it "moves some packs and leaves the rest" do
@@ -84,16 +84,18 @@ RSpec.describe "Acts" do
   it "covers a passed date by a look" do
     id = put_away(who, "canned-chickpeas", "cupboard", printed_on: "2026-10-31", printed_kind: "best_before")["lot_id"]
     act(:Look, who, { lot_id: id, result: "good" })
-    expect(lot(who, id)[:usable_until]).to eq(HouseSupport::TODAY + 180)
+    expect(lot(who, id).usable_until).to eq(HouseSupport::TODAY + 180)
     act(:Look, who, { lot_id: id, result: "bad" })
-    expect(lot(who, id)[:stopped]).to be(true)
+    expect(lot(who, id).stopped).to be(true)
   end
 
   it "throws with outcome and reason, at its value" do
     id = put_away(who, "honey", "cupboard", amount: "450", price_minor: 520)["lot_id"]
     done = act(:Throw, who, { lot_id: id, outcome: "composted", why: "forgotten" })
     expect(done["value_minor"]).to eq(520)
-    expect(inside(who) { |house| house.ledger.history(id).last }).to include(reason: "composted", why: "forgotten")
+    expect(inside(who) do |house|
+      house.ledger.history(id).last
+    end).to have_attributes(reason: "composted", why: "forgotten")
   end
 
   it "refuses counts that are no counts, days to come and dates without a kind, saying where" do
@@ -113,7 +115,7 @@ RSpec.describe "Acts" do
       id = put_away(who, "canned-chickpeas", "cupboard", count: "3", price_minor: 267)["lot_id"]
       done = act(:Take, who, { lot_id: id, amount: "250" })
       act(:Undo, who, { act_id: done["act_id"] })
-      expect(lot(who, id)).to include(on_hand: 1200, value_minor: 267)
+      expect(lot(who, id)).to have_attributes(on_hand: 1200, value_minor: 267)
       expect(shelf.size).to eq(1)
     end
 
@@ -159,7 +161,7 @@ RSpec.describe "Acts" do
       expect { act(:AddPlace, who, { name: "Attic", kind: "fridge" }) }.not_to raise_error
       food = act(:AddFood, who, { name: "Grog", like_food_id: food_id(who, "red-wine") })
       act(:Undo, who, { act_id: food["act_id"] })
-      expect(inside(who) { |house| house.foods.search("grog").map { |row| row[:name].to_s } }).not_to include("Grog")
+      expect(inside(who) { |house| house.foods.search("grog").map(&:name) }).not_to include("Grog")
       expect { act(:AddFood, who, { name: "Grog", like_food_id: food_id(who, "red-wine") }) }.not_to raise_error
     end
 
@@ -197,7 +199,7 @@ RSpec.describe "Acts" do
       cooked = act(:Cook, who, { meal_id: meal, leftovers: { portions: "1", place_id: place_id(who, "fridge") } })
       expect(on_hand(early)).to be < 800
       expect(on_hand(late)).to eq(800)
-      expect(lot(who, cooked["leftover_lot_id"])).to include(
+      expect(lot(who, cooked["leftover_lot_id"])).to have_attributes(
         situation: "left_over",
         made_on: HouseSupport::TODAY,
         noun: "portion",
@@ -205,7 +207,7 @@ RSpec.describe "Acts" do
       )
       act(:Undo, who, { act_id: cooked["act_id"] })
       expect([on_hand(early), on_hand(cooked["leftover_lot_id"])]).to eq([800, 0])
-      expect(inside(who) { |house| house.meals.one(meal)[:status] }).to eq("planned")
+      expect(inside(who) { |house| house.meals.listed_one(meal).status }).to eq("planned")
     end
 
     it "takes what the cook says was used" do

@@ -9,8 +9,6 @@ RSpec.describe NutShelf::Desk::Belonging do
 
   let(:ines) { household! }
 
-  def in_room(who) = office.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(office, who, db) }
-
   def usual(key, **more)
     in_room(ines) { |room| described_class.new(room).place(room.food_row(food_id(ines, key)), **more)&.name }
   end
@@ -18,7 +16,7 @@ RSpec.describe NutShelf::Desk::Belonging do
   def place(name, kind) = act(:AddPlace, ines, { name: name, kind: kind })["place_id"]
 
   def belong(key, place)
-    version = in_room(ines) { |room| room.food_row(food_id(ines, key))[:version] }
+    version = in_room(ines) { |room| room.food_row(food_id(ines, key)).version }
     act(:ChangeFood, ines, { food_id: food_id(ines, key), version: version, home_place_id: place })
   end
 

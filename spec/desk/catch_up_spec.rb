@@ -20,7 +20,7 @@ RSpec.describe NutShelf::Desk::CatchUp do
   it "dates stacks anew that older rules had dated, once" do
     forget(usable_until: Date.new(2099, 1, 1), quality_until: nil, strict_until: nil)
     expect(described_class.new(office).household(ines.household_id)).to eq(1)
-    expect(lot(ines, tin)).to include(usable_until: Date.new(2028, 5, 31), strict_until: Date.new(2028, 5, 31))
+    expect(lot(ines, tin)).to have_attributes(usable_until: Date.new(2028, 5, 31), strict_until: Date.new(2028, 5, 31))
     forget_nothing = described_class.new(office).household(ines.household_id)
     expect(forget_nothing).to eq(0)
   end
@@ -31,7 +31,7 @@ RSpec.describe NutShelf::Desk::CatchUp do
     later = shipped.new(office.catalog.foods.merge("perry" => food))
     added = Array.new(2) { inside(ines) { |house| house.foods.take_in(later, { "perry" => "perry pear cider" }) } }
     expect(added).to eq([1, 0])
-    expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map { |row| row[:name].to_s }.first }).to eq(
+    expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map(&:name).first }).to eq(
       "Perry"
     )
     expect(described_class.new(office).household(ines.household_id)).to eq(0)
@@ -40,6 +40,6 @@ RSpec.describe NutShelf::Desk::CatchUp do
   it "covers every household" do
     forget(usable_until: nil)
     expect(described_class.new(office).call).to be >= 1
-    expect(lot(ines, tin)[:usable_until]).to eq(Date.new(2028, 5, 31))
+    expect(lot(ines, tin).usable_until).to eq(Date.new(2028, 5, 31))
   end
 end

@@ -19,11 +19,11 @@ RSpec.describe "Conservation" do
       @refused = 0
     end
 
-    def stacks = @spec.inside(@who) { |house| house.lots.all_with_food }
+    def stacks = @spec.inside(@who) { |house| house.lots.all }
 
     def places = @places ||= @spec.inside(@who) { |house| house.places.all.map(&:id) }
 
-    def jars = @jars ||= @spec.inside(@who) { |house| house.containers.all.map { |row| row[:id] } }
+    def jars = @jars ||= @spec.inside(@who) { |house| house.containers.all.map(&:id) }
 
     def act(name, **input)
       @done << [name, @spec.act(name, @who, input.compact)["act_id"]]
@@ -32,42 +32,42 @@ RSpec.describe "Conservation" do
     end
 
     def amount(lot)
-      @dice.rand(3).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r * @dice.rand(1..9) / 10).round(2))
+      @dice.rand(3).zero? ? nil : NutShelf::Core::Decimal.print((lot.on_hand * @dice.rand(1..9) / 10).round(2))
     end
 
     def step
       lot = stacks.sample(random: @dice)
       case @dice.rand(9)
       when 0
-        act(:Move, lot_id: lot[:id], place_id: places.sample(random: @dice), amount: amount(lot))
+        act(:Move, lot_id: lot.id, place_id: places.sample(random: @dice), amount: amount(lot))
       when 1
-        act(:Open, lot_id: lot[:id])
+        act(:Open, lot_id: lot.id)
       when 2
         act(
           :Portion,
-          lot_id: lot[:id],
+          lot_id: lot.id,
           count: @dice.rand(1..7),
           amount: amount(lot),
           place_id: places.sample(random: @dice)
         )
       when 3
-        act(:Decant, lot_id: lot[:id], container_id: jars.sample(random: @dice), amount: amount(lot))
+        act(:Decant, lot_id: lot.id, container_id: jars.sample(random: @dice), amount: amount(lot))
       when 4
-        act(:TopUp, lot_id: lot[:id], from_lot_id: stacks.sample(random: @dice)[:id], amount: amount(lot))
+        act(:TopUp, lot_id: lot.id, from_lot_id: stacks.sample(random: @dice).id, amount: amount(lot))
       when 5
         act(
           :Prepare,
-          lot_id: lot[:id],
+          lot_id: lot.id,
           how: %w[cut cooked].sample(random: @dice),
           amount: amount(lot),
           place_id: places.sample(random: @dice)
         )
       when 6
-        act(:StoreAs, lot_id: lot[:id], method: %w[bag jar paper].sample(random: @dice))
+        act(:StoreAs, lot_id: lot.id, method: %w[bag jar paper].sample(random: @dice))
       when 7
-        act(:Look, lot_id: lot[:id], result: %w[good turning].sample(random: @dice))
+        act(:Look, lot_id: lot.id, result: %w[good turning].sample(random: @dice))
       else
-        act(:Quarantine, lot_ids: [lot[:id]], reason: "pest")
+        act(:Quarantine, lot_ids: [lot.id], reason: "pest")
       end
     end
   end
@@ -78,7 +78,7 @@ RSpec.describe "Conservation" do
         id on_hand value_minor place_id open frozen container_id quarantined usable_until safety_until history
         printed_on
       ]
-      house.lots.all_with_food.map do |lot|
+      house.lots.all.map do |lot|
         lot.slice(*names).transform_values { |value| value.respond_to?(:to_a) ? value.to_a : value }
       end
     end
@@ -88,9 +88,9 @@ RSpec.describe "Conservation" do
     inside(ines) do |house|
       house
         .lots
-        .all_with_food
-        .group_by { |lot| lot[:food_id] }
-        .transform_values { |lots| [lots.sum { |lot| lot[:on_hand] }, lots.sum { |lot| lot[:value_minor] }] }
+        .all
+        .group_by(&:food_id)
+        .transform_values { |lots| [lots.sum(&:on_hand), lots.sum(&:value_minor)] }
     end
   end
 
@@ -148,7 +148,7 @@ RSpec.describe "Conservation" do
       before = picture
       done = act(:FinishCount, ines, { count_id: count })
       wanted = there.to_h { |id, packs| [id, [packs + said.fetch(id, 0), 0].max * 400] }
-      expect(lots.to_h { |id| [id, lot(ines, id)[:on_hand].to_i] }).to eq(wanted)
+      expect(lots.to_h { |id| [id, lot(ines, id).on_hand.to_i] }).to eq(wanted)
       expect(inside(ines) { |house| house.lots.out_of_balance }).to be_empty
       act(:Undo, ines, { act_id: done["act_id"] })
       expect(picture).to eq(before)

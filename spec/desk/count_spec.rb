@@ -28,11 +28,11 @@ RSpec.describe "Counting" do
 
   def finish(count, **input) = act(:FinishCount, ines, { count_id: count, **input })
 
-  def on_hand(id) = lot(ines, id)[:on_hand].to_i
+  def on_hand(id) = lot(ines, id).on_hand.to_i
 
   def reasons(act_id)
     inside(ines) do |house|
-      house.ledger.movements(act_id).map { |row| [row[:quantity].to_i, row[:value_minor], row[:reason]] }
+      house.ledger.movements(act_id).map { |row| [row.quantity.to_i, row.value_minor, row.reason] }
     end
   end
 
@@ -55,12 +55,12 @@ RSpec.describe "Counting" do
     expect(done["summary"]).to eq("Counted Cupboard: 3 stacks, 2 different")
     expect([less, same, gone].map { |id| on_hand(id) }).to eq([1200, 800, 0])
     expect(reasons(done["act_id"])).to contain_exactly([-800, -178, "eaten"], [-1200, -267, "given_away"])
-    expect(lot(ines, same)[:seen_on]).to eq(Date.new(2026, 11, 24))
+    expect(lot(ines, same).seen_on).to eq(Date.new(2026, 11, 24))
     expect(inside(ines) { |house| house.places.find(cupboard).counted_on }).to eq(Date.new(2026, 11, 24))
     act(:Undo, ines, { act_id: done["act_id"] })
     expect([less, same, gone].map { |id| on_hand(id) }).to eq([2000, 800, 1200])
-    expect(lot(ines, same)[:seen_on]).to be_nil
-    expect(inside(ines) { |house| [house.places.find(cupboard).counted_on, house.counts.find(count)[:status]] }).to eq(
+    expect(lot(ines, same).seen_on).to be_nil
+    expect(inside(ines) { |house| [house.places.find(cupboard).counted_on, house.counts.find(count).status] }).to eq(
       [nil, "open"]
     )
     balanced
@@ -91,7 +91,7 @@ RSpec.describe "Counting" do
     count = start
     enter(count, lot_id: id, found: "gone")
     line = enter(count, lot_id: id, found: "amount", packs: "5")
-    expect(inside(ines) { |house| house.counts.lines(count).map { |row| row[:delta].to_i } }).to eq([0])
+    expect(inside(ines) { |house| house.counts.lines(count).map { |row| row.delta.to_i } }).to eq([0])
     act(:ClearLine, ines, { count_id: count, line_id: line })
     expect(inside(ines) { |house| house.counts.lines(count) }).to be_empty
     expect { act(:ClearLine, ines, { count_id: count, line_id: line }) }.to raise_error(NutShelf::Store::Missing)
@@ -105,10 +105,10 @@ RSpec.describe "Counting" do
     enter(count, lot_id: honey, found: "amount", quarters: 1)
     enter(count, lot_id: salt, found: "level", level: "low")
     done = finish(count)
-    expect(lot(ines, honey)[:on_hand]).to eq(BigDecimal("112.5"))
-    expect(lot(ines, salt)[:level]).to eq("low")
+    expect(lot(ines, honey).on_hand).to eq(BigDecimal("112.5"))
+    expect(lot(ines, salt).level).to eq("low")
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(lot(ines, salt)[:level]).to eq("plenty")
+    expect(lot(ines, salt).level).to eq("plenty")
   end
 
   it "makes stacks of what was not expected; what has no date waits for one" do
@@ -119,13 +119,13 @@ RSpec.describe "Counting" do
       draft: draft(2, key: "canned-sardines", place: cupboard, printed_on: "2027-01-31", printed_kind: "best_before")
     )
     done = finish(count)
-    made = inside(ines) { |house| house.lots.shelf.all }
+    made = on_shelf(ines)
     expect(
-      made.map { |row| [row[:food_key], row[:on_hand].to_i, row[:usable_until], row[:value_minor].positive?] }
+      made.map { |row| [row.food_key, row.on_hand.to_i, row.usable_until, row.value_minor.positive?] }
     ).to contain_exactly(["canned-chickpeas", 1200, nil, true], ["canned-sardines", 800, Date.new(2027, 1, 31), true])
-    expect(made.map { |row| row[:acquired_on] }).to all(be_nil)
+    expect(made.map(&:acquired_on)).to all(be_nil)
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(inside(ines) { |house| house.lots.shelf.all }).to be_empty
+    expect(on_shelf(ines)).to be_empty
     balanced
   end
 
@@ -146,11 +146,11 @@ RSpec.describe "Counting" do
       end
     expect(counting.candidates.first).to have_attributes(id: id, missing: 800)
     done = finish(there, moves: { line.to_s => id })
-    carried = inside(ines) { |house| house.lots.shelf.all.find { |row| row[:place_id] == fridge } }
-    expect(carried).to include(on_hand: 800, value_minor: 178, usable_until: Date.new(2028, 5, 31))
+    carried = on_shelf(ines).find { |row| row.place_id == fridge }
+    expect(carried).to have_attributes(on_hand: 800, value_minor: 178, usable_until: Date.new(2028, 5, 31))
     expect(on_hand(id)).to eq(1200)
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(inside(ines) { |house| house.lots.shelf.all.map { |row| [row[:place_id], row[:on_hand].to_i] } }).to eq(
+    expect(on_shelf(ines).map { |row| [row.place_id, row.on_hand.to_i] }).to eq(
       [[cupboard, 1200]]
     )
     balanced
@@ -164,7 +164,7 @@ RSpec.describe "Counting" do
     line = enter(there, draft: draft(2))
     finish(there, moves: { line.to_s => id })
     finish(here)
-    expect(inside(ines) { |house| house.lots.shelf.all.sum { |row| row[:on_hand] } }).to eq(2000)
+    expect(on_shelf(ines).sum(&:on_hand)).to eq(2000)
     expect(on_hand(id)).to eq(1200)
     balanced
   end
@@ -214,7 +214,7 @@ RSpec.describe "Counting" do
     count = start
     enter(count, draft: draft(3, place: cupboard))
     done = finish(count)
-    found = inside(ines) { |house| house.lots.shelf.first[:id] }
+    found = on_shelf(ines).first.id
     taken = act(:Take, ines, { lot_id: found })
     expect { act(:Undo, ines, { act_id: done["act_id"] }) }.to raise_error(NutShelf::Desk::Conflict, /Later: Took/)
     act(:Undo, ines, { act_id: taken["act_id"] })
@@ -308,7 +308,7 @@ RSpec.describe "Counting" do
     # Each stack lost one tin to the cook; the count took one more where its line came before that take.
     expect(left - [800, 1200]).to be_empty
     balanced
-    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map { |row| row[:kind] }.tally }).to include(
+    expect(inside(ines) { |house| house.ledger.recent(limit: 100).map(&:kind).tally }).to include(
       "count" => 2,
       "cook" => 1
     )

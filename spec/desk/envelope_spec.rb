@@ -24,13 +24,13 @@ RSpec.describe "Acts that come in late" do
     NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key, envelope: envelope(**more))
   end
 
-  def story(id) = lot(ines, id)[:history].map { |event| event.values_at("kind", "on") }
+  def story(id) = lot(ines, id).history.map { |event| event.values_at("kind", "on") }
 
   it "counts for the day they were done" do
     done = late(:Open, { lot_id: tin })
     expect(story(done["lot_id"])).to include(%w[opened 2026-11-22])
     now = act(:Open, ines, { lot_id: tin })
-    expect(lot(ines, now["lot_id"])[:usable_until] - lot(ines, done["lot_id"])[:usable_until]).to eq(2)
+    expect(lot(ines, now["lot_id"]).usable_until - lot(ines, done["lot_id"]).usable_until).to eq(2)
   end
 
   it "takes what is still there and says what was not" do
@@ -39,7 +39,7 @@ RSpec.describe "Acts that come in late" do
       "summary" => "Took 3 x 400 g Chickpeas, canned",
       "unsettled" => [match(/\AOnly .* of .* was still there\.\z/)]
     )
-    expect(lot(ines, tin)[:on_hand]).to eq(0)
+    expect(lot(ines, tin).on_hand).to eq(0)
     expect { late(:Take, { lot_id: tin, amount: "400" }) }.to raise_error(NutShelf::Desk::Conflict)
   end
 
@@ -56,23 +56,23 @@ RSpec.describe "Acts that come in late" do
   it "leaves a stack where a later move put it" do
     act(:Move, ines, { lot_id: tin, place_id: place_id(ines, "fridge") })
     done = late(:Move, { lot_id: tin, place_id: place_id(ines, "freezer") })
-    expect(lot(ines, tin)[:place_id]).to eq(place_id(ines, "fridge"))
+    expect(lot(ines, tin).place_id).to eq(place_id(ines, "fridge"))
     expect(done["unsettled"]).to contain_exactly(match(/moved again since: it stands in Fridge/))
   end
 
   it "keeps the order of the device within a day, whichever came in first" do
     late(:Move, { lot_id: tin, place_id: place_id(ines, "fridge") }, sequence: 3_000)
     late(:Move, { lot_id: tin, place_id: place_id(ines, "freezer") }, sequence: 2_000)
-    expect(lot(ines, tin)[:place_id]).to eq(place_id(ines, "fridge"))
-    kinds = inside(ines) { |house| house.ledger.history(tin).map { |act| act[:summary][/to (\w+)/, 1] }.compact }
+    expect(lot(ines, tin).place_id).to eq(place_id(ines, "fridge"))
+    kinds = inside(ines) { |house| house.ledger.history(tin).map { |act| act.summary[/to (\w+)/, 1] }.compact }
     expect(kinds).to eq(%w[Freezer Fridge])
-    expect(lot(ines, tin)[:frozen]).to be(false)
+    expect(lot(ines, tin).frozen).to be(false)
   end
 
   it "puts what was done earlier before what was done later in the history" do
     act(:Take, ines, { lot_id: tin, amount: "400" })
     late(:Look, { lot_id: tin, result: "good" })
-    expect(inside(ines) { |house| house.ledger.history(tin).map { |act| act[:kind] } }).to eq(%w[put_away look take])
+    expect(inside(ines) { |house| house.ledger.history(tin).map(&:kind) }).to eq(%w[put_away look take])
   end
 
   it "lets a clock that runs ahead reach no further than now" do
@@ -84,7 +84,7 @@ RSpec.describe "Acts that come in late" do
         sequence: 9_000_000_000_000_000
       )
     act(:Move, ines, { lot_id: tin, place_id: place_id(ines, "freezer") })
-    expect(lot(ines, ahead["lot_id"])[:place_id]).to eq(place_id(ines, "freezer"))
+    expect(lot(ines, ahead["lot_id"]).place_id).to eq(place_id(ines, "freezer"))
   end
 
   it "refuses a day that has not come, one too long ago, and one before the stack came" do
@@ -96,7 +96,7 @@ RSpec.describe "Acts that come in late" do
       NutShelf::Desk::Conflict,
       /came only on 2026-11-10/
     )
-    expect(lot(ines, tin)[:on_hand]).to eq(1200)
+    expect(lot(ines, tin).on_hand).to eq(1200)
   end
 
   it "goes by today when nothing had to wait" do
@@ -108,7 +108,7 @@ RSpec.describe "Acts that come in late" do
     key = key!
     first = late(:Take, { lot_id: tin, amount: "400" }, key: key)
     expect(late(:Take, { lot_id: tin, amount: "400" }, key: key)).to eq(first)
-    expect(lot(ines, tin)[:on_hand]).to eq(800)
+    expect(lot(ines, tin).on_hand).to eq(800)
   end
 
   it "gives a helper no way to call good what is not to eat" do

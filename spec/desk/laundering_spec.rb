@@ -34,42 +34,42 @@ RSpec.describe "Dates in hands" do
 
     def act(name, **input) = @done << @spec.act(name, @who, input.compact)["act_id"]
 
-    def stacks = @spec.inside(@who) { |house| house.lots.shelf.all }
+    def stacks = @spec.on_shelf(@who)
 
     def place = (@places ||= @spec.inside(@who) { |house| house.places.all.map(&:id) }).sample(random: @dice)
 
-    def jar = @spec.inside(@who) { |house| house.containers.all.map { |row| row[:id] } }.sample(random: @dice)
+    def jar = @spec.inside(@who) { |house| house.containers.all.map(&:id) }.sample(random: @dice)
 
     def some(lot)
-      @dice.rand(2).zero? ? nil : NutShelf::Core::Decimal.print((lot[:on_hand].to_r / @dice.rand(2..4)).round(2))
+      @dice.rand(2).zero? ? nil : NutShelf::Core::Decimal.print((lot.on_hand / @dice.rand(2..4)).round(2))
     end
 
-    def move(lot) = act(:Move, lot_id: lot[:id], place_id: place, amount: some(lot))
+    def move(lot) = act(:Move, lot_id: lot.id, place_id: place, amount: some(lot))
 
-    def open(lot) = act(:Open, lot_id: lot[:id])
+    def open(lot) = act(:Open, lot_id: lot.id)
 
-    def portion(lot) = act(:Portion, lot_id: lot[:id], count: 2, amount: some(lot), place_id: place)
+    def portion(lot) = act(:Portion, lot_id: lot.id, count: 2, amount: some(lot), place_id: place)
 
-    def decant(lot) = act(:Decant, lot_id: lot[:id], container_id: jar, amount: some(lot))
+    def decant(lot) = act(:Decant, lot_id: lot.id, container_id: jar, amount: some(lot))
 
     def top_up(lot)
       act(
         :TopUp,
-        lot_id: lot[:id],
-        from_lot_id: stacks.select { |other| other[:food_id] == lot[:food_id] }.sample(random: @dice)[:id],
+        lot_id: lot.id,
+        from_lot_id: stacks.select { |other| other.food_id == lot.food_id }.sample(random: @dice).id,
         amount: some(lot)
       )
     end
 
     def prepare(lot)
-      act(:Prepare, lot_id: lot[:id], how: %w[cut cooked].sample(random: @dice), amount: some(lot), place_id: place)
+      act(:Prepare, lot_id: lot.id, how: %w[cut cooked].sample(random: @dice), amount: some(lot), place_id: place)
     end
 
-    def look(lot) = act(:Look, lot_id: lot[:id], result: %w[good good turning].sample(random: @dice))
+    def look(lot) = act(:Look, lot_id: lot.id, result: %w[good good turning].sample(random: @dice))
 
-    def take(lot) = act(:Take, lot_id: lot[:id], amount: some(lot) || "1")
+    def take(lot) = act(:Take, lot_id: lot.id, amount: some(lot) || "1")
 
-    def amend(lot) = act(:Amend, lot_id: lot[:id], version: lot[:version], directions: "Said #{@dice.rand(99)}")
+    def amend(lot) = act(:Amend, lot_id: lot.id, directions: "Said #{@dice.rand(99)}")
 
     def undo(_lot) = @done.empty? || act(:Undo, act_id: @done.sample(random: @dice))
   end
@@ -91,20 +91,20 @@ RSpec.describe "Dates in hands" do
     office.database.within(ines.household_id) do |db|
       room = NutShelf::Desk::Room.new(office, ines, db)
       redate = NutShelf::Desk::Redate.new(room)
-      room.house.lots.shelf.all.filter_map do |row|
-        story = redate.story(room.house.lots.one(row[:id]))
+      room.shelf.stacks.each_value.filter_map do |row|
+        story = redate.story(room.house.lots.one(row.id))
         latest = CapsLaw.new(story, room.catalog).latest or next
-        next if row[:stopped] || row[:usable_until].nil? || row[:usable_until] <= latest
+        next if row.stopped || row.usable_until.nil? || row.usable_until <= latest
 
-        "#{row[:food_key]} good until #{row[:usable_until]}, the law says #{latest}: #{story.events.map(&:to_h)}"
+        "#{row.food_key} good until #{row.usable_until}, the law says #{latest}: #{story.events.map(&:to_h)}"
       end
     end
   end
 
   def dates
     inside(ines) do |house|
-      house.lots.all_with_food.to_h do |row|
-        [row[:id], row.slice(:usable_until, :safety_until, :quality_until, :stopped, :look_first, :strict_until)]
+      house.lots.all.to_h do |row|
+        [row.id, row.slice(:usable_until, :safety_until, :quality_until, :stopped, :look_first, :strict_until)]
       end
     end
   end
@@ -142,14 +142,14 @@ RSpec.describe "Dates in hands" do
     looked = act(:Look, ines, { lot_id: mince, result: "good" })["act_id"]
     act(:Undo, ines, { act_id: looked })
     frozen = act(:Move, ines, { lot_id: mince, place_id: place_id(ines, "freezer") })["act_id"]
-    expect(lot(ines, mince)).to include(stopped: true, safety_until: Date.new(2026, 11, 26))
+    expect(lot(ines, mince)).to have_attributes(stopped: true, safety_until: Date.new(2026, 11, 26))
     act(:Undo, ines, { act_id: frozen })
-    expect(lot(ines, mince)).to include(
+    expect(lot(ines, mince)).to have_attributes(
       stopped: false,
       safety_until: Date.new(2026, 11, 26),
       usable_until: Date.new(2026, 11, 26)
     )
     act(:Prepare, ines, { lot_id: mince, how: "cooked", place_id: place_id(ines, "fridge") })
-    expect(lot(ines, mince)).to include(stopped: true, usable_until: Date.new(2026, 11, 26))
+    expect(lot(ines, mince)).to have_attributes(stopped: true, usable_until: Date.new(2026, 11, 26))
   end
 end

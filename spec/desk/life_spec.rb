@@ -7,7 +7,7 @@ RSpec.describe "The life of a stack" do
 
   def stack(id) = lot(ines, id)
 
-  def on_hand(id) = stack(id)[:on_hand].to_i
+  def on_hand(id) = stack(id).on_hand.to_i
 
   def balanced = expect(inside(ines) { |house| house.lots.out_of_balance }).to be_empty
 
@@ -23,14 +23,15 @@ RSpec.describe "The life of a stack" do
       ]
     done = do_(:Portion, lot_id: id, size: "300", place_id: place_id(ines, "freezer"))
     expect(done).to include("portions" => 3)
-    portions = inside(ines) { |house| house.lots.all_with_food.select { |row| row[:parent_lot_id] == id } }
-    expect(portions.sum { |row| row[:on_hand] }).to eq(900)
-    expect(portions.sum { |row| row[:value_minor] } + stack(id)[:value_minor]).to eq(1745)
-    expect(portions.map { |row| [row[:frozen], row[:usable_until]] }.uniq).to eq([[true, Date.new(2027, 3, 24)]])
-    expect(stack(id)).to include(open: true, usable_until: Date.new(2026, 11, 25))
+    portions = inside(ines) { |house| house.lots.all.select { |row| row.parent_lot_id == id } }
+    expect(portions.sum(&:on_hand)).to eq(900)
+    expect(portions.sum(&:value_minor) + stack(id).value_minor).to eq(1745)
+    expect(portions.map { |row| [row.frozen, row.usable_until] }.uniq).to eq([[true, Date.new(2027, 3, 24)]])
+    expect(stack(id)).to have_attributes(open: true, usable_until: Date.new(2026, 11, 25))
     balanced
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(stack(id)).to include(on_hand: 1000, value_minor: 1745, open: false, usable_until: Date.new(2026, 11, 26))
+    expect(stack(id)).to have_attributes(on_hand: 1000, value_minor: 1745, open: false,
+      usable_until: Date.new(2026, 11, 26))
   end
 
   it "decants what is used daily, and the date follows the food" do
@@ -43,14 +44,14 @@ RSpec.describe "The life of a stack" do
         "lot_id"
       ]
     poured = do_(:Decant, lot_id: id, container_id: jar)["lot_id"]
-    expect(stack(poured)).to include(
+    expect(stack(poured)).to have_attributes(
       open: true,
       container_id: jar,
       on_hand: 500,
       value_minor: 100,
       printed_on: Date.new(2027, 5, 30)
     )
-    expect(stack(poured)[:steps].join(" ")).to include("in a closed jar")
+    expect(stack(poured).steps.join(" ")).to include("in a closed jar")
     expect { do_(:Decant, lot_id: id, container_id: jar) }.to raise_error(NutShelf::Desk::Conflict, /in use/)
     balanced
   end
@@ -67,11 +68,11 @@ RSpec.describe "The life of a stack" do
     poured = do_(:Decant, lot_id: rice, container_id: jar, amount: "1000")
     lots =
       inside(ines) do |house|
-        house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open], row[:value_minor], row[:container_id]] }
+        house.lots.all.map { |row| [row.on_hand.to_i, row.open, row.value_minor, row.container_id] }
       end
     expect(lots).to contain_exactly([1000, true, 200, jar], [4000, true, 800, nil])
     act(:Undo, ines, { act_id: poured["act_id"] })
-    expect(inside(ines) { |house| house.lots.all_with_food.map { |row| [row[:on_hand].to_i, row[:open]] } }).to eq(
+    expect(inside(ines) { |house| house.lots.all.map { |row| [row.on_hand.to_i, row.open] } }).to eq(
       [[5000, false]]
     )
     balanced
@@ -96,13 +97,13 @@ RSpec.describe "The life of a stack" do
     in_jar = do_(:Decant, lot_id: old, container_id: jar)["lot_id"]
     done = do_(:TopUp, lot_id: in_jar, from_lot_id: new, amount: "400")
     expect(done["full"]).to be(true)
-    expect(stack(in_jar)).to include(on_hand: 900, value_minor: 220, usable_until: Date.new(2027, 1, 31))
-    expect(stack(in_jar)[:steps].join(" ")).to include("the earliest of the parts counts")
-    expect(inside(ines) { |house| house.care.due(Date.new(2026, 11, 24)).map { |row| row[:title] } }).to eq(
+    expect(stack(in_jar)).to have_attributes(on_hand: 900, value_minor: 220, usable_until: Date.new(2027, 1, 31))
+    expect(stack(in_jar).steps.join(" ")).to include("the earliest of the parts counts")
+    expect(inside(ines) { |house| house.care.due(Date.new(2026, 11, 24)).map(&:title) }).to eq(
       ["Peel tub is full: use or empty it"]
     )
     act(:Undo, ines, { act_id: done["act_id"] })
-    expect(stack(in_jar)).to include(on_hand: 500, value_minor: 100, usable_until: Date.new(2027, 5, 30))
+    expect(stack(in_jar)).to have_attributes(on_hand: 500, value_minor: 100, usable_until: Date.new(2027, 5, 30))
     expect(inside(ines) { |house| house.care.all }).to be_empty
     balanced
   end
@@ -118,7 +119,7 @@ RSpec.describe "The life of a stack" do
     id = put_away(ines, "carrots", "cupboard", count: "6", amount: "1", unit: "piece")["lot_id"]
     part = do_(:Prepare, lot_id: id, how: "cut", amount: "2", place_id: place_id(ines, "fridge"))["lot_id"]
     expect(part).not_to eq(id)
-    expect(stack(part)).to include(
+    expect(stack(part)).to have_attributes(
       on_hand: 2,
       open: true,
       usable_until: Date.new(2026, 12, 8),
@@ -136,19 +137,19 @@ RSpec.describe "The life of a stack" do
     do_(:Move, lot_id: id, place_id: place_id(ines, "fridge"))
     do_(:Prepare, lot_id: id, how: "cooked")
     do_(:Move, lot_id: id, place_id: place_id(ines, "freezer"))
-    expect(stack(id)).to include(stopped: false, frozen: true)
+    expect(stack(id)).to have_attributes(stopped: false, frozen: true)
   end
 
   it "corrects a wrong amount by a further movement, and says so in the history" do
     id = put_away(ines, "canned-chickpeas", "cupboard", count: "10", price_minor: 890)["lot_id"]
     done = do_(:Correct, lot_id: id, amount: "400", why: "typed ten, was one")
-    expect(stack(id)).to include(on_hand: 400, value_minor: 89)
+    expect(stack(id)).to have_attributes(on_hand: 400, value_minor: 89)
     rows = inside(ines) { |house| house.ledger.movements(done["act_id"]) }
-    expect(rows.map { |row| [row[:quantity].to_i, row[:reason], row[:why]] }).to eq(
+    expect(rows.map { |row| [row.quantity.to_i, row.reason, row.why] }).to eq(
       [[-3600, "corrected", "typed ten, was one"]]
     )
     do_(:Correct, lot_id: id, amount: "800")
-    expect(stack(id)).to include(on_hand: 800, value_minor: 178)
+    expect(stack(id)).to have_attributes(on_hand: 800, value_minor: 178)
     expect { do_(:Correct, lot_id: id, amount: "800") }.to raise_error(NutShelf::Desk::Conflict)
     balanced
   end
@@ -156,13 +157,13 @@ RSpec.describe "The life of a stack" do
   it "puts a date on what had none, unless somebody else did meanwhile" do
     id = put_away(ines, "honey", "cupboard", state: "opened")["lot_id"]
     do_(:Amend, lot_id: id, printed_on: "2028-05-31", printed_kind: "best_before", was: { printed_on: nil })
-    expect(stack(id)[:usable_until]).to eq(Date.new(2028, 5, 31))
+    expect(stack(id).usable_until).to eq(Date.new(2028, 5, 31))
     expect { do_(:Amend, lot_id: id, printed_on: "2029-05-31", was: { printed_on: nil }) }.to raise_error(
       NutShelf::Desk::Conflict
     ) { |error| expect(error.code).to eq("stale") }
     expect { do_(:Amend, lot_id: id, made_on: "2027-01-01") }.to raise_error(NutShelf::Desk::Invalid, /not come yet/)
     do_(:Amend, lot_id: id, printed_on: nil)
-    expect(stack(id)).to include(printed_on: nil, printed_kind: nil)
+    expect(stack(id)).to have_attributes(printed_on: nil, printed_kind: nil)
   end
 
   it "keeps directions, lot and what it was bought for with every part of the stack" do
@@ -174,7 +175,7 @@ RSpec.describe "The life of a stack" do
         "lot_id"
       ]
     part = do_(:Move, lot_id: id, place_id: place_id(ines, "fridge"), amount: "400")["lot_id"]
-    expect(stack(part)).to include(lot_text: "L77", directions: "Rinse well", bought_for: "Wren's party")
+    expect(stack(part)).to have_attributes(lot_text: "L77", directions: "Rinse well", bought_for: "Wren's party")
   end
 
   it "sets apart what pests were found in, and raises a task for what they could reach" do
@@ -183,14 +184,14 @@ RSpec.describe "The life of a stack" do
     tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
     done = do_(:Quarantine, lot_ids: [flour], reason: "pest")
     expect(done["at_risk"]).to eq(1)
-    expect(stack(flour)).to include(quarantined: true, stopped: true)
-    expect(stack(flour)[:steps].last).to include("pests")
-    expect(stack(tin)[:quarantined]).to be(false)
-    expect(inside(ines) { |house| house.care.all.map { |row| row[:title] } }).to eq(
+    expect(stack(flour)).to have_attributes(quarantined: true, stopped: true)
+    expect(stack(flour).steps.last).to include("pests")
+    expect(stack(tin).quarantined).to be(false)
+    expect(inside(ines) { |house| house.care.all.map(&:title) }).to eq(
       ["Inspect or freeze 1 packs in Cupboard that pests could reach"]
     )
     do_(:Clear, lot_id: flour)
-    expect(stack(flour)).to include(stopped: false, quarantine_reason: nil)
+    expect(stack(flour)).to have_attributes(stopped: false, quarantine_reason: nil)
   end
 
   it "shows what an act would do to the date before it is done, and changes nothing" do
@@ -205,21 +206,21 @@ RSpec.describe "The life of a stack" do
     after = inside(ines) { |house| [house.lots.one(id), house.household.revision, house.ledger.recent.size] }
     expect(after).to eq(before)
     real = act(:Open, ines, { lot_id: id })["lot_id"]
-    expect(stack(real)[:usable_until].iso8601).to eq(opened[:usable_until])
+    expect(stack(real).usable_until.iso8601).to eq(opened[:usable_until])
   end
 
   it "makes the way of storing count at once" do
     id = put_away(ines, "fresh-parsley", "fridge", amount: "50", method: "bag")["lot_id"]
-    expect(stack(id)[:usable_until]).to eq(Date.new(2026, 12, 1))
+    expect(stack(id).usable_until).to eq(Date.new(2026, 12, 1))
     do_(:StoreAs, lot_id: id, method: "water")
-    expect(stack(id)[:usable_until]).to eq(Date.new(2026, 12, 8))
+    expect(stack(id).usable_until).to eq(Date.new(2026, 12, 8))
   end
 end
 
 RSpec.describe "Care" do
   let(:ines) { household! }
 
-  def due(on) = inside(ines) { |house| house.care.due(on).map { |row| row[:title] } }
+  def due(on) = inside(ines) { |house| house.care.due(on).map(&:title) }
 
   it "comes round, is done with one touch and undone again" do
     id = act(:AddCare, ines, { title: "Turn the jars", first_on: "2026-11-24", every_days: 30 })["care_id"]
@@ -234,7 +235,7 @@ RSpec.describe "Care" do
 
   it "shortens a date only where the rule says that care is part of it" do
     celery = put_away(ines, "celery", "fridge", count: "6", amount: "1", unit: "piece", method: "water")["lot_id"]
-    until_on = -> { lot(ines, celery)[:usable_until] }
+    until_on = -> { lot(ines, celery).usable_until }
     plain = until_on.call
     act(:AddCare, ines, { title: "Check it", lot_id: celery, first_on: "2026-11-24", every_days: 2 })
     expect(until_on.call).to eq(plain)
@@ -258,7 +259,7 @@ RSpec.describe "Care" do
     tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
     looks = Array.new(2) { act(:Seen, ines, { lot_id: tin })["act_id"] }
     looks.each { |id| act(:Undo, ines, { act_id: id }) }
-    expect(lot(ines, tin)[:seen_on]).to be_nil
+    expect(lot(ines, tin).seen_on).to be_nil
   end
 
   it "is over after a follow-up, and no longer asked for what is used up" do

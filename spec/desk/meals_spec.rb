@@ -41,16 +41,16 @@ RSpec.describe "Meals from the shelf" do
         words
       )
     end
-    expect(lot(ines, past)[:on_hand]).to eq(400)
+    expect(lot(ines, past).on_hand).to eq(400)
   end
 
   it "opens one pack for one stack on two lines" do
     meal = plan("two-bean-chilli")
     id = tin(count: "2")
     act(:Cook, ines, { meal_id: meal, used: [{ lot_id: id, amount: "100" }, { lot_id: id, amount: "150" }] })
-    opened = inside(ines) { |house| house.lots.all_with_food.select { |row| row[:parent_lot_id] == id } }
-    expect(opened.map { |row| row[:on_hand].to_i }).to eq([150])
-    expect(lot(ines, id)[:on_hand]).to eq(400)
+    opened = inside(ines) { |house| house.lots.all.select { |row| row.parent_lot_id == id } }
+    expect(opened.map { |row| row.on_hand.to_i }).to eq([150])
+    expect(lot(ines, id).on_hand).to eq(400)
   end
 
   it "names each stack once on a line, though an earlier meal is to open a pack of it" do
@@ -72,7 +72,7 @@ RSpec.describe "Meals from the shelf" do
 
   it "keeps the date of what was cooked before in the leftovers" do
     rice = put_away(ines, "cooked-rice", "fridge", made_on: "2026-11-23")["lot_id"]
-    safe = lot(ines, rice)[:safety_until]
+    safe = lot(ines, rice).safety_until
     meal = plan("two-bean-chilli")
     done =
       act(
@@ -87,7 +87,7 @@ RSpec.describe "Meals from the shelf" do
           }
         }
       )
-    expect(lot(ines, done["leftover_lot_id"])[:safety_until]).to be <= safe
+    expect(lot(ines, done["leftover_lot_id"]).safety_until).to be <= safe
   end
 
   it "promises nothing twice: each meal's page and the cook draw what the plan gave that meal" do
@@ -98,7 +98,7 @@ RSpec.describe "Meals from the shelf" do
     expect(picked.sum).to be <= 400
     expect(desk_plan { |plan| plan.left.left("canned-chickpeas", HouseSupport::TODAY) }).to eq(400 - picked.sum)
     act(:Cook, ines, { meal_id: second })
-    expect(inside(ines) { |house| house.lots.all_with_food.sum { |row| row[:on_hand] } }).to be_within(1).of(
+    expect(inside(ines) { |house| house.lots.all.sum(&:on_hand) }).to be_within(1).of(
       400 - picked.last
     )
   end
@@ -132,7 +132,7 @@ RSpec.describe "Meals from the shelf" do
   it "gives those who eat by the date only what is good by the date" do
     id = put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2026-11-10", printed_kind: "best_before")["lot_id"]
     act(:Look, ines, { lot_id: id, result: "good" })
-    expect(lot(ines, id)).to include(usable_until: Date.new(2027, 5, 23), strict_until: Date.new(2026, 11, 10))
+    expect(lot(ines, id)).to have_attributes(usable_until: Date.new(2027, 5, 23), strict_until: Date.new(2026, 11, 10))
     there = -> { desk_plan { |plan| plan.cursor.left("canned-chickpeas", HouseSupport::TODAY) } }
     expect(there.call).to eq(400)
     act(:AddPerson, ines, { name: "Piet", portion_factor: "1", strict: true })
@@ -160,7 +160,7 @@ RSpec.describe "Meals from the shelf" do
       )
     food =
       office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"])[:food_id])
+        NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"]).food_id)
       end
     expect(food.allergens).to include("milk")
   end
@@ -251,12 +251,12 @@ RSpec.describe "Meals from the shelf" do
     put_away(ines, "carrots", "fridge", amount: "1000", price_minor: 150)
     expect(
       inside(ines) { |house| house.packs.latest_prices([food_id(ines, "carrots")]).values.first.first }
-    ).to include(price_minor: 150, amount: 1000)
+    ).to have_attributes(price_minor: 150, amount: 1000)
   end
 
   it "counts low as there, and out as out" do
     salt = put_away(ines, "salt", "cupboard")["lot_id"]
-    key = inside(ines) { |house| house.foods.find(lot(ines, salt)[:food_id])[:key] }
+    key = inside(ines) { |house| house.foods.find(lot(ines, salt).food_id).key }
     free =
       %w[plenty half low out].map do |level|
         act(:SetLevel, ines, { lot_id: salt, level: level })

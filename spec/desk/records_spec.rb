@@ -6,7 +6,7 @@ require_relative "../support/pictures"
 RSpec.describe "Places, rules and people" do
   let(:ines) { household! }
 
-  def until_on(id) = lot(ines, id)[:usable_until]
+  def until_on(id) = lot(ines, id).usable_until
 
   def undo(done) = act(:Undo, ines, { act_id: done["act_id"] })
 
@@ -48,9 +48,9 @@ RSpec.describe "Places, rules and people" do
   it "dates anew what stands in a place that turns out to freeze" do
     id = put_away(ines, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
     done = act(:ChangePlace, ines, { place_id: place_id(ines, "cupboard"), low_c: -6 })
-    expect(lot(ines, id)[:flags].map { |flag| flag["code"] }).to eq(["will_freeze"])
+    expect(lot(ines, id).flags.map { |flag| flag["code"] }).to eq(["will_freeze"])
     undo(done)
-    expect(lot(ines, id)[:flags].to_a).to be_empty
+    expect(lot(ines, id).flags).to be_empty
   end
 
   it "lets no place stand inside itself, nor away with it while it holds something" do
@@ -76,7 +76,7 @@ RSpec.describe "Places, rules and people" do
     done = act(:SetHousehold, ines, { school: "by_the_date" })
     expect(done["redated"]).to eq(1)
     expect(until_on(jam)).to be < lenient
-    expect(lot(ines, jam)[:steps].join).to include("by the date")
+    expect(lot(ines, jam).steps.join).to include("by the date")
     undo(done)
     expect(until_on(jam)).to eq(lenient)
     expect { act(:SetHousehold, ines, { settings: { front_days: 40 } }) }.to raise_error(
@@ -96,7 +96,7 @@ RSpec.describe "Places, rules and people" do
         { food_id: food, place: "fridge", state: "whole", low: 10, high: 18, reason: "Our fridge is cold" }
       )
     expect(until_on(id)).to eq(Date.new(2026, 12, 12))
-    expect(lot(ines, id)[:steps].join).to include("Our fridge is cold")
+    expect(lot(ines, id).steps.join).to include("Our fridge is cold")
     undo(done)
     expect(until_on(id)).to eq(guide)
     again =
@@ -106,7 +106,7 @@ RSpec.describe "Places, rules and people" do
         { food_id: food, place: "fridge", state: "whole", low: 3, high: 4, reason: "It wilts here" }
       )
     expect(until_on(id)).to eq(Date.new(2026, 11, 28))
-    rule = inside(ines) { |house| house.rules.all.first[:id] }
+    rule = inside(ines) { |house| house.rules.all.first.id }
     act(:DropKeeping, ines, { rule_id: rule })
     expect(until_on(id)).to eq(guide)
     expect { undo(again) }.to raise_error(NutShelf::Desk::Conflict, /Later: No own keeping time/)
@@ -122,11 +122,11 @@ RSpec.describe "Places, rules and people" do
   it "counts who eats here, and undoes it" do
     before = inside(ines) { |house| house.household.portions }
     done = act(:AddPerson, ines, { name: "Guest", portion_factor: "1.5", excludes: %w[milk tree-nut], strict: true })
-    expect(inside(ines) { |house| [house.household.portions, house.household.people.last[:excludes].to_a] }).to eq(
+    expect(inside(ines) { |house| [house.household.portions, house.household.people.last.excludes] }).to eq(
       [before + Rational(3, 2), %w[milk tree-nut]]
     )
     act(:ChangePerson, ines, { person_id: done["person_id"], excludes: [] })
-    expect(inside(ines) { |house| house.household.people.last[:excludes].to_a }).to be_empty
+    expect(inside(ines) { |house| house.household.people.last.excludes }).to be_empty
     act(:ChangePerson, ines, { person_id: done["person_id"], gone: true })
     expect(inside(ines) { |house| house.household.portions }).to eq(before)
   end
@@ -146,19 +146,19 @@ RSpec.describe "Places, rules and people" do
       act(:LearnBarcode, ines, { code: "4006381333932", food_id: food, amount: "400", unit: "g" })
     end.to raise_error(NutShelf::Desk::Invalid, /check digit/)
     done = act(:SetFood, ines, { food_id: food, g_per_ml: "0.82", working_amount: "800" })
-    expect(inside(ines) { |house| house.foods.find(food) }).to include(
-      g_per_ml: BigDecimal("0.82"),
+    expect(inside(ines) { |house| house.foods.find(food) }).to have_attributes(
+      g_per_ml: 0.82r,
       working_amount: 800
     )
     undo(done)
-    expect(inside(ines) { |house| house.foods.find(food) }[:working_amount]).to be_nil
+    expect(inside(ines) { |house| house.foods.find(food) }.working_amount).to be_nil
   end
 
   it "takes pictures by their bytes, not by what they claim to be" do
     id = place_id(ines, "cupboard")
     png = Base64.strict_encode64(Pictures.png)
     done = act(:AddPhoto, ines, { place_id: id, content: png })
-    expect(inside(ines) { |house| house.places.photo(id)[:media_type] }).to eq("image/png")
+    expect(inside(ines) { |house| house.places.photo(id).media_type }).to eq("image/png")
     undo(done)
     expect(inside(ines) { |house| house.places.photo(id) }).to be_nil
     ["<svg onload=x>", "GIF89a", ""].each do |bytes|

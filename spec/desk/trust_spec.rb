@@ -40,7 +40,7 @@ RSpec.describe "Taking back" do
       expect(undo(ines, bad)).to include("undone_act_id")
       apart = act(:Quarantine, wren, { lot_ids: [id], reason: "recall" })
       expect { undo(wren, apart) }.to raise_error(NutShelf::Desk::Forbidden, /not to eat/)
-      expect(lot(ines, id)[:stopped]).to be(true)
+      expect(lot(ines, id).stopped).to be(true)
     end
 
     it "changes no printed safety date; a keeper leaves a trace" do
@@ -56,7 +56,7 @@ RSpec.describe "Taking back" do
 
     it "does not bring back by amending what is not to eat" do
       id = put_away(wren, "class-cooked-soup-stew", "fridge", made_on: "2026-11-20", count: "1")["lot_id"]
-      expect(lot(ines, id)[:safety_until]).to be < HouseSupport::TODAY
+      expect(lot(ines, id).safety_until).to be < HouseSupport::TODAY
       expect { act(:Amend, wren, { lot_id: id, made_on: "2026-11-24" }) }.to raise_error(
         NutShelf::Desk::Forbidden,
         /not to eat/
@@ -121,7 +121,7 @@ RSpec.describe "Taking back" do
       before = lot(ines, id).slice(:care_until, :care_words, :usable_until)
       clock.day = Date.new(2026, 11, 25)
       done = act(:DoneCare, ines, { care_id: care })
-      expect(lot(ines, id)[:care_until]).to eq(Date.new(2026, 11, 27))
+      expect(lot(ines, id).care_until).to eq(Date.new(2026, 11, 27))
       undo(ines, done)
       expect(lot(ines, id).slice(:care_until, :care_words, :usable_until)).to eq(before)
     end
@@ -140,7 +140,7 @@ RSpec.describe "Taking back" do
       dear = tin(price_minor: 900)
       latest = lambda do
         inside(ines) do |house|
-          house.packs.latest_prices([food_id(ines, "canned-chickpeas")]).values.first.first[:price_minor]
+          house.packs.latest_prices([food_id(ines, "canned-chickpeas")]).values.first.first.price_minor
         end
       end
       expect(latest.call).to eq(900)
@@ -164,7 +164,7 @@ RSpec.describe "Taking back" do
     sack = put_away(ines, "flour-white", "cupboard", amount: "1000", lot_text: "L3321B")["lot_id"]
     act(:TopUp, ines, { lot_id: first, from_lot_id: sack, amount: "500" })
     act(:TopUp, ines, { lot_id: second, from_lot_id: first, amount: "200" })
-    found = inside(ines) { |house| house.lots.recalled(lot_text: "l3321").all.map { |row| row[:id] } }
+    found = inside(ines) { |house| house.lots.recalled(lot_text: "l3321").all.map(&:id) }
     expect(found).to include(first, second)
   end
 
@@ -235,7 +235,7 @@ RSpec.describe "Taking back" do
 
   it "reads the worst of the signs: what bulges is not good" do
     id = tin["lot_id"]
-    bulging = office.catalog.signs.fetch("tin").first[:sign]
+    bulging = office.catalog.signs.fetch("tin").first.sign
     expect { act(:Look, ines, { lot_id: id, result: "good", signs: [bulging] }) }.to raise_error(
       NutShelf::Desk::Invalid,
       /means it is bad, not good/
@@ -246,19 +246,20 @@ RSpec.describe "Taking back" do
   it "cuts a piece of which a part is taken, and leaves supplies as they are" do
     onions = put_away(ines, "onions", "cupboard", count: "3", amount: "1", unit: "piece")["lot_id"]
     act(:Take, ines, { lot_id: onions, amount: "1.5" })
-    half = inside(ines) { |house| house.lots.all_with_food.find { |row| row[:parent_lot_id] == onions } }
-    expect(half).to include(basis: "cut", usable_until: HouseSupport::TODAY + 7, place_id: place_id(ines, "fridge"))
+    half = inside(ines) { |house| house.lots.all.find { |row| row.parent_lot_id == onions } }
+    expect(half).to have_attributes(basis: "cut", usable_until: HouseSupport::TODAY + 7,
+      place_id: place_id(ines, "fridge"))
     bleach = put_away(ines, "household-bleach", "cupboard", count: "1", amount: "1000", unit: "ml")["lot_id"]
     act(:Take, ines, { lot_id: bleach, amount: "100" })
-    rest = inside(ines) { |house| house.lots.all_with_food.find { |row| row[:parent_lot_id] == bleach } }
-    expect(rest).to include(place_id: place_id(ines, "cupboard"), flags: [])
+    rest = inside(ines) { |house| house.lots.all.find { |row| row.parent_lot_id == bleach } }
+    expect(rest).to have_attributes(place_id: place_id(ines, "cupboard"), flags: [])
   end
 
   it "gives leftovers without a day today, and what came thawed the day it came" do
     stew =
       put_away(ines, "class-cooked-soup-stew", "fridge", count: "3", amount: nil, unit: nil, noun: "portion")["lot_id"]
-    expect(lot(ines, stew)).to include(made_on: HouseSupport::TODAY, safety_until: HouseSupport::TODAY + 2)
+    expect(lot(ines, stew)).to have_attributes(made_on: HouseSupport::TODAY, safety_until: HouseSupport::TODAY + 2)
     mince = put_away(ines, "beef-mince", "fridge", state: "thawed", made_on: "2026-11-23")["lot_id"]
-    expect(lot(ines, mince)).to include(situation: "thawed", safety_until: HouseSupport::TODAY)
+    expect(lot(ines, mince)).to have_attributes(situation: "thawed", safety_until: HouseSupport::TODAY)
   end
 end

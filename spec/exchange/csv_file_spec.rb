@@ -98,11 +98,11 @@ RSpec.describe NutShelf::Exchange::StockCsv do
   end
 
   it "writes packs as count and size, what is open as one, and nouns as they are" do
-    lot = { on_hand: BigDecimal("1200"), pack_amount: BigDecimal("400"), dimension: "mass", open: false, noun: nil }
+    lot = NutShelf::Store::Rows::Lot.new(on_hand: 1200r, pack_amount: 400r, dimension: "mass", open: false)
     expect(described_class.amounts(lot)).to eq(%w[3 400 g])
-    expect(described_class.amounts(lot.merge(open: true, on_hand: BigDecimal("150.5")))).to eq(%w[1 150.5 g])
+    expect(described_class.amounts(lot.with(open: true, on_hand: 150.5r))).to eq(%w[1 150.5 g])
     expect(
-      described_class.amounts(lot.merge(noun: "jar", on_hand: BigDecimal("0.5"), pack_amount: nil, dimension: "count"))
+      described_class.amounts(lot.with(noun: "jar", on_hand: 0.5r, pack_amount: nil, dimension: "count"))
     ).to eq(["0.5", nil, "jar"])
   end
 end

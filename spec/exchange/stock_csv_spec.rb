@@ -205,7 +205,7 @@ RSpec.describe "Stock lists", :api do
 
   it "takes no day of purchase for unknown, never for today" do
     bring("food,amount\nhoney,450 g\n")
-    expect(lot(who, stacks.first["id"])).to include(acquired_on: nil, usable_until: nil)
+    expect(lot(who, stacks.first["id"])).to have_attributes(acquired_on: nil, usable_until: nil)
   end
 
   it "counts the same list once, and undoes it as one act" do
@@ -296,9 +296,9 @@ RSpec.describe "Stock lists", :api do
 
       expect([food, after[food].last.to_s <= until_on.to_s]).to eq([food, true])
     end
-    lots = inside(other) { |house| house.lots.all_with_food }
-    expect(lots.map { |lot| lot[:lot_text] }).to include("L77")
-    expect(lots.find { |lot| lot[:method] == "water" }).to include(directions: "Change the water")
+    lots = inside(other) { |house| house.lots.all }
+    expect(lots.map(&:lot_text)).to include("L77")
+    expect(lots.find { |lot| lot.method == "water" }).to have_attributes(directions: "Change the water")
   end
 
   def facts(list)

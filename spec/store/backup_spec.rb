@@ -56,7 +56,7 @@ RSpec.describe NutShelf::Store::Backup do
     fresh_database do |db|
       id = described_class.restore(db, text)
       expect(described_class.write(db, id)).to eq(text)
-      expect(db[:lots].where(id: lot_id).get(:on_hand)).to eq(lot(ines, lot_id)[:on_hand])
+      expect(db[:lots].where(id: lot_id).get(:on_hand)).to eq(lot(ines, lot_id).on_hand)
       sums = db[:movements].group(:lot_id).select_hash(:lot_id, Sequel.function(:sum, :quantity).as(:quantity))
       expect(db[:lots].where(id: sums.keys).select_hash(:id, :on_hand)).to eq(sums)
       expect(db[:places].insert(household_id: id, name: "New", kind: "cupboard")).to be >

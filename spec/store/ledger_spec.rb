@@ -56,7 +56,7 @@ RSpec.describe "The ledger" do
   it "keeps what is on hand equal to the movements" do
     act(:Take, who, { lot_id: id, amount: "250" })
     inside(who) { |house| expect(house.lots.out_of_balance).to be_empty }
-    expect(lot(who, id)[:on_hand]).to eq(800)
+    expect(lot(who, id).on_hand).to eq(800)
   end
 
   it "cannot go below zero" do
@@ -90,14 +90,14 @@ RSpec.describe "The ledger" do
         end
         .map(&:value)
     expect(answers.tally).to eq(taken: 10, refused: 10)
-    expect(lot(who, tins)).to include(on_hand: 0, value_minor: 0)
+    expect(lot(who, tins)).to have_attributes(on_hand: 0, value_minor: 0)
   end
 
   it "counts the same key once, even twenty times at once" do
     key = key!
     answers = Array.new(20) { Thread.new { act(:Take, who, { lot_id: id, amount: "400" }, key: key) } }.map(&:value)
     expect(answers.uniq.size).to eq(1)
-    expect(lot(who, id)[:on_hand]).to eq(800)
+    expect(lot(who, id).on_hand).to eq(800)
   end
 
   it "refuses a key that was used for something else" do

@@ -39,7 +39,7 @@ RSpec.describe NutShelf::Store::Topics do
     tables = described_class::TABLES.values.flatten
     expect(triggers).to match_array([*tables, :households].map { |table| "#{table}_topic" })
     aside = %i[
-      acts lot_events meal_events record_events stored_requests memberships invitations calendar_feeds device_readings
+      acts lot_events record_events stored_requests memberships invitations calendar_feeds device_readings
     ]
     expect(walled - tables).to match_array(aside)
   end
@@ -75,6 +75,6 @@ RSpec.describe NutShelf::Store::Topics do
   it "gives every act the revision it made" do
     put_away(ines, "honey", "cupboard")["lot_id"]
     latest = inside(ines) { |house| house.ledger.recent.first }
-    expect(latest[:revision]).to eq(revisions[:revision])
+    expect(latest.revision).to eq(revisions[:revision])
   end
 end

@@ -79,7 +79,15 @@ module HouseSupport
 
   def lot(who, id) = inside(who) { |house| house.lots.one(id) }
 
-  def food_id(who, key) = inside(who) { |house| house.foods.by_key([key]).fetch(key)[:id] }
+  def in_room(who) = office.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(office, who, db) }
+
+  # @return [Array<Core::Stack>] everything that is there, first date first
+  def on_shelf(who) = in_room(who) { |room| room.shelf.stacks.values }
+
+  # @return [Array<Core::Stack>] what stands in a place, as a hand meets it
+  def standing_in(who, place_id) = in_room(who) { |room| room.stacks_in([place_id]) }
+
+  def food_id(who, key) = inside(who) { |house| house.foods.by_key([key]).fetch(key).id }
 
   def place_id(who, kind) = inside(who) { |house| house.places.all.find { |row| row.kind == kind }.id }
 

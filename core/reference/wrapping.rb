@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module NutShelf
-  module Desk
+  module Core
     # What a pack is wrapped in: what somebody said, else the usual wrapping of such food.
     module Wrapping
       AISLES = {
@@ -16,13 +16,13 @@ module NutShelf
       module_function
 
       # @param stack [#wrapping]
-      # @param food [Core::Food]
+      # @param food [Food]
       # @return [String]
       def of(stack, food)
         stack.wrapping || usual(food)
       end
 
-      # @param food [Core::Food]
+      # @param food [Food]
       # @return [String] of a pack of which nobody said
       def usual(food)
         return "glass" if food.fragile_glass_common

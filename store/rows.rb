@@ -1,0 +1,173 @@
+# frozen_string_literal: true
+
+require "bigdecimal"
+require_relative "../core/rotation/place"
+require_relative "../core/value"
+
+module NutShelf
+  module Store
+    # What the rows of each table travel as: one frozen value a row, its fields named and typed as the columns are
+    # (numbers with decimals are Rational, JSON and lists are frozen). A column nobody told of here is an error, so that
+    # none is added by the way. Fields that a question adds from another table stand in a class of their own.
+    module Rows
+      module_function
+
+      # A stack with all that is known of it: what it is, its story, and the dates that follow from both.
+      Lot =
+        Core::Value.of(
+          :id, :food_id, :place_id, :pack_id, :parent_lot_id, :container_id, :start_place_id, :dimension, :pack_amount,
+          :noun, :level, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :seen_on,
+          :leftover_days, :method, :wrapping, :care_until, :care_words, :quarantine_reason, :quality_until,
+          :safety_until, :strict_until, :ready_on, :usable_until, :on_hand, :value_minor,
+          label: "", lot_text: "", directions: "", bought_for: "", basis: "none", history: [].freeze,
+          steps: [].freeze, flags: [].freeze, open: false, frozen: false, quarantined: false, stopped: false,
+          look_first: false, age_unknown: false, value_estimated: false
+        ) do
+          # @return [Rational] what a hand takes at once: an opened pack whole, else one pack, else all of it
+          def one_pack = [pack_amount || 1r, on_hand].min
+
+          # @param food [#name]
+          # @return [String] what people call it
+          def name(food) = label.empty? ? food.name : label
+
+          # @return [Boolean]
+          def gone? = !on_hand.positive?
+        end
+      ExportedLot = Core::Value.of(*Lot::FIELDS, :food_name, :place_name)
+      # A stack a recall may mean.
+      Recalled = Core::Value.of(:id, :place_id, :lot_text)
+      # The day it was last seen, and nothing else of a stack.
+      Sighting = Core::Value.of(:id, :seen_on)
+      # A stack that does not equal the sum of its movements.
+      Imbalance = Core::Value.of(:id, :on_hand, :quantity)
+
+      Act =
+        Core::Value.of(
+          :id, :account_id, :role, :kind, :occurred_on, :noted_at, :summary, :undoes_act_id, :subject_id, :device,
+          :sequence, :revision
+        )
+      # With who did it and which act took it back.
+      TellingAct = Core::Value.of(*Act::FIELDS, :person, :undone_by)
+      # With what it did to one stack.
+      StackAct = Core::Value.of(*TellingAct::FIELDS, :quantity, :value, :reason, :why, :event_kind)
+      Movement =
+        Core::Value.of(
+          :id, :act_id, :lot_id, :quantity, :value_minor, :reason, :why, :state, :days_left, :looked
+        )
+      LotEvent = Core::Value.of(:id, :act_id, :lot_id, :kind, :before, :after)
+      RecordEvent = Core::Value.of(:id, :act_id, :record, :record_id, :before, :after)
+      # What counts wrote off of a stack.
+      Loss = Core::Value.of(:quantity, :value)
+
+      Food =
+        Core::Value.of(
+          :id, :key, :name, :reference_key, :class_key, :aisle, :food_group, :dimension, :g_per_ml, :g_per_piece,
+          :kept_by_level, :nicknames, :search_text, :archived_at, :merged_into_id, :version, :working_amount,
+          :weekly_said, :allergens, :home_place_id
+        ) do
+          # @return [Boolean] whether the household made it up
+          def own? = reference_key.nil?
+        end
+      # How a food came last.
+      CameLast =
+        Core::Value.of(
+          :food_id, :start_place_id, :pack_amount, :dimension, :noun, :printed_on, :printed_kind, :acquired_on,
+          :quantity
+        )
+      Pack = Core::Value.of(:id, :food_id, :amount, :dimension, :noun)
+      Barcode = Core::Value.of(:code, :food_id, :amount, :dimension)
+      Price =
+        Core::Value.of(:id, :food_id, :pack_id, :act_id, :price_minor, :amount, :dimension, :observed_on)
+      KeepingRule = Core::Value.of(:id, :scope, :place, :state, :storage, :low, :high, :kind, :reason, :removed)
+
+      Recipe =
+        Core::Value.of(
+          :id, :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
+          :tags
+        )
+      RecipeLine =
+        Core::Value.of(
+          :id, :recipe_id, :food_id, :amount, :dimension, :optional, :substitutes, :note, :food_key
+        )
+      Meal = Core::Value.of(:id, :on_date, :meal, :recipe_id, :servings, :status)
+      # With its dish.
+      ListedMeal = Core::Value.of(*Meal::FIELDS, :recipe_name, :total_minutes, :active_minutes)
+
+      Container =
+        Core::Value.of(
+          :id, :name, :kind, :shape, :capacity_ml, :tare_g, :full_at, :owned, :place_id, :archived_at, :version
+        )
+      # With how many hold something.
+      UsedContainer = Core::Value.of(*Container::FIELDS, :in_use)
+      Photo = Core::Value.of(:id, :place_id, :media_type, :bytes, :taken_at, :archived_at)
+      CareRule =
+        Core::Value.of(
+          :id, :title, :lot_id, :place_id, :first_on, :every_days, :every_months, :holds_days, :done_on, :next_on,
+          :archived_at, :version
+        ) do
+          # @return [Date, nil] until when what was done holds
+          def held_until = holds_days && ((done_on || first_on) + holds_days)
+        end
+      Count = Core::Value.of(:id, :account_id, :place_id, :status, :started_at)
+      PersonsCount = Core::Value.of(*Count::FIELDS, :person)
+      CountLine =
+        Core::Value.of(
+          :id, :count_id, :account_id, :lot_id, :found, :amount, :delta, :level, :draft, :removed, :entered_at
+        )
+      PersonsLine = Core::Value.of(*CountLine::FIELDS, :person)
+      # What was used of a food on a day; what a count found missing, since the day of the look before.
+      Use = Core::Value.of(:food_id, :dimension, :occurred_on, :since, :used)
+
+      Household =
+        Core::Value.of(
+          :id, :name, :time_zone, :currency, :day_order, :school, :settings, :revision, :version, :dated_by, :uid,
+          :raised_in, :stock_revision, :plan_revision, :people_revision, :counts_revision, :rules_revision
+        )
+      Person =
+        Core::Value.of(
+          :id, :name, :portion_factor, :strict, :eats, :excludes, :note, :archived_at, :version
+        )
+      Membership = Core::Value.of(:account_id, :household_id, :role)
+      Member = Core::Value.of(:account_id, :role, :name, :email)
+      Invitation =
+        Core::Value.of(
+          :id, :account_id, :for_account_id, :name, :role, :token_hash, :made_at, :expires_at, :used_at, :revoked_at
+        )
+      # An invitation as whoever holds its link sees it.
+      Offer = Core::Value.of(:id, :household_id, :household_name, :name, :role, :for_account_id, :for_email)
+      Feed = Core::Value.of(:id, :account_id, :token_hash, :made_at, :revoked_at)
+      Account = Core::Value.of(:id, :status_id, :email, :name, :password_hash)
+      Request = Core::Value.of(:account_id, :key, :request_hash, :answer, :stored_at)
+      Reading = Core::Value.of(:device, :reading, :read_at)
+
+      TABLES = {
+        lots: Lot, acts: Act, movements: Movement, lot_events: LotEvent, record_events: RecordEvent, foods: Food,
+        packs: Pack, price_observations: Price, keeping_rules: KeepingRule, recipes: Recipe, recipe_lines: RecipeLine,
+        meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
+        count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
+        stored_requests: Request, device_readings: Reading, places: Core::Place
+      }.freeze
+
+      # @param made [Class] of values
+      # @return [Proc] makes one of a row; inside the wall every row is the household's, so that is left out
+      def maker(made)
+        inside = !made::FIELDS.include?(:household_id)
+        lambda do |row|
+          row.delete(:household_id) if inside
+          row.each { |name, value| row[name] = value.to_r if value.is_a?(BigDecimal) }
+          made.new(**row)
+        end
+      end
+
+      # @param found [Sequel::Dataset]
+      # @param made [Class] of values
+      # @return [Sequel::Dataset] whose rows are such values
+      def typed(found, made) = found.with_row_proc(maker(made))
+
+      # @param found [Sequel::Dataset]
+      # @param name [Symbol] of a table
+      # @return [Sequel::Dataset] whose rows are values, where the table's are told of here
+      def of_table(found, name) = TABLES.key?(name) ? typed(found, TABLES[name]) : found
+    end
+  end
+end
