@@ -65,11 +65,12 @@ class BenchHouse
     Sequel.connect(@owner) { |db| db.run("ANALYZE") }
   end
 
-  # As after any act on a stack: what was kept of the shelf holds no more.
+  # As after any act on a stack: one stack is another, and what was kept of the shelf holds no more.
   def stock_changed
-    mine = { id: who.household_id }
     office.database.within(who.household_id) do |db|
-      db[:households].where(mine).update(stock_revision: Sequel[:revision] + 1, revision: Sequel[:revision] + 1)
+      mine = db[:lots].where(household_id: who.household_id).where { on_hand > 0 }
+      @touched = mine.where(Sequel[:id] > @touched.to_i).min(:id) || mine.min(:id)
+      mine.where(id: @touched).update(label: "touched #{@touched}")
     end
   end
 

@@ -61,14 +61,17 @@ module NutShelf
 
       def facts(event) = event.before.keys | event.after.keys
 
-      # A school or a keeping time may reach any stack; a place those that ever stood there; a food its own.
+      # A keeping time may reach any stack; a school those it dates; a place those that stood there; a food its own.
       def stacks(events)
-        return @room.house.lots.all if events.any? { |event| %w[household keeping].include?(event.record) }
+        lots = @room.house.lots
+        kinds = events.map(&:record).uniq
+        return lots.by_school if kinds == ["household"]
+        return lots.all if kinds.intersect?(%w[household keeping])
 
         ids = events.group_by(&:record).transform_values do |list|
           list.map(&:record_id)
         end
-        @room.house.lots.touched_by(places: ids.fetch("place", []), foods: ids.fetch("food", []))
+        lots.touched_by(places: ids.fetch("place", []), foods: ids.fetch("food", []))
       end
 
       # @return [Hash, nil] :id and the columns that differ

@@ -31,6 +31,14 @@ module NutShelf
         found && found.first == mark ? found.last : yield
       end
 
+      # @param slot [Array]
+      # @yieldparam mark [Array] what the last one rests on
+      # @return [Object, nil] the last one that was kept, where the block says that it will do
+      def last(slot)
+        mark, made = @lock.synchronize { @known[slot] }
+        made if mark && yield(mark)
+      end
+
       # Forgets everything.
       def clear = @lock.synchronize { @known.clear }
 

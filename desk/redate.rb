@@ -7,9 +7,9 @@ module NutShelf
     # Computes a stack's dates from what is known of it; they are stored with the act that changed them.
     class Redate
       # Raised with every change of the dating rules: older households are dated anew when the app starts.
-      RULES = 3
+      RULES = 4
 
-      STORED = %i[quality_until safety_until ready_on usable_until stopped look_first].freeze
+      STORED = %i[quality_until safety_until ready_on usable_until stopped look_first by_school].freeze
 
       # @param room [Room]
       def initialize(room)
@@ -29,7 +29,8 @@ module NutShelf
       # @return [Hash] the columns to store
       def columns(lot)
         dating = judge(lot)
-        strict = @room.policy.by_the_date? ? dating : judge(lot, policy: @room.policy.strict)
+        alike = @room.policy.by_the_date? || !dating.by_school
+        strict = alike ? dating : judge(lot, policy: @room.policy.strict)
         {
           **dating.to_h.slice(*STORED),
           age_unknown: dating.unknown,

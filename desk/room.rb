@@ -99,7 +99,7 @@ module NutShelf
       def shelf
         @shelf ||= begin
           every_food
-          kept(:shelf, :stock, :rules) { ShelfOf.new(self).shelf }
+          kept(:shelf, :stock, :rules) { ShelfOf.new(self).drawn(drawn_before) }.shelf
         end
       end
 
@@ -227,6 +227,14 @@ module NutShelf
       def wording(lot, amount: nil) = Core::StackWords.of(lot, amount: amount || lot.on_hand, measures: measures)
 
       private
+
+      # Of today, by the rules there are.
+      def drawn_before
+        today, _, rules = rests_on(%i[stock rules])
+        office.kept.last([caller.household_id, :shelf]) do |mark|
+          mark.values_at(0, 2) == [today, rules]
+        end
+      end
 
       # In the middle of an act the row is asked for anew: what this very act wrote has raised it.
       def rests_on(topics) = [today.jd, *Store::Topics.revisions(still ? household : house.household.row, topics)]

@@ -2,26 +2,35 @@
 
 require_relative "../core/rotation/once_opened"
 require_relative "../core/rotation/shelf"
+require_relative "../core/value"
 require_relative "../store/stack_rows"
 
 module NutShelf
   module Desk
-    # The household's stock as one Core::Shelf, from one query; or some rows of it as stacks.
+    # The household's stock as one Core::Shelf, from one query, or from what changed since it was drawn last; or some
+    # rows of it as stacks.
     class ShelfOf
       # @param room [Room]
       def initialize(room)
         @room = room
       end
 
-      # @return [Core::Shelf]
-      def shelf
-        foods = @room.every_food
-        Core::Shelf.new(
-          of(@room.house.lots.narrow),
-          foods: foods.to_h { |_, food| [food.key, food] }.freeze,
-          food_ids: foods.to_h { |id, food| [food.key, id] }.freeze,
-          today: @room.today
-        )
+      # From so many changed stacks on, all are read anew.
+      MANY = 200
+
+      # A shelf and which version of each stack's row stands on it. Frozen.
+      Drawn = Core::Value.of(:shelf, :versions)
+
+      # @param before [Drawn, nil] what was drawn earlier on the same day by the same rules
+      # @return [Drawn]
+      def drawn(before = nil)
+        versions = @room.house.lots.versions
+        changed = before && versions.reject { |id, version| before.versions[id] == version }.keys
+        return Drawn.new(shelf: whole, versions: versions.freeze) if changed.nil? || changed.size > MANY
+
+        gone = before.versions.keys - versions.keys
+        shelf = before.shelf.after(of(@room.house.lots.narrow_of(changed)), gone)
+        Drawn.new(shelf: shelf, versions: versions.freeze)
       end
 
       # @param narrow [Sequel::Dataset] of Store::Lots#narrow
@@ -31,6 +40,17 @@ module NutShelf
         @room.know_foods(Store::StackRows.food_ids(rows))
         maker = Store::StackRows.new(foods: @room.method(:food), places: @room.method(:place), openings: @room.openings)
         rows.map { |row| maker.stack(row) }
+      end
+
+      # @return [Core::Shelf] from one query
+      def whole
+        foods = @room.every_food
+        Core::Shelf.new(
+          of(@room.house.lots.narrow),
+          foods: foods.to_h { |_, food| [food.key, food] }.freeze,
+          food_ids: foods.to_h { |id, food| [food.key, id] }.freeze,
+          today: @room.today
+        )
       end
 
       # @return [Core::Openings] what becomes of a pack once it is opened, in this house

@@ -167,6 +167,11 @@ module NutShelf
           "movements" => {
             "days_left" => nil, "looked" => nil, "state" => nil
           }
+        },
+        5 => {
+          "lots" => {
+            "by_school" => true
+          }
         }
       }.freeze
 

@@ -62,6 +62,14 @@ module NutShelf
       # SELECT * FROM lots WHERE household_id = 7 AND id IN (...) ORDER BY id
       def every(ids) = rows(:lots).where(id: ids).order(:id).all
 
+      # Which version of its row each stack stands on: the transaction that wrote it last. Two versions of one row never
+      # bear the same number, so what has the number it had is as it was.
+      # SELECT id, xmin FROM lots WHERE household_id = 7 AND on_hand > 0
+      # @return [Hash{Integer=>Integer}]
+      def versions
+        rows(:lots).where { on_hand > 0 }.select_hash(:id, Sequel.lit("xmin::text::bigint").as(:version))
+      end
+
       # What a stack of the core is made from, and nothing else: amounts in millionths, which are whole numbers.
       # SELECT lots.id, ..., (on_hand * 1000000)::bigint AS on_hand_micro, ... FROM lots
       #   WHERE household_id = 7 AND on_hand > 0 ORDER BY usable_until NULLS LAST, id
@@ -143,8 +151,8 @@ module NutShelf
 
       DATES = {
         quality_until: "date", safety_until: "date", ready_on: "date", usable_until: "date", strict_until: "date",
-        stopped: "boolean", look_first: "boolean", age_unknown: "boolean", frozen: "boolean", basis: "text",
-        steps: "jsonb", flags: "jsonb"
+        stopped: "boolean", by_school: "boolean", look_first: "boolean", age_unknown: "boolean", frozen: "boolean",
+        basis: "text", steps: "jsonb", flags: "jsonb"
       }.freeze
 
       # Writes the dates of many stacks, one statement for all that change in the same columns.
@@ -170,6 +178,11 @@ module NutShelf
       # SELECT * FROM lots WHERE household_id = 7 AND on_hand > 0 ORDER BY id
       # @return [Array<Rows::Lot>]
       def all = rows(:lots).where { on_hand > 0 }.order(:id).all
+
+      # Those another school might date otherwise.
+      # SELECT * FROM lots WHERE household_id = 7 AND on_hand > 0 AND by_school ORDER BY id
+      # @return [Array<Rows::Lot>]
+      def by_school = rows(:lots).where { on_hand > 0 }.where(by_school: true).order(:id).all
 
       # Everything a list needs to be read in again to the same stock.
       def for_export

@@ -38,8 +38,7 @@ module NutShelf
           .order(Sequel[:recipe_lines][:id])
           .select_all(:recipe_lines)
           .select_append(Sequel.function(:coalesce, Sequel[:foods][:reference_key], Sequel[:foods][:key]).as(:food_key))
-          .all
-          .group_by(&:recipe_id)
+          .then { |found| rows_as(found, Rows::KeyedLine).all.group_by(&:recipe_id) }
       end
 
       def value(row, lines)

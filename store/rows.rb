@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "bigdecimal"
 require_relative "../core/rotation/place"
 require_relative "../core/value"
+require_relative "typing"
 
 module NutShelf
   module Store
@@ -21,7 +21,7 @@ module NutShelf
           :safety_until, :strict_until, :ready_on, :usable_until, :on_hand, :value_minor,
           label: "", lot_text: "", directions: "", bought_for: "", basis: "none", history: [].freeze,
           steps: [].freeze, flags: [].freeze, open: false, frozen: false, quarantined: false, stopped: false,
-          look_first: false, age_unknown: false, value_estimated: false
+          look_first: false, age_unknown: false, by_school: true, value_estimated: false
         ) do
           # @return [Rational] what a hand takes at once: an opened pack whole, else one pack, else all of it
           def one_pack = [pack_amount || 1r, on_hand].min
@@ -85,10 +85,9 @@ module NutShelf
           :id, :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
           :tags
         )
-      RecipeLine =
-        Core::Value.of(
-          :id, :recipe_id, :food_id, :amount, :dimension, :optional, :substitutes, :note, :food_key
-        )
+      RecipeLine = Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :substitutes, :note)
+      # With the key of its food.
+      KeyedLine = Core::Value.of(*RecipeLine::FIELDS, :food_key)
       Meal = Core::Value.of(:id, :on_date, :meal, :recipe_id, :servings, :status)
       # With its dish.
       ListedMeal = Core::Value.of(*Meal::FIELDS, :recipe_name, :total_minutes, :active_minutes)
@@ -154,7 +153,7 @@ module NutShelf
         inside = !made::FIELDS.include?(:household_id)
         lambda do |row|
           row.delete(:household_id) if inside
-          row.each { |name, value| row[name] = value.to_r if value.is_a?(BigDecimal) }
+          row.each { |name, value| row[name] = Typing.read(value) }
           made.new(**row)
         end
       end

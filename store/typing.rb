@@ -11,9 +11,9 @@ module NutShelf
     # Values as columns hold them, both ways; the column's own type decides, never its name. Numbers with decimals are
     # Rational in values (see Rows), JSON and lists are frozen.
     module Typing
-      # PostgreSQL's numbers of types: jsonb, integer[], text[].
+      # PostgreSQL's number of the type jsonb.
       JSONB = 3802
-      LISTS = [1007, 1009].freeze
+      NONE = [].freeze
 
       # How numbers with decimals are written.
       module Literals
@@ -31,13 +31,20 @@ module NutShelf
       # @return [Sequel::Database] the same
       def teach(db)
         db.extension :pg_json, :pg_array
-        db.add_conversion_proc(JSONB) { |text| JSON.parse(text, freeze: true) }
-        LISTS.each do |type|
-          reads = db.conversion_procs.fetch(type)
-          db.add_conversion_proc(type) { |text| reads.call(text).to_a.each(&:freeze).freeze }
-        end
+        # Most of what is read is an empty list.
+        db.add_conversion_proc(JSONB) { |text| text == "[]" ? NONE : JSON.parse(text, freeze: true) }
         db.extend_datasets(Literals)
         db
+      end
+
+      # @param value [Object] as the driver gives it
+      # @return [Object] as a value of Rows has it
+      def read(value)
+        case value
+        when BigDecimal then value.to_r
+        when Sequel::Postgres::PGArray then value.to_a.freeze
+        else value
+        end
       end
 
       # @return [Object] as JSON keeps it: numbers with decimals and days as text

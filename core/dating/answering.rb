@@ -24,6 +24,7 @@ module NutShelf
           steps: @journal.steps.freeze,
           flags: @journal.flags.freeze,
           unknown: @unknown == true,
+          by_school: @by_school || @looks.taken?,
           **whereabouts
         )
       end

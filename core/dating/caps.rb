@@ -89,6 +89,9 @@ module NutShelf
       # @return [Looks] none: a new food begins
       def none = self.class.new(@tolerance, counted: @counted)
 
+      # @return [Boolean] whether anybody looked; who goes by the date does not count that
+      def taken? = @list.any?
+
       # @param cap [Cap]
       # @return [Date] last day the cap allows, with the best look that covers it
       def until_on(cap)

@@ -14,11 +14,13 @@ module NutShelf
     # `steps`: the reasons, in order. `flags`: warnings as {code:, text:}. `stopped`: never edible again.
     # `look_first`: a person must look although no date says so. `unknown`: high-risk food of unknown age, which no
     # plan may use. `cooked`, `frozen`, `thawed` (after a safety thaw) and `days_left_frozen` (of its safety date, when
-    # it was frozen) are what a jar or a dish must know of its parts.
+    # it was frozen) are what a jar or a dish must know of its parts. `by_school`: whether another school might say
+    # otherwise.
     Dating =
       Value.of(
         :quality_until, :safety_until, :ready_on, :usable_until, :state, :days_left, :basis, :steps, :flags, :stopped,
-        :look_first, :unknown, :cooked, :frozen, :thawed, :days_left_frozen
+        :look_first, :unknown, :cooked, :frozen, :thawed, :days_left_frozen,
+        :by_school
       )
   end
 end

@@ -49,7 +49,7 @@ module NutShelf
         return untested if untested?
 
         row = @rules.row(@situation, @place) or return
-        @clock = Clock.new(since: @since, days: @rules.days(row), kind: row.kind)
+        @clock = Clock.new(since: @since, days: days(row), kind: row.kind)
       end
 
       def came_frozen
@@ -191,7 +191,7 @@ module NutShelf
       # Dry goods carry on as opened ones do; without a figure, that day only.
       def days_after_thaw
         row = thawed_row or return 0
-        row.after_thaw_days || @rules.days(row)
+        row.after_thaw_days || days(row)
       end
 
       def thawed_row = @rules.row("thawed", @rules.fridge)

@@ -55,6 +55,7 @@ module NutShelf
         @caps = Caps.new
         @looks = Looks.new(@food.past_date_tolerance_days, counted: !policy.by_the_date?)
         @journal = Journal.new
+        @by_school = false
       end
 
       # @param today [Date]
@@ -95,6 +96,12 @@ module NutShelf
         when :thawed
           thawed_out(event.on, event.place)
         end
+      end
+
+      # Days by the household's school; where another school would count others, the answer says so.
+      def days(row)
+        @by_school ||= row.kind != :safety && row.low != row.high
+        @rules.days(row)
       end
 
       def say(sentence) = @journal.say(sentence)

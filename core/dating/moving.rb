@@ -43,7 +43,7 @@ module NutShelf
         return expire if @clock.passed?(on)
 
         used = @clock.used_by(on)
-        @clock = @clock.carried(on, @rules.days(row), row.kind)
+        @clock = @clock.carried(on, days(row), row.kind)
         say(
           "Moved #{Words.into(@place.kind)} on #{Words.day(on)} with #{share(used)} of its life used; #{rest(row,
             on)}: until #{Words.day(@clock.until_on)}."
@@ -52,7 +52,7 @@ module NutShelf
 
       # It may have stood in either place nearly all the time: both count, so the shorter does.
       def carry_some_day(row)
-        there = @clock.elsewhere(@rules.days(row), row.kind)
+        there = @clock.elsewhere(days(row), row.kind)
         until_on = [there, @clock].map(&:until_on).min
         say(
           "Moved #{Words.into(@place.kind)} on a day nobody knows: the place where it keeps less long counts, until " \
@@ -66,7 +66,7 @@ module NutShelf
 
       # Years are not told in days.
       def rest(row, on)
-        days = @rules.days(row)
+        days = days(row)
         if days < 60 && !ripening?
           "of #{Words.days(days)} there, #{Words.days_are((@clock.until_on - on).to_i)} left"
         else

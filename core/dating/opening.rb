@@ -87,7 +87,7 @@ module NutShelf
 
         row = @rules.row(@situation, @place) or return
         used = @clock.used_by(on)
-        @clock = @clock.carried(on, @rules.days(row), row.kind)
+        @clock = @clock.carried(on, days(row), row.kind)
         say("#{share(used).capitalize} of its life was used by then: until #{Words.day(@clock.until_on)}.")
       end
     end

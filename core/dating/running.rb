@@ -38,7 +38,7 @@ module NutShelf
       def say_unknown(on) = say("What happened on #{Words.day(on)} does not tell how old it is.")
 
       def start_clock(row, on, basis, beginning)
-        days = @rules.days(row)
+        days = days(row)
         @clock = Clock.new(since: on, days: days, kind: row.kind, basis: basis)
         say(
           "#{beginning}, #{Words.where(@place.kind)}: #{row.span_words} " \

@@ -28,6 +28,11 @@ module NutShelf
         (number << 23) | day(stack.acquired_on)
       end
 
+      # All foods by their last good day, undated last, then by id: as the store gives them.
+      # @param stacks [Array<Stack>]
+      # @return [Array<Stack>]
+      def by_day(stacks) = stacks.sort_by { |stack| (day(stack.usable_until) << 40) | stack.id }
+
       # The order in which a hand meets stacks in one place: by kind and name of food, first date first.
       # @param stack [Stack]
       # @param food [Food, nil]

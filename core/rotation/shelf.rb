@@ -21,17 +21,27 @@ module NutShelf
       # @param foods [Hash{String=>Food}] by the key recipes use
       # @param food_ids [Hash{String=>Integer}] the household's id of each food
       # @param today [Date]
-      def initialize(stacks, foods:, today:, food_ids: {})
+      # @param before [Shelf, nil] of the same day, by the same rules: of which nothing changed stands as it stood
+      def initialize(stacks, foods:, today:, food_ids: {}, before: nil)
         @today = today
         @foods = foods
         @food_ids = food_ids
         @stacks = stacks.to_h { |stack| [stack.id, stack] }.freeze
-        weighed = stacks.select(&:weighed?).group_by(&:food_key)
-        @usual = weighed.transform_values { |list| Order.sort(list).freeze }.freeze
-        @strict = @usual.transform_values { |list| strictly(list) }.freeze
+        @weighed = stacks.select(&:weighed?).group_by(&:food_key).freeze
+        @usual = @weighed.to_h { |key, list| [key, before&.stood(key, list) || Order.sort(list).freeze] }.freeze
+        @strict = @usual.to_h { |key, list| [key, before&.stood_strictly(key, list) || strictly(list)] }.freeze
         @levels = levels(stacks)
         @free = free
         freeze
+      end
+
+      # The same house after some stacks changed.
+      # @param changed [Array<Stack>] as they are now, new ones among them
+      # @param gone [Array<Integer>] ids of those that are not there any more
+      # @return [Shelf] as if it had been made from all of them
+      def after(changed, gone)
+        kept = stacks.except(*gone, *changed.map(&:id)).values
+        Shelf.new(Order.by_day([*kept, *changed]), foods: foods, food_ids: food_ids, today: today, before: self)
       end
 
       # @param id [Integer]
@@ -72,7 +82,20 @@ module NutShelf
       NOTHING = [].freeze
       private_constant :NOTHING
 
+      protected
+
+      # @return [Array<Stack>, nil] a food's stacks in order, where they are still the very same
+      def stood(key, list) = same?(@weighed[key], list) ? @usual[key] : nil
+
+      # @param list [Array<Stack>] in the usual order
+      # @return [Array<Stack>, nil] the same for those who go by the date
+      def stood_strictly(key, list) = @usual[key].equal?(list) ? @strict[key] : nil
+
       private
+
+      def same?(before, now)
+        before&.size == now.size && before.each_with_index.all? { |stack, index| stack.equal?(now[index]) }
+      end
 
       def strictly(list)
         list.all? { |stack| stack.strict_until == stack.usable_until } ? list : Order.sort(list, strict: true).freeze

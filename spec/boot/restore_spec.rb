@@ -50,6 +50,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    6 => {
+      "lots" => %w[by_school]
+    },
     5 => {
       "movements" => %w[days_left looked state]
     },

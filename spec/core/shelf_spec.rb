@@ -26,6 +26,35 @@ RSpec.describe NutShelf::Core::Shelf do
     expect(again.of("canned-chickpeas")).to eq(made.of("canned-chickpeas"))
   end
 
+  it "is after some stacks changed as if it had been made of all of them" do
+    dice = Random.new(8)
+    some = lambda do |id|
+      dates = [nil, *(0..4).map { |days| (today + days).iso8601 }]
+      key = %w[canned-chickpeas honey passata].sample(random: dice)
+      last = dates.sample(random: dice)
+      stack(id, last, food_key: key, working: dice.rand < 0.5).then do |one|
+        dice.rand < 0.4 && last ? one.with(strict_until: one.usable_until - 1) : one
+      end
+    end
+    said = ->(made) { [made.stacks.to_a, made.keys.sort.map { |key| [made.of(key), made.of(key, strict: true)] }] }
+    200.times do
+      list = Array.new(dice.rand(12)) { |id| some.(id) }
+      changed = [*list.sample(dice.rand(3), random: dice), *Array.new(dice.rand(3)) { |id| stack(id + 90) }].map(&:id)
+      gone = (list.map(&:id) - changed).sample(dice.rand(3), random: dice)
+      fresh = changed.map { |id| some.(id) }
+      left = list.reject { |one| [*changed, *gone].include?(one.id) }
+      before = shelf(*NutShelf::Core::Order.by_day(list))
+      expect(said.(before.after(fresh, gone))).to eq(said.(shelf(*NutShelf::Core::Order.by_day([*left, *fresh]))))
+    end
+  end
+
+  it "stands as it stood where nothing of a food changed" do
+    before = shelf(stack(1, "2027-01-01"), stack(2, "2027-02-01", food_key: "honey"))
+    after = before.after([stack(3, "2026-12-01", food_key: "honey")], [])
+    expect(after.of("canned-chickpeas")).to be(before.of("canned-chickpeas"))
+    expect(after.of("honey").map(&:id)).to eq([3, 2])
+  end
+
   it "keeps what weighs nothing anybody knows, and plans nothing with it" do
     made = shelf(stack(1, nil).with(amount: nil, grams_per_unit: nil))
     expect([made.stack(1).id, made.of("canned-chickpeas"), made.cursor.left("canned-chickpeas", today)]).to eq(

@@ -63,6 +63,16 @@ RSpec.describe "Random stories of stacks" do
     expect(back.map { |story| told(story) }.first(3)).to be_empty
   end
 
+  it "are told alike by every school where the answer says that none matters" do
+    schools = %i[by_the_date look_then_decide]
+    told_apart =
+      Array.new(1500) { stories.story }.select do |story|
+        answers = schools.map { |school| dated(story, school: school) }
+        answers.none?(&:by_school) && answers.uniq.size > 1
+      end
+    expect(told_apart.map { |story| told(story) }.first(3)).to be_empty
+  end
+
   it "are never good longer by the date alone than by look, then decide" do
     longer =
       Array.new(1000) { stories.story }.select do |story|

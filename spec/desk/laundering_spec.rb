@@ -101,6 +101,23 @@ RSpec.describe "Dates in hands" do
     end
   end
 
+  # What a shelf says, whichever way it came about.
+  def contents(shelf)
+    foods = shelf.keys.sort.to_h do |key|
+      [key, [shelf.of(key), shelf.of(key, strict: true)].map do |list|
+        list.map(&:id)
+      end]
+    end
+    [shelf.stacks.to_a, foods, shelf.running_out]
+  end
+
+  # Drawn from what changed since the look before.
+  def shelf_as_kept
+    office.database.still(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db, still: true).shelf }
+  end
+
+  def shelf_as_read = in_room(ines) { |room| NutShelf::Desk::ShelfOf.new(room.tap(&:every_food)).whole }
+
   def dates
     inside(ines) do |house|
       house.lots.all.to_h do |row|
@@ -119,6 +136,7 @@ RSpec.describe "Dates in hands" do
         6.times do
           [keeper, helper].each(&:step)
           expect(laundered).to be_empty
+          expect(contents(shelf_as_kept)).to eq(contents(shelf_as_read))
         end
       end
       expect(keeper.done.size + helper.done.size).to be > 12
