@@ -39,6 +39,7 @@ module NutShelf
         "/api/join" => Join,
         "/api/calendar" => Calendar,
         "/api/feeds" => Feeds,
+        "/api/reservations" => Reservations,
         "/api/backup.json" => Backup,
         "/api/changes" => Changes,
         "/api/scale" => Scale,

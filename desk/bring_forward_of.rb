@@ -27,7 +27,7 @@ module NutShelf
           begin
             found =
               @shelf.keys.filter_map do |key|
-                item(key, @shelf.of(key).reject { |stack| stack.set_apart || stack.in_freezer })
+                item(key, @shelf.of(key).reject { |stack| stack.set_apart? || stack.quarantined || stack.in_freezer })
               end
             found
               .reject { |item| item.list.picks.empty? }

@@ -135,6 +135,12 @@ module NutShelf
         keep(changed)
       end
 
+      # Tells of a stack what changes nothing of it, so that its history has it.
+      # @param kind [String] of Store::Ledger::TOLD
+      def tell(lot, kind, facts)
+        house.ledger.event(act_id: act_id, lot_id: lot.id, kind: kind, before: {}, after: facts)
+      end
+
       # Adds something that happened to a stack's story. Where it stands is told by the last move of all, which a late
       # letter need not be.
       # @param event [Hash{String => Object}] see Room#happening

@@ -122,7 +122,7 @@ module NutShelf
         stack = pick.stack
         Core::Proposal.amount(
           pick.amount / stack.grams_per_unit,
-          on_hand: stack.on_hand,
+          on_hand: stack.free,
           dimension: stack.dimension,
           food: shelf.foods[stack.food_key]
         )

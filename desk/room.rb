@@ -103,6 +103,9 @@ module NutShelf
         end
       end
 
+      # @return [Hash{Integer=>Rational}] what is set apart of stacks today, in their own units
+      def held = @held ||= house.reservations.held(today)
+
       # @return [Core::Openings] what becomes of a pack here once it is opened
       def openings = @openings ||= kept(:openings, :rules) { ShelfOf.new(self).openings }
 

@@ -24,7 +24,7 @@ module NutShelf
       # @param before [Drawn, nil] what was drawn earlier on the same day by the same rules
       # @return [Drawn]
       def drawn(before = nil)
-        versions = @room.house.lots.versions
+        versions = with_held(@room.house.lots.versions)
         changed = before && versions.reject { |id, version| before.versions[id] == version }.keys
         return Drawn.new(shelf: whole, versions: versions.freeze) if changed.nil? || changed.size > MANY
 
@@ -38,7 +38,10 @@ module NutShelf
       def of(narrow)
         rows = narrow.all
         @room.know_foods(Store::StackRows.food_ids(rows))
-        maker = Store::StackRows.new(foods: @room.method(:food), places: @room.method(:place), openings: @room.openings)
+        maker =
+          Store::StackRows.new(
+            foods: @room.method(:food), places: @room.method(:place), openings: @room.openings, reserved: @room.held
+          )
         rows.map { |row| maker.stack(row) }
       end
 
@@ -57,6 +60,14 @@ module NutShelf
       def openings
         fridge = @room.places.values.find { |place| place.kind == "fridge" }
         Core::Openings.new(catalog: @room.catalog, policy: @room.policy, fridge: fridge)
+      end
+
+      private
+
+      # What is set apart of a stack stands in a table of its own.
+      def with_held(versions)
+        held = @room.held.slice(*versions.keys)
+        versions.merge(held) { |_, version, amount| [version, amount] }
       end
     end
   end

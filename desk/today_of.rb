@@ -72,7 +72,7 @@ module NutShelf
           .stacks
           .each_value
           .lazy
-          .select { |stack| state(stack) == :front && !@room.place(stack.place_id).set_apart? }
+          .select { |stack| state(stack) == :front && !stack.set_apart? }
           .first(FRONT)
       end
 

@@ -20,8 +20,8 @@ module NutShelf
       VERSION = 6
       # In the order they can be written back.
       TABLES = %i[
-        people places place_photos foods packs pack_barcodes keeping_rules containers lots acts movements lot_events
-        price_observations recipes recipe_lines meals counts count_lines care_rules record_events
+        people places place_photos foods packs pack_barcodes keeping_rules containers lots reservations acts movements
+        lot_events price_observations recipes recipe_lines meals counts count_lines care_rules record_events
       ].freeze
       DERIVED = {
         lots: %i[on_hand value_minor],
@@ -197,7 +197,7 @@ module NutShelf
         ]
         last = told.map { |one| one["id"] }.max || 0
         numbered = further.each.with_index(last + 1).map { |one, id| { **one, "id" => id } }
-        { **tables.except("meal_events"), "record_events" => [*told, *numbered] }
+        { "reservations" => [], **tables.except("meal_events"), "record_events" => [*told, *numbered] }
       end
 
       # @return [Hash, nil] the record an act made under an id of its own

@@ -15,6 +15,7 @@ require_relative "readings"
 require_relative "recipes"
 require_relative "records"
 require_relative "requests"
+require_relative "reservations"
 require_relative "rules"
 require_relative "soundness"
 require_relative "usage"
@@ -33,6 +34,7 @@ module NutShelf
         :recipes,
         :meals,
         :requests,
+        :reservations,
         :rules,
         :records,
         :counts,
@@ -54,6 +56,7 @@ module NutShelf
         @recipes = Recipes.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @requests = Requests.new(db, household_id)
+        @reservations = Reservations.new(db, household_id)
         @soundness = Soundness.new(db, household_id)
         @rules = Rules.new(db, household_id)
         @records = Records.new(db, household_id)

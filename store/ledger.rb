@@ -6,6 +6,9 @@ module NutShelf
   module Store
     # Acts and what they own: movements and events. Append-only.
     class Ledger < Table
+      # What is told of a stack and changes nothing of it: nothing else depends on it.
+      TOLD = %w[seen set_apart released].freeze
+
       # @param facts [Hash] :kind, :account_id, :role, :occurred_on, :summary, :device, :sequence; :undoes_act_id,
       #   :subject_id or nil
       # @return [Integer] act id
@@ -112,14 +115,14 @@ module NutShelf
       def recent(limit: 20) = with_people(rows(:acts)).order(Sequel.desc(Sequel[:acts][:id])).limit(limit).all
 
       # Acts that stand (neither undone nor an undo) after this one and touch one of these stacks.
-      # Merely having seen a stack depends on nothing.
+      # Merely having seen a stack, or keeping some of it for somebody, depends on nothing.
       def later_acts(act_id, lot_ids)
         touching =
           db[:movements]
             .where(household_id: household_id, lot_id: lot_ids)
             .select(:act_id)
             .union(
-              db[:lot_events].where(household_id: household_id, lot_id: lot_ids).exclude(kind: "seen").select(:act_id),
+              db[:lot_events].where(household_id: household_id, lot_id: lot_ids).exclude(kind: TOLD).select(:act_id),
               from_self: false
             )
         standing

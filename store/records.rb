@@ -12,7 +12,8 @@ module NutShelf
       TABLES = {
         "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules,
         "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
-        "count_line" => :count_lines, "household" => :households, "meal" => :meals
+        "count_line" => :count_lines, "household" => :households, "meal" => :meals,
+        "reservation" => :reservations
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

@@ -38,6 +38,8 @@ module NutShelf
       Recalled = Core::Value.of(:id, :place_id, :lot_text)
       # The day it was last seen, and nothing else of a stack.
       Sighting = Core::Value.of(:id, :seen_on)
+      # An amount of a stack that is kept for somebody or something.
+      Reservation = Core::Value.of(:id, :lot_id, :amount, :holder, :until_on, :archived_at, :version)
       # A stack that does not equal the sum of its movements.
       Imbalance = Core::Value.of(:id, :on_hand, :quantity)
 
@@ -144,7 +146,7 @@ module NutShelf
         packs: Pack, price_observations: Price, keeping_rules: KeepingRule, recipes: Recipe, recipe_lines: RecipeLine,
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
-        stored_requests: Request, device_readings: Reading, places: Core::Place
+        reservations: Reservation, stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 
       # @param made [Class] of values

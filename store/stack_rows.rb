@@ -40,11 +40,12 @@ module NutShelf
         food = kind.food
         unit = kind.unit
         on_hand = Rational(row[:on_hand_micro], Lots::MICRO)
+        reserved = reserved(row, on_hand, place)
         pack = row[:pack_amount_micro] && Rational(row[:pack_amount_micro], Lots::MICRO)
         Core::Stack.new(
           id: row[:id], food_id: row[:food_id], food_key: food.key, place_id: row[:place_id], place: place.name,
           label: row[:label], dimension: kind.dimension, noun: row[:noun], level: row[:level], on_hand: on_hand,
-          pack_amount: pack, grams_per_unit: unit, amount: unit && (available(row, on_hand) * unit),
+          pack_amount: pack, reserved: reserved, grams_per_unit: unit, amount: unit && ((on_hand - reserved) * unit),
           pack: unit && (pack ? pack * unit : unit), minor_per_gram: unit && worth(row[:value_minor], on_hand * unit),
           value_minor: row[:value_minor], value_estimated: row[:value_estimated], usable_until: row[:usable_until],
           strict_until: row[:strict_until], quality_until: row[:quality_until], safety_until: row[:safety_until],
@@ -52,7 +53,7 @@ module NutShelf
           basis: row[:basis], situation: row[:situation], wrapping: row[:wrapping], container_id: row[:container_id],
           flags: flags(row[:flags]), open: row[:open], in_freezer: row[:frozen], quarantined: row[:quarantined],
           no_opened_limit: food.no_opened_limit, working: place.working?, stopped: row[:stopped],
-          set_apart: place.set_apart? || row[:quarantined], look_first: row[:look_first],
+          look_first: row[:look_first],
           age_unknown: row[:age_unknown], opened: row[:open] ? nil : opened(row, kind, place)
         )
       end
@@ -62,7 +63,12 @@ module NutShelf
       NO_FLAGS = [].freeze
       private_constant :NO_FLAGS
 
-      def available(row, on_hand) = (reserved = @reserved[row[:id]]) ? on_hand - reserved : on_hand
+      # All of it where its place is one that is left alone; what is not there any more cannot be kept.
+      def reserved(row, on_hand, place)
+        return on_hand if place.set_apart?
+
+        (held = @reserved[row[:id]]) ? [held, on_hand].min : 0r
+      end
 
       def worth(minor, grams) = grams.positive? ? minor / grams : 0r
 

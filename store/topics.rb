@@ -6,7 +6,7 @@ module NutShelf
     # of the database keep (migration 012): whoever writes to one of its tables raises it.
     module Topics
       TABLES = {
-        stock: %i[lots movements price_observations], plan: %i[recipes recipe_lines meals care_rules],
+        stock: %i[lots movements price_observations reservations], plan: %i[recipes recipe_lines meals care_rules],
         people: %i[people], counts: %i[counts count_lines],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
       }.freeze

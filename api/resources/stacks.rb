@@ -5,8 +5,8 @@ require_relative "../views/stack_detail"
 require_relative "../views/stack_view"
 require_relative "../views/shelf_page"
 %w[
-  amend clear correct decant look move open portion prepare put_away quarantine seen set_level store_as take throw
-  top_up
+  amend clear correct decant look move open portion prepare put_away quarantine seen set_apart set_level store_as take
+  throw top_up
 ].each { |name| require_relative "../../desk/acts/#{name}" }
 
 module NutShelf
@@ -29,7 +29,8 @@ module NutShelf
         correct: [Desk::Correct, "Correct"],
         amend: [Desk::Amend, "Amend"],
         clear: [Desk::Clear, "Nothing"],
-        seen: [Desk::Seen, "Seen"]
+        seen: [Desk::Seen, "Seen"],
+        "set-apart": [Desk::SetApart, "SetApart"]
       }.freeze
 
       get("/") { view(:stock, :rules) { |room| ShelfPage.new(room, shelf_filters).call } }

@@ -33,6 +33,7 @@ module NutShelf
           cautions: cautions,
           history: history(@lot),
           facts: facts,
+          reserved: reserved,
           look: look,
           storage: storage,
           care: care,
@@ -67,6 +68,18 @@ module NutShelf
           situation: @lot.situation,
           seen_on: @room.house.usage.seen_on([@lot.id])[@lot.id]&.iso8601
         }
+      end
+
+      # What of it is set apart, for whom and until when.
+      def reserved
+        @room.house.reservations.of_lot(@lot.id, @room.today).map do |one|
+          {
+            id: one.id,
+            amount: @room.part_words(@lot, one.amount),
+            for: one.holder,
+            until: one.until_on&.iso8601
+          }
+        end
       end
 
       def look

@@ -35,6 +35,7 @@ module NutShelf
           place_id: stack.place_id,
           amount: amount(stack),
           on_hand: decimal(stack.on_hand),
+          reserved: stack.reserved.positive? ? @room.part_words(stack, stack.reserved) : nil,
           unit: UNITS.fetch(stack.dimension),
           pack: stack.pack_amount && decimal(stack.pack_amount),
           noun: stack.noun,

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../value"
+require_relative "food_parts"
 
 module NutShelf
   module Core
@@ -8,7 +9,10 @@ module NutShelf
     #
     # Amount figures are exact: g_per_ml (grams), g_per_piece (grams of the edible part), both may be nil.
     # `dimension` says how the food is usually counted. Rule fields come from the food's own row of the
-    # rules table, else its class row; a food without either behaves cautiously.
+    # rules table, else its class row; a food without either behaves cautiously. `nutrition`, `preparing` and `packing`:
+    # see food_parts.rb. `edible_yield`: share of a pack that is eaten; `drained_share`: share of a tin that reaches the
+    # plate, which counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a
+    # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from.
     Food =
       Value.of(
         :key,
@@ -19,7 +23,10 @@ module NutShelf
         :g_per_ml,
         :g_per_piece,
         :class_key,
-        :kcal_per_100g,
+        :serving_g,
+        :kit_group,
+        :plate_serving_g,
+        :pet,
         :fragile_glass_common,
         :thaw_hours_fridge,
         typical_packs: [].freeze,
@@ -31,6 +38,11 @@ module NutShelf
         no_opened_limit: false,
         opened_where: "fridge",
         edible_yield: 1,
+        drained_share: 1r,
+        animal_kinds: [].freeze,
+        nutrition: Nutrition.new,
+        preparing: Preparing.new,
+        packing: Packing.new,
         freezes: "yes",
         freeze_note: "",
         freezing_damage: false,

@@ -8,6 +8,11 @@ module NutShelf
     class TableChecks
       GROUPS = %w[grains vegetables fruit dairy protein fat sweets drinks water condiments supplies pet].freeze
       MACROS = { "protein_g_per_100g" => 4, "fat_g_per_100g" => 9, "carbs_g_per_100g" => 4 }.freeze
+      PACK_WORDS = {
+        "kit_group" => GROUPS, "wrapping_usual" => %w[tin glass card paper thin_plastic plastic carton loose],
+        "opening_usual" => %w[ring opener key screw tear cut], "pet" => %w[dog cat],
+        "animal_kind" => %w[meat fish shellfish egg dairy honey]
+      }.freeze
 
       # @param tables [Hash{String=>Array<Hash>}] rows of text by table
       # @param catalog [Catalog] built from the same rows
@@ -24,19 +29,21 @@ module NutShelf
       end
 
       # @return [Array<String>] what is wrong, by table, key and column
-      def faults = [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *methods_of_storing]
+      def faults
+        [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *methods_of_storing, *packs]
+      end
 
       private
 
       def duplicates
         {
-          "foods" => ["key"], "keeping" => %w[food_or_class place state], "rules" => ["food_or_class"],
-          "recipes" => ["key"]
+          "foods" => ["key"], "foods_kit" => ["key"], "keeping" => %w[food_or_class place state],
+          "rules" => ["food_or_class"], "recipes" => ["key"]
         }.flat_map { |table, columns| repeated(table, columns).map { |key| "#{table}: #{key.join("/")} stands twice" } }
       end
 
       def repeated(table, columns)
-        @tables[table].map { |row| row.values_at(*columns) }.tally.select { |_, count| count > 1 }.keys
+        @tables.fetch(table, []).map { |row| row.values_at(*columns) }.tally.select { |_, count| count > 1 }.keys
       end
 
       def groups
@@ -65,6 +72,18 @@ module NutShelf
           unless known.key?(row["food_or_class"]) || @catalog.class_names.key?(row["food_or_class"])
             "keeping: #{row["food_or_class"]} is neither food nor class"
           end
+        end
+      end
+
+      # What the table of kits says must be of foods there are, in words that are known.
+      def packs
+        @tables.fetch("foods_kit", []).flat_map do |row|
+          key = row["key"]
+          next ["foods_kit: there is no food #{key}"] unless @catalog.foods.key?(key)
+
+          PACK_WORDS
+            .reject { |column, known| (row[column].to_s.split(";") - known).empty? }
+            .map { |column, _| "foods_kit: #{key} has #{column} #{row[column]}" }
         end
       end
 

@@ -61,7 +61,8 @@ module NutShelf
           past_date_tolerance_days: row["past_date_tolerance_days"].to_i,
           no_opened_limit: yes(row, "no_opened_limit"),
           opened_where: row["opened_where"],
-          edible_yield: yield_of(row),
+          edible_yield: share(row, "edible"),
+          drained_share: share(row, "drained"),
           freezes: row["freezes"],
           freeze_note: row["freeze_note"],
           freezing_damage: yes(row, "freezing_damage"),
@@ -73,7 +74,11 @@ module NutShelf
       end
 
       # A drained share is for the plate only: recipe lines weigh tins as they come from stock.
-      def yield_of(row) = row["yield_kind"] == "edible" ? number(row, "edible_yield") : 1.to_r
+      def share(row, kind) = row["yield_kind"] == kind ? number(row, "edible_yield") : 1r
+
+      def soaking = @soaking ||= rows("rules").to_h { |row| [row["food_or_class"], number(row, "soak_hours")] }
+
+      def kit = @kit ||= @tables.fetch("foods_kit", []).to_h { |row| [row["key"], row] }
 
       def foods
         @foods ||= rows("foods").to_h { |row| [row["key"], food(row)] }.freeze
@@ -95,10 +100,45 @@ module NutShelf
           allergens: list(row, "allergens"),
           date_kind_usual: row["date_kind_usual"],
           ready_to_eat: yes(row, "ready_to_eat"),
-          kcal_per_100g: number(row, "kcal_per_100g"),
+          serving_g: number(row, "serving_g"),
+          nutrition: nutrition(row),
+          preparing: preparing(row, kit.fetch(key, {}), soaking[key] || soaking[klass]),
+          **packed(kit[key]),
           fragile_glass_common: yes(row, "fragile_glass_common"),
           **(rules[key] || rules[klass] || no_food(row))
         )
+      end
+
+      def nutrition(row)
+        Nutrition.new(
+          kcal: number(row, "kcal_per_100g"), protein_g: number(row, "protein_g_per_100g"),
+          fat_g: number(row, "fat_g_per_100g"), carbs_g: number(row, "carbs_g_per_100g"),
+          sodium_mg: number(row, "sodium_mg_per_100g")
+        )
+      end
+
+      def preparing(row, kit, soak_hours)
+        heat = row["needs_heat"].to_s
+        Preparing.new(
+          heat: heat.empty? || heat == "no" ? "none" : heat, minutes: number(row, "cook_minutes"),
+          water_ml: number(row, "cook_water_ml_per_100g"), soak_hours: soak_hours,
+          pour_on: yes(kit, "pour_on"), water_is_drunk: yes(kit, "water_is_drunk")
+        )
+      end
+
+      # What the table of kits says of a food and its usual pack.
+      def packed(row)
+        return {} unless row
+
+        said = row.transform_values { |text| text.empty? ? nil : text }
+        {
+          kit_group: said["kit_group"], plate_serving_g: number(row, "plate_serving_g"), pet: said["pet"],
+          animal_kinds: list(row, "animal_kind"),
+          packing: Packing.new(
+            wrapping: said["wrapping_usual"], opening: said["opening_usual"],
+            tare_g: number(row, "tare_g_per_100g"), box_ml: number(row, "box_ml_per_100g")
+          )
+        }
       end
 
       # "400g" and "1.5l" are sizes, a bare number counts pieces.

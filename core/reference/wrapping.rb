@@ -2,7 +2,7 @@
 
 module NutShelf
   module Core
-    # What a pack is wrapped in: what somebody said, else the usual wrapping of such food.
+    # What a pack is wrapped in: what somebody said, else the usual wrapping of that food, else of its aisle.
     module Wrapping
       AISLES = {
         "Tins and cans" => "tin", "Jars and sauces" => "glass", "Grains and pasta" => "thin_plastic",
@@ -25,6 +25,7 @@ module NutShelf
       # @param food [Food]
       # @return [String] of a pack of which nobody said
       def usual(food)
+        return food.packing.wrapping if food.packing.wrapping
         return "glass" if food.fragile_glass_common
         return "card" if food.dimension == :count && food.pest_risk
 

@@ -9,11 +9,11 @@ module NutShelf
     Flag = Value.of(:code, :text)
 
     # A stack as it stands on the shelf, weighed. Amounts are Rational: `on_hand` and `pack_amount` in its own base
-    # units (g, ml, pieces), `amount` (less what is reserved) and `pack` in grams, `minor_per_gram` what a gram of it
-    # is worth. `amount` is nil where nothing says what a unit of it weighs. Dates as the dating rules gave them,
-    # `strict_until` for those who go by the date; `look_until`: last day a look could still cover it, nil for what
-    # may not be planned with a look; `age_unknown`: high-risk food of unknown age. `opened`: what becomes of it once
-    # a pack is opened, nil where that changes nothing. Frozen.
+    # units (g, ml, pieces), `reserved` of them (set apart: plans leave it alone), `amount` (less what is reserved) and
+    # `pack` in grams, `minor_per_gram` what a gram of it is worth. `amount` is nil where nothing says what a unit of it
+    # weighs. Dates as the dating rules gave them, `strict_until` for those who go by the date; `look_until`: last day a
+    # look could still cover it, nil for what may not be planned with a look; `age_unknown`: high-risk food of unknown
+    # age. `opened`: what becomes of it once a pack is opened, nil where that changes nothing. Frozen.
     Stack =
       Value.of(
         :id,
@@ -50,7 +50,7 @@ module NutShelf
         in_freezer: false,
         no_opened_limit: false,
         working: true,
-        set_apart: false,
+        reserved: 0r,
         quarantined: false,
         stopped: false,
         look_first: false,
@@ -63,6 +63,12 @@ module NutShelf
         # @return [Boolean] whether a plan can draw on it by weight
         def weighed? = !amount.nil? && level.nil?
 
+        # @return [Rational] what of it is free, in its own units
+        def free = on_hand - reserved
+
+        # @return [Boolean] whether nothing of it is free
+        def set_apart? = reserved >= on_hand
+
         # @return [Boolean] whether a usual pack stands for packs of unknown size
         def guessed? = !noun.nil?
 
@@ -73,9 +79,9 @@ module NutShelf
         # @param on [Date] day of use
         # @param allow_look [Boolean] whether what must be looked at first may be planned
         # @param strict [Boolean]
-        # @return [Boolean] usable that day and not set apart
+        # @return [Boolean] whether a plan may use what of it is free
         def eligible?(on, allow_look: false, strict: false)
-          return false if set_apart || unfit?(on) || (ready_on && on < ready_on)
+          return false if quarantined || unfit?(on) || (ready_on && on < ready_on)
 
           last = strict ? strict_until : usable_until
           last.nil? || last >= on || (allow_look && !strict && look?(on))

@@ -77,7 +77,7 @@ module NutShelf
       end
 
       def shaped
-        changed = @events.reject { |event| event.kind == "seen" }
+        changed = @events.reject { |event| Store::Ledger::TOLD.include?(event.kind) }
         [*changed, *@movements.select { |row| row.quantity.positive? }].map(&:lot_id).uniq
       end
 

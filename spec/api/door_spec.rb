@@ -84,6 +84,9 @@ RSpec.describe "The door", :api do
       "correct" => {
         amount: "1"
       },
+      "set-apart" => {
+        for: "the boat"
+      },
       "quarantine" => {
         reason: "pest"
       },

@@ -132,7 +132,7 @@ RSpec.describe "Dishes from the shelf" do
       core::Dish.plan(
         recipe("Stew", [["passata", 100]]),
         servings: 2r,
-        cursor: cursor({ "passata" => [held(1, 400, "2026-11-26", set_apart: true)] }),
+        cursor: cursor({ "passata" => [held(1, 400, "2026-11-26", reserved: 400r, amount: 0r)] }),
         on: today
       )
     expect(dish.covered).to eq(0)

@@ -90,6 +90,18 @@ RSpec.describe "The reference tables" do
       )
     end
 
+    it "gives foods their nutrition, cooking, pack and share on the plate" do
+      rice, beans = %w[white-rice canned-chickpeas].map { |key| catalog.foods[key] }
+      expect(rice.nutrition.to_h).to eq(kcal: 365, protein_g: 7.1r, fat_g: 0.7r, carbs_g: 80, sodium_mg: 5)
+      expect(rice.preparing).to have_attributes(heat: "simmer", minutes: 18, water_ml: 200, heat?: true)
+      expect(beans.packing).to have_attributes(wrapping: "tin", opening: "opener", opener?: true)
+      expect([rice.kit_group, rice.plate_serving_g, rice.serving_g]).to eq(["grains", 40, 75])
+      expect([beans.drained_share, catalog.foods["pancake-mix"].animal_kinds]).to eq([0.6r, %w[dairy egg]])
+      drained = catalog.foods.values.reject { |food| food.drained_share == 1 }
+      expect(drained.map(&:drained_share)).to all(be_between(0.4r, 0.95r))
+      expect(drained.map(&:edible_yield).uniq).to eq([1])
+    end
+
     it "accepts what is shipped" do
       expect { faults(tables) }.not_to raise_error
     end
@@ -105,6 +117,10 @@ RSpec.describe "The reference tables" do
         { kind: "quality" },
         /beef-mince in the fridge must be a safety matter/
       ],
+      "a pack opened as no pack is" => ["foods_kit", "honey", { opening_usual: "magic" },
+                                        /honey has opening_usual magic/],
+      "a weight of packing that is none" => ["foods_kit", "honey", { tare_g_per_100g: "much" },
+                                             /honey has no usable tare_g/],
       "an ingredient that is no food" => [
         "recipe_lines",
         "overnight-oats-apple",

@@ -36,7 +36,7 @@ RSpec.describe NutShelf::Core::Order do
   it "leaves alone what is set apart, not ready, past or stopped" do
     today = day("2026-11-24")
     stacks = [
-      stack(1, "2027-01-01", set_apart: true),
+      stack(1, "2027-01-01", reserved: 400r, amount: 0r),
       stack(2, "2027-01-01", ready_on: day("2026-12-01")),
       stack(3, "2026-11-01"),
       stack(4, "2027-01-01", stopped: true),
@@ -62,7 +62,7 @@ RSpec.describe NutShelf::Core::Order do
       [true, true, false]
     )
     expect(
-      [{ stopped: true }, { age_unknown: true }, { set_apart: true }].map do |facts|
+      [{ stopped: true }, { age_unknown: true }, { quarantined: true }].map do |facts|
         eligible.call(today, **facts, **look)
       end
     ).to eq([false] * 3)

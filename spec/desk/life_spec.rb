@@ -270,3 +270,60 @@ RSpec.describe "Care" do
     expect(due(Date.new(2026, 11, 24))).to be_empty
   end
 end
+
+RSpec.describe "What is set apart" do
+  include HouseSupport
+
+  let(:ines) { household! }
+  let(:tins) do
+    printed = { printed_on: "2028-05-31", printed_kind: "best_before" }
+    put_away(ines, "canned-chickpeas", "cupboard", count: "3", **printed)["lot_id"]
+  end
+
+  def apart(**more) = act(:SetApart, ines, { lot_id: tins, for: "the boat", **more })
+
+  # Grams that plans may use.
+  def free = in_room(ines) { |room| room.shelf.cursor.left("canned-chickpeas", HouseSupport::TODAY) }
+
+  it "is left alone by plans, in its own amount, until it is released" do
+    held = apart(amount: "400")
+    expect([free, held["summary"]]).to eq([800, "Set apart 400 g Chickpeas, canned for the boat"])
+    expect(on_shelf(ines).first).to have_attributes(on_hand: 1200, reserved: 400, free: 800)
+    act(:Release, ines, { reservation_id: held["reservation_id"] })
+    expect(free).to eq(1200)
+    expect(inside(ines) { |house| house.ledger.history(tins).map(&:kind) }).to eq(%w[put_away set_apart release])
+  end
+
+  it "is all that is free where no amount is said, and never more than there is" do
+    apart
+    expect(free).to eq(0)
+    expect { apart(amount: "1") }.to raise_error(NutShelf::Desk::Conflict, /Nothing of it is free/)
+    act(:Take, ines, { lot_id: tins, amount: "800" })
+    expect(on_shelf(ines).first).to have_attributes(on_hand: 400, reserved: 400)
+    expect(free).to eq(0)
+  end
+
+  it "is over after its day" do
+    apart(until: "2026-11-26")
+    clock.day = Date.new(2026, 11, 26)
+    expect(free).to eq(0)
+    clock.day = Date.new(2026, 11, 27)
+    expect(free).to eq(1200)
+  end
+
+  it "stands in the way of no later act, nor of its undo" do
+    held = apart(amount: "400")
+    act(:Take, ines, { lot_id: tins, amount: "400" })
+    act(:Undo, ines, { act_id: held["act_id"] })
+    expect(free).to eq(800)
+  end
+
+  it "says whom it is for and until a day that has not passed, and is nothing nobody should eat" do
+    expect { apart(for: " ") }.to raise_error(NutShelf::Desk::Invalid) { |error|
+      expect(error.details[:pointer]).to eq("/for")
+    }
+    expect { apart(until: "2026-11-23") }.to raise_error(NutShelf::Desk::Invalid, /has passed/)
+    act(:Quarantine, ines, { lot_ids: [tins], reason: "pest" })
+    expect { apart }.to raise_error(NutShelf::Desk::Conflict, /not to eat/)
+  end
+end

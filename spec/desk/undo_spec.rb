@@ -136,8 +136,12 @@ RSpec.describe NutShelf::Desk::Undo do
       }
     end,
     Quarantine: -> { { lot_ids: [tins, rice], reason: "pest", note: "moths" } },
+    Release: lambda do
+      { reservation_id: act(:SetApart, ines, { lot_id: tins, for: "the boat", amount: "400" })["reservation_id"] }
+    end,
     RemovePlace: -> { { place_id: shed } },
     Seen: -> { { lot_id: tins, amount: "800" } },
+    SetApart: -> { { lot_id: tins, for: "the boat", until: "2026-12-24" } },
     SetFood: -> { { food_id: food_id(ines, "honey"), weekly_said: "100" } },
     SetHousehold: -> { { school: "by_the_date", settings: { front_days: 4 } } },
     SetKeeping: lambda do

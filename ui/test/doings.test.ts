@@ -55,6 +55,7 @@ function detail(
       ...stack,
     }),
     place: "fridge",
+    reserved: [],
     quality_until: null,
     safety_until: "2026-11-26",
     ready_on: null,

@@ -11,6 +11,7 @@ export function stack(more: Partial<Stack> = {}): Stack {
     place_id: 1,
     amount: "3 x 400 g",
     on_hand: "1200",
+  reserved: null,
     unit: "g",
     pack: "400",
     noun: null,

@@ -58,6 +58,7 @@ function Fields({ doing, detail, places, onReady }: Omit<Props, "onDo"> & { onRe
     case "portion": return <Portions detail={detail} places={places} />;
     case "decant": return <><Jars onReady={onReady} /><Part detail={detail} label={say.howMuchEmptyFor} /></>;
     case "top-up": return <><Sources detail={detail} onReady={onReady} /><Part detail={detail} label={say.howMuchEmptyFor} /></>;
+    case "set-apart": return <><Text label={say.whatFor} name="for" required maxLength={120} placeholder={say.forExample} /><Part detail={detail} label={say.howMuchAllFree} /><Day label={say.untilDay} name="until" /></>;
     case "store": return <Pick name="method" label={say.stored} options={detail.storage.ways.filter((way) => way !== detail.storage.now).map((way): [string, string] => [way, WAYS[way] ?? way])} />;
     case "amend": return <Known detail={detail} />;
     case "correct": return <><Part detail={detail} label={say.whatReallyThere} required /><Text label={say.whatHappened} name="why" maxLength={200} placeholder={say.typed10Was} /></>;

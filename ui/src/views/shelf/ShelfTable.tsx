@@ -53,7 +53,7 @@ export function ShelfTable({ stacks, places, onPick }: { stacks: Stack[]; places
           <div role="row" aria-rowindex={index + 2} key={stack.id} data-state={stack.state} className={`${GRID} h-[38px] border-b border-zinc2`}>
             <div role="cell" data-state={stack.state}><span className="tab-day">{dayTab(stack)}</span></div>
             <div role="cell" className="truncate"><button type="button" data-chip={stack.id} className="font-semibold truncate max-w-full text-left" onClick={() => onPick(stack.id)}><Mark kind={stack.mark} className="mr-1.5 text-soft" />{stack.name}</button></div>
-            <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}</div>
+            <div role="cell" className="truncate">{stack.level ? <LevelTouch stack={stack} /> : stack.amount}{stack.reserved && <span className="text-soft text-small">, {say.ofItApart(stack.reserved, stack.amount)}</span>}</div>
             <div role="cell" className="truncate">{names.get(stack.place_id)}</div>
             <div role="cell" className="text-right">{money(stack.value_minor)}{stack.value_estimated ? " est." : ""}</div>
             <div role="cell" className="truncate text-soft">{stack.usable_until ? dayWords(stack.usable_until, today) : say.noDate}, {stateWords(stack.state)}</div>

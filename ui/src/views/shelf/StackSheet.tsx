@@ -58,6 +58,7 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
         {stack.name !== stack.food && <><br />{say.keptLike} {stack.food}</>}
         {tie && <><br /><span className="text-pea font-semibold">{tie.amount} {say.setAsideFor} {tie.name}, {shortDay(tie.on)}</span></>}
       </p>
+      <Reserved detail={detail} />
       <Reasons detail={detail} />
       <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />
       {detail.cautions.length > 0 && <ul className="text-small border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
@@ -65,6 +66,22 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
       <StackCare detail={detail} />
       <History detail={detail} />
     </div>
+  );
+}
+
+/** What of it is kept for somebody or something, and until when. */
+function Reserved({ detail }: { detail: StackDetail }) {
+  const { act } = useActs();
+  if (detail.reserved.length === 0) return null;
+  return (
+    <ul aria-label={say.setApart} className="grid gap-1">
+      {detail.reserved.map((held) => (
+        <li key={held.id} className="flex items-center gap-2">
+          <span className="grow"><b>{held.amount}</b> {say.keptFor(held.for, held.until && shortDay(held.until))}</span>
+          <Button look="plain" aria-label={say.releaseIt(held.amount, held.for)} onClick={() => act(`/api/reservations/${held.id}/release`, {}, say.releaseIt(held.amount, held.for))}>{say.release}</Button>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -96,7 +113,7 @@ function usePanel(first: string | null, detail: StackDetail, places: Place[]) {
 /** How a letter names what is to be done. */
 const VERBS: Record<string, string> = {
   take: say.takeIt2, open: say.open, move: say.move, throw: say.throwAway, look: say.look, level: say.level, prepare: say.prepare, store: say.store, portion: say.portion, decant: say.pour, "top-up": say.topUp,
-  correct: say.correct, amend: say.change,
+  correct: say.correct, amend: say.change, "set-apart": say.setApart,
 };
 
 function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {

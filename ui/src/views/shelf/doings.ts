@@ -154,6 +154,20 @@ export const DOINGS: Doing[] = [
     note: say.earliestDateParts,
   },
   {
+    key: "set-apart",
+    act: "set-apart",
+    name: say.setApart,
+    confirm: say.keepItFor,
+    look: "main",
+    when: (detail) => there(detail) && !detail.facts.quarantined && detail.stack.state !== "stop",
+    input: (form) => ({
+      for: text(form, "for"),
+      ...amount(form),
+      ...(text(form, "until") === "" ? {} : { until: text(form, "until") }),
+    }),
+    note: say.mealsLeaveIt,
+  },
+  {
     key: "store",
     act: "store",
     name: say.storeItOtherwise,

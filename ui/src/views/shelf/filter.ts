@@ -27,6 +27,6 @@ export function filtered(stacks: Stack[], places: Place[], filter: ShelfFilter):
       (filter.state === "" || stack.state === filter.state) &&
       (filter.place === "" || String(stack.place_id) === filter.place) &&
       (filter.group === "" || stack.group === filter.group) &&
-      (filter.apart === "" || apart.has(stack.place_id) === (filter.apart === "yes")),
+      (filter.apart === "" || (stack.reserved !== null || apart.has(stack.place_id)) === (filter.apart === "yes")),
   );
 }

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../day"
+
+module NutShelf
+  module Desk
+    # Sets an amount of a stack apart for somebody or something: meals leave it alone until it is released, or its day
+    # is over. It stays where it stands and keeps its date.
+    class SetApart < Act
+      private
+
+      # @param input [Hash] :lot_id, :amount in base units or nil for all that is free, :for in a person's words,
+      #   :until an ISO day or nil
+      def perform(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        refuse_unfit(lot)
+        amount = amount(lot, input[:amount])
+        until_on = day(input[:until])
+        holder = holder(input[:for])
+        words = "Set apart #{room.part_words(lot, amount)} #{lot.name(room.food(lot.food_id))} for #{holder}"
+        apart = entry("set_apart", words)
+        facts = { lot_id: lot.id, amount: amount, holder: holder, until_on: until_on }
+        apart.tell(lot, "set_apart", facts)
+        done(apart, lot_id: lot.id, reservation_id: apart.make("reservation", facts))
+      end
+
+      def refuse_unfit(lot)
+        return unless lot.quarantined || lot.stopped
+
+        raise Conflict.new(
+          "It is not to eat, so there is nothing to keep for later.",
+          code: "not_fit",
+          remedy: "When in doubt, throw it out."
+        )
+      end
+
+      def amount(lot, text)
+        free = [lot.on_hand - room.held.fetch(lot.id, 0r), 0r].max
+        amount = text ? text.to_r : free
+        return amount if amount.positive? && amount <= free
+
+        raise Conflict.new(
+          free.zero? ? "Nothing of it is free." : "Only #{room.part_words(lot, free)} of it is free.",
+          code: "not_enough",
+          remedy: "Set less apart, or release what is set apart already."
+        )
+      end
+
+      def day(text)
+        day = Day.read(:until, text)
+        return day if day.nil? || day >= room.today
+
+        raise Invalid.new("#{day} has passed.", code: "invalid", pointer: "/until", remedy: "Say today or a later day.")
+      end
+
+      def holder(text)
+        holder = text.to_s.strip
+        return holder unless holder.empty?
+
+        raise Invalid.new(
+          "It does not say what it is for.", code: "invalid", pointer: "/for", remedy: "Name a person, a box or a trip."
+        )
+      end
+    end
+  end
+end
