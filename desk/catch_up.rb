@@ -6,7 +6,7 @@ require_relative "room"
 module NutShelf
   module Desk
     # Dates stacks anew that were dated by older rules, or came from a backup: stored dates are never taken on trust.
-    # Foods that were shipped since the household was made are brought in.
+    # Foods and dishes that were shipped or put right since the household was made are brought in.
     class CatchUp
       # @param office [Office]
       def initialize(office)
@@ -22,6 +22,7 @@ module NutShelf
         @office.database.within(id) do |db|
           room = Room.new(@office, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
           added = room.house.foods.take_in(@office.catalog, @office.search_words)
+          added += room.house.recipes.take_in(@office.catalog.recipes, room.house.foods.ids_by_key)
           room.house.household.bump if added.positive? || room.household.dated_by != Redate::RULES
           next 0 if room.household.dated_by == Redate::RULES
 

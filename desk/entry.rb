@@ -116,8 +116,16 @@ module NutShelf
             :directions,
             :wrapping
           )
-        child = new_lot({ **facts, parent_lot_id: lot.id, **changes })
+        child = new_lot({ **facts, **changes })
+        came_of(child, lot, amount, "split")
         move(child, amount, draw(lot, amount, "split"), "split")
+      end
+
+      # Notes what a stack came from, for its history and for recalls.
+      # @param amount [Rational] in the source's own units
+      # @param kind [String] see Store::Sources
+      def came_of(lot, source, amount, kind)
+        house.sources.add(act_id: act_id, lot_id: lot.id, source_lot_id: source.id, kind: kind, amount: amount)
       end
 
       # Changes facts of a stack, keeps before and after, and writes the dates that follow.

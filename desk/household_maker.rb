@@ -45,8 +45,7 @@ module NutShelf
           places.each { |place| house.places.add(**place) }
           Array.new(input[:people] || 0) { |number| house.household.add_person(name: "Person #{number + 1}") }
           house.foods.seed(@office.catalog, @office.search_words)
-          food_ids = house.foods.all.to_h { |row| [row.key, row.id] }
-          house.recipes.seed(@office.catalog.recipes, food_ids)
+          house.recipes.seed(@office.catalog.recipes, house.foods.ids_by_key)
         end
       end
     end

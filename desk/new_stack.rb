@@ -170,7 +170,7 @@ module NutShelf
         half ? [{ "kind" => "cut", "on" => occurred_on.iso8601 }] : []
       end
 
-      # A dish remembers what was cooked before it went in, and what a recall would look for.
+      # A dish remembers what was cooked before it went in.
       def cooked_from
         @input[:from].to_h.any? ? [{ "kind" => "cooked", "on" => occurred_on.iso8601, **@input[:from] }] : []
       end

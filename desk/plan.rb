@@ -27,7 +27,7 @@ module NutShelf
       # @return [Core::Cursor]
       def cursor = shelf.cursor(allow_look: looks?, strict: strict?)
 
-      # @return [Hash{Integer=>Core::Recipe}]
+      # @return [Hash{Integer=>Core::Recipe}] every version of every dish
       def recipes = @recipes ||= @room.kept(:recipes, :plan, :rules) { @room.house.recipes.values.freeze }
 
       # @return [Rational] usual portions at a meal
@@ -164,7 +164,9 @@ module NutShelf
 
       def ranking(on)
         Core::Ranking.new(
-          recipes: recipes, meals: coming, servings: servings, on: on, prices: prices, diet: diet, allow_look: looks?,
+          recipes: recipes.reject do |_, recipe|
+            recipe.followed
+          end, meals: coming, servings: servings, on: on, prices: prices, diet: diet, allow_look: looks?,
           strict: strict?
         )
       end

@@ -1,11 +1,10 @@
 # frozen_string_literal: true
 
 require "base64"
-require "digest"
 require "json"
-require "securerandom"
 require_relative "errors"
 require_relative "lots"
+require_relative "older_backups"
 require_relative "soundness"
 require_relative "topics"
 require_relative "typing"
@@ -21,7 +20,8 @@ module NutShelf
       # In the order they can be written back.
       TABLES = %i[
         people places place_photos foods packs pack_barcodes keeping_rules containers lots reservations acts movements
-        lot_events price_observations recipes recipe_lines meals counts count_lines care_rules record_events
+        lot_events lot_sources price_observations recipes recipe_lines recipe_substitutes meals counts count_lines
+        care_rules record_events
       ].freeze
       DERIVED = {
         lots: %i[on_hand value_minor],
@@ -29,7 +29,7 @@ module NutShelf
         households: [:dated_by, :raised_in, *Topics::ALL.map { |topic| Topics.column(topic) }]
       }.freeze
       # Rows that point into their own table are written without that, then completed.
-      OWN_KIND = { places: :parent_id, foods: :merged_into_id }.freeze
+      OWN_KIND = { places: :parent_id, foods: :merged_into_id, recipes: :follows_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
 
       # The document is no backup, or of another make.
@@ -78,7 +78,7 @@ module NutShelf
 
       # @param document [Hash] parsed JSON
       # @return [String] that changes with every letter of it
-      def digest(document) = Digest::SHA256.hexdigest(JSON.generate(document.except("digest")))
+      def digest(document) = OlderBackups.digest(document)
 
       # Writes a document into an empty instance, as its owner, all or nothing.
       # @param db [Sequel::Database] the owner's connection
@@ -133,94 +133,9 @@ module NutShelf
           raise Unfit, "The file was changed or did not arrive whole: its digest does not fit. Take another copy of it."
         end
 
-        raised(document)
+        OlderBackups.raised(document, VERSION)
       rescue JSON::ParserError
         raise Unfit, "That is no JSON."
-      end
-
-      # What an earlier version did not know stands as it was then.
-      ADDED = {
-        1 => {
-          "acts" => {
-            "role" => "keeper"
-          },
-          "foods" => {
-            "allergens" => nil
-          },
-          "lots" => {
-            "age_unknown" => false, "known_on" => nil, "look_first" => false, "strict_until" => nil
-          }
-        },
-        2 => {
-          "acts" => {
-            "device" => "",
-            "sequence" => 0
-          },
-          :household => -> { { "uid" => SecureRandom.uuid } }
-        },
-        3 => {
-          "foods" => {
-            "home_place_id" => nil
-          }
-        },
-        4 => {
-          "movements" => {
-            "days_left" => nil, "looked" => nil, "state" => nil
-          }
-        },
-        5 => {
-          "lots" => {
-            "by_school" => true
-          }
-        }
-      }.freeze
-
-      # What was told elsewhere before, see migration 015.
-      RETOLD = { 5 => ->(tables) { with_records_of_meals(tables) } }.freeze
-
-      # @return [Hash] the document as the latest version would have written it
-      def raised(document)
-        (document["version"]...VERSION).reduce(document) do |older, version|
-          newer(older, ADDED.fetch(version, {}), RETOLD.fetch(version, :itself.to_proc))
-        end
-      end
-
-      # @return [Hash] the tables with what acts did to meals, and with the places and foods they made, among the other
-      #   records
-      def with_records_of_meals(tables)
-        told = tables["record_events"].to_a
-        further = [
-          *tables["meal_events"].to_a.map do |one|
-            { **one.slice("act_id", "before", "after"), "record" => "meal", "record_id" => one["meal_id"] }
-          end,
-          *tables["acts"].to_a.filter_map { |act| made(act) }
-        ]
-        last = told.map { |one| one["id"] }.max || 0
-        numbered = further.each.with_index(last + 1).map { |one, id| { **one, "id" => id } }
-        { "reservations" => [], **tables.except("meal_events"), "record_events" => [*told, *numbered] }
-      end
-
-      # @return [Hash, nil] the record an act made under an id of its own
-      def made(act)
-        record = { "add_place" => "place", "add_food" => "food" }[act["kind"]] or return
-        return unless act["subject_id"]
-
-        {
-          "act_id" => act["id"], "record" => record, "record_id" => act["subject_id"], "before" => {}, "after" => {}
-        }
-      end
-
-      # @return [Hash] the document one version later, with a digest of its own
-      def newer(document, added, retold)
-        tables =
-          document["tables"].to_h.to_h do |table, rows|
-            [table, rows.to_a.map { |row| { **added.fetch(table, {}), **row } }]
-          end
-        house = { **added.fetch(:household, -> { {} }).call, **document["household"].to_h }
-        whole = {
-          **document, "version" => document["version"] + 1, "household" => house, "tables" => retold.call(tables)
-        }
-        { **whole, "digest" => digest(whole) }
       end
 
       # Writes every row of a document.

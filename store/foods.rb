@@ -13,6 +13,13 @@ module NutShelf
       # SELECT * FROM foods WHERE household_id = 7 AND archived_at IS NULL ORDER BY name
       def all = rows(:foods).where(archived_at: nil).order(:name).all
 
+      # Those out of sight too: a dish still names them.
+      # SELECT coalesce(reference_key, key), id FROM foods WHERE household_id = 7
+      # @return [Hash{String=>Integer}] by the key recipes use
+      def ids_by_key
+        rows(:foods).select_hash(Sequel.function(:coalesce, :reference_key, :key).as(:food_key), :id)
+      end
+
       # @return [Rows::Food]
       # @raise [Missing]
       def find(id) = found(rows(:foods).where(id: id).first, "food")

@@ -18,6 +18,7 @@ require_relative "requests"
 require_relative "reservations"
 require_relative "rules"
 require_relative "soundness"
+require_relative "sources"
 require_relative "usage"
 
 module NutShelf
@@ -25,6 +26,7 @@ module NutShelf
     # Everything of one household, inside one transaction.
     class House
       attr_reader :soundness,
+        :sources,
         :household,
         :places,
         :foods,
@@ -58,6 +60,7 @@ module NutShelf
         @requests = Requests.new(db, household_id)
         @reservations = Reservations.new(db, household_id)
         @soundness = Soundness.new(db, household_id)
+        @sources = Sources.new(db, household_id)
         @rules = Rules.new(db, household_id)
         @records = Records.new(db, household_id)
         @counts = Counts.new(db, household_id)

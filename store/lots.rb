@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "sources"
 require_relative "table"
 require_relative "typing"
 
@@ -21,37 +22,13 @@ module NutShelf
       # UPDATE lots SET seen_on = '2026-11-24' WHERE household_id = 7 AND id IN (...)
       def seen_many(ids, day) = rows(:lots).where(id: ids).update(seen_on: day)
 
-      # Stacks a recall may mean.
+      # Stacks a recall may mean: those it names, and what came of them.
+      # @return [Sequel::Dataset] of Rows::Recalled, front first
       def recalled(food_id: nil, pack_id: nil, lot_text: nil)
-        found = front_first(rows(:lots).where { on_hand > 0 })
-        found = found.where(Sequel[:lots][:food_id] => food_id) if food_id
-        if pack_id
-          found =
-            found.where(Sequel.|({ Sequel[:lots][:pack_id] => pack_id }, went_in("pack_ids", pack_id.to_s)))
-        end
-        if lot_text
-          found =
-            found.where(
-              Sequel.ilike(Sequel[:lots][:lot_text], like(lot_text)) | went_in("lot_texts", like(lot_text))
-            )
-        end
-        rows_as(found.select(*%i[id place_id lot_text].map { |name| Sequel[:lots][name] }), Rows::Recalled)
-      end
-
-      # What was poured or cooked into a stack is remembered in its history.
-      # EXISTS (SELECT 1 FROM jsonb_path_query(lots.history, '$[*].lot_texts[*]') AS part WHERE part #>> '{}' ILIKE
-      # '%L33%')
-      def went_in(name, pattern)
-        db
-          .from(
-            Sequel.function(:jsonb_path_query, Sequel[:lots][:history], Sequel.cast("$[*].#{name}[*]", :jsonpath)).as(
-              :went,
-              [:part]
-            )
-          )
-          .where(Sequel.ilike(Sequel.lit("went.part #>> '{}'"), pattern))
-          .select(1)
-          .exists
+        meant = rows(:lots).naked.select(:id).where({ food_id: food_id, pack_id: pack_id }.compact)
+        meant = meant.where(Sequel.ilike(:lot_text, "%#{db.dataset.escape_like(lot_text)}%")) if lot_text
+        there = rows(:lots).where(id: Sources.new(db, household_id).traced(meant)).where { on_hand > 0 }
+        rows_as(front_first(there).select(:id, :place_id, :lot_text), Rows::Recalled)
       end
 
       # Stacks of a food that are there, and further ones that were.
@@ -250,8 +227,6 @@ module NutShelf
       end
 
       def sent(value) = value.is_a?(Date) ? value.iso8601 : value
-
-      def like(text) = "%#{db.dataset.escape_like(text)}%"
 
       def wrapped(facts) = facts.to_h { |name, value| [name, JSONB.include?(name) ? json(value) : value] }
     end

@@ -15,7 +15,7 @@ module NutShelf
       # A stack with all that is known of it: what it is, its story, and the dates that follow from both.
       Lot =
         Core::Value.of(
-          :id, :food_id, :place_id, :pack_id, :parent_lot_id, :container_id, :start_place_id, :dimension, :pack_amount,
+          :id, :food_id, :place_id, :pack_id, :container_id, :start_place_id, :dimension, :pack_amount,
           :noun, :level, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :seen_on,
           :leftover_days, :method, :wrapping, :care_until, :care_words, :quarantine_reason, :quality_until,
           :safety_until, :strict_until, :ready_on, :usable_until, :on_hand, :value_minor,
@@ -52,6 +52,8 @@ module NutShelf
       TellingAct = Core::Value.of(*Act::FIELDS, :person, :undone_by)
       # With what it did to one stack.
       StackAct = Core::Value.of(*TellingAct::FIELDS, :quantity, :value, :reason, :why, :event_kind)
+      # What a stack came from by an act: "split", "poured" or "cooked", and how much of the source.
+      Source = Core::Value.of(:id, :act_id, :lot_id, :source_lot_id, :kind, :amount)
       Movement =
         Core::Value.of(
           :id, :act_id, :lot_id, :quantity, :value_minor, :reason, :why, :state, :days_left, :looked
@@ -85,11 +87,14 @@ module NutShelf
       Recipe =
         Core::Value.of(
           :id, :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
-          :tags
+          :tags, :version, :follows_id
         )
-      RecipeLine = Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :substitutes, :note)
+      RecipeLine = Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :note)
+      # What may stand in for a line's food, so many grams of it for one gram.
+      Substitute = Core::Value.of(:id, :line_id, :food_id, :factor)
       # With the key of its food.
       KeyedLine = Core::Value.of(*RecipeLine::FIELDS, :food_key)
+      KeyedSubstitute = Core::Value.of(*Substitute::FIELDS, :food_key)
       Meal = Core::Value.of(:id, :on_date, :meal, :recipe_id, :servings, :status)
       # With its dish.
       ListedMeal = Core::Value.of(*Meal::FIELDS, :recipe_name, :total_minutes, :active_minutes)
@@ -142,8 +147,10 @@ module NutShelf
       Reading = Core::Value.of(:device, :reading, :read_at)
 
       TABLES = {
-        lots: Lot, acts: Act, movements: Movement, lot_events: LotEvent, record_events: RecordEvent, foods: Food,
+        lots: Lot, acts: Act, movements: Movement, lot_events: LotEvent, lot_sources: Source,
+        record_events: RecordEvent, foods: Food,
         packs: Pack, price_observations: Price, keeping_rules: KeepingRule, recipes: Recipe, recipe_lines: RecipeLine,
+        recipe_substitutes: Substitute,
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
         reservations: Reservation, stored_requests: Request, device_readings: Reading, places: Core::Place

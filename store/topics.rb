@@ -6,7 +6,8 @@ module NutShelf
     # of the database keep (migration 012): whoever writes to one of its tables raises it.
     module Topics
       TABLES = {
-        stock: %i[lots movements price_observations reservations], plan: %i[recipes recipe_lines meals care_rules],
+        stock: %i[lots movements price_observations reservations],
+        plan: %i[recipes recipe_lines recipe_substitutes meals care_rules],
         people: %i[people], counts: %i[counts count_lines],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
       }.freeze
@@ -14,7 +15,7 @@ module NutShelf
 
       # Read beside the topics: what an act wrote stands or falls with the rows it changed, and who is who comes with
       # the act that made it so.
-      BESIDE = %i[acts lot_events households accounts memberships].freeze
+      BESIDE = %i[acts lot_events lot_sources households accounts memberships].freeze
 
       module_function
 

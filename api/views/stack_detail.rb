@@ -144,7 +144,8 @@ module NutShelf
       # The stack's own history, before it that of the stack it was split off from.
       def history(lot)
         own = @room.house.ledger.history(lot.id)
-        earlier = lot.parent_lot_id ? history(@room.house.lots.one(lot.parent_lot_id)) : []
+        from = @room.house.sources.split_from(lot.id)
+        earlier = from ? history(@room.house.lots.one(from)) : []
         earlier.select { |one| own.empty? || one[:act_id] < own.first.id } +
           own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
       end

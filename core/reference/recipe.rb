@@ -11,12 +11,16 @@ module NutShelf
     RecipeLine = Value.of(:food_key, :quantity, :optional, :substitutes, :note)
 
     # A dish: lines for `servings` usual portions, minutes, gear, days its leftovers keep in the fridge
-    # (0: eat at once). Frozen.
+    # (0: eat at once). `followed`: a later version took its place; it stays for whoever planned or cooked it. Frozen.
     Recipe =
       Value.of(
         :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
-        :tags, :lines
+        :tags, :lines, version: 1, followed: false
       ) do
+        # @param other [Recipe]
+        # @return [Boolean] whether they are one dish made in one way, whichever version each is
+        def same?(other) = with(version: 1, followed: false) == other.with(version: 1, followed: false)
+
         # @param food [Food]
         # @return [Boolean] whether this dish takes it straight from the freezer
         def from_frozen?(food)

@@ -6,7 +6,6 @@ require_relative "../fit"
 require_relative "../new_stack"
 require_relative "../plan"
 require_relative "../taking"
-require_relative "../went_in"
 
 module NutShelf
   module Desk
@@ -56,7 +55,7 @@ module NutShelf
         lots = house.lots.lock(wanted.map(&:first).sort)
         @parts = lots.values.map { |lot| fit(cooked, lot) }
         @estimated = lots.values.any?(&:value_estimated)
-        @went_in = WentIn.of(lots.values)
+        @used = wanted.to_h { |id, amount| [lots[id], amount] }
         @foods = lots.values.map { |lot| room.food(lot.food_id) }
         taking = Taking.new(room, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
@@ -100,9 +99,9 @@ module NutShelf
             price_minor: share,
             estimated: @estimated,
             leftover_days: @recipe.leftover_days,
-            from: { "parts" => cooked_before, **@went_in }.reject { |_, list| list.empty? }
+            from: { "parts" => cooked_before }.reject { |_, list| list.empty? }
           }
-        ).write(cooked)
+        ).write(cooked).tap { |kept| @used.each { |lot, amount| cooked.came_of(kept, lot, amount, "cooked") } }
       end
 
       # What was cooked before is only heated again: its date stays with the leftovers.

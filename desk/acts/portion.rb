@@ -58,13 +58,13 @@ module NutShelf
               noun: nil,
               open: false,
               history: history,
-              parent_lot_id: lot.id,
               place_id: input[:place_id] || lot.place_id,
               label: input[:label] || lot.label,
               directions: input[:directions] || lot.directions
             }
           )
         value = portions.cost_minor * portions.count
+        made.came_of(child, lot, amount, "split")
         made.move(lot, -amount, -value, "split")
         made.move(child, amount, value, "split")
       end

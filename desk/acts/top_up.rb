@@ -3,7 +3,6 @@
 require_relative "../act"
 require_relative "../fit"
 require_relative "../taking"
-require_relative "../went_in"
 
 module NutShelf
   module Desk
@@ -36,6 +35,7 @@ module NutShelf
           )
         part = opened(poured, source)
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
+        poured.came_of(jar, part, amount, "poured")
         poured.happen(jar, event(poured, part))
         done(poured, lot_id: jar.id, full: full(poured, jar))
       end
@@ -78,7 +78,7 @@ module NutShelf
         source.open || source.situation != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
       end
 
-      # The jar remembers the part with its dates, and every lot text that went in, for a recall.
+      # The jar remembers the part with its dates.
       def event(poured, lot)
         part = poured.redate.part(lot)
         room.happening(
@@ -86,8 +86,7 @@ module NutShelf
           **part.to_h,
           quality_until: part.quality_until&.iso8601,
           safety_until: part.safety_until&.iso8601,
-          lot_id: lot.id,
-          **WentIn.of([lot]).transform_keys(&:to_sym)
+          lot_id: lot.id
         )
       end
 

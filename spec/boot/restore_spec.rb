@@ -51,7 +51,8 @@ RSpec.describe NutShelf::Boot::Restore do
   # What each version added, so that a file of an older one can be made.
   added = {
     6 => {
-      "lots" => %w[by_school]
+      "lots" => %w[by_school],
+      "recipes" => %w[follows_id version]
     },
     5 => {
       "movements" => %w[days_left looked state]
@@ -69,8 +70,33 @@ RSpec.describe NutShelf::Boot::Restore do
       "lots" => %w[age_unknown known_on look_first strict_until]
     }
   }
+  # As versions up to the fifth told of meals, and of what stacks came from.
+  def told_apart(tables)
+    meals, records = tables["record_events"].partition { |one| one["record"] == "meal" }
+    split = tables["lot_sources"].select { |one| one["kind"] == "split" }
+    split = split.to_h { |one| one.values_at("lot_id", "source_lot_id") }
+    {
+      **tables.except("lot_sources", "recipe_substitutes", "reservations"),
+      "recipe_lines" => with_substitutes(tables),
+      "record_events" => records,
+      "meal_events" => meals.map do |one|
+        { **one.slice("id", "act_id", "before", "after"), "meal_id" => one["record_id"] }
+      end,
+      "lots" => tables["lots"].map { |lot| { **lot, "parent_lot_id" => split[lot["id"]] } }
+    }
+  end
+
+  def with_substitutes(tables)
+    keys = tables["foods"].to_h { |food| [food["id"], food["reference_key"] || food["key"]] }
+    of = tables["recipe_substitutes"].group_by { |one| one["line_id"] }
+    tables["recipe_lines"].map do |line|
+      { **line, "substitutes" => of.fetch(line["id"], []).to_h { |one| [keys[one["food_id"]], one["factor"]] } }
+    end
+  end
+
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
+    old["tables"] = told_apart(old["tables"]) if version < 6
     added.select { |number, _| number > version }.each_value do |what|
       old["household"].delete(what[:household])
       what
@@ -90,6 +116,31 @@ RSpec.describe NutShelf::Boot::Restore do
         )
       end
     end
+  end
+
+  it "tells again what meals and stacks came from, where an older version had it elsewhere" do
+    jar = act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 900 })["container_id"]
+    poured = act(:Decant, ines, { lot_id: tin, container_id: jar, amount: "400" })["lot_id"]
+    act(:TopUp, ines, { lot_id: poured, from_lot_id: tin, amount: "400" })
+    recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
+    meal = act(:PlanMeal, ines, { recipe_id: recipe, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+    kept = { portions: "1", place_id: place_id(ines, "fridge") }
+    act(:Cook, ines, { meal_id: meal, used: [{ lot_id: tin, amount: "400" }], leftovers: kept })
+    sources = ->(tables) { tables["lot_sources"].map { |one| one.values_at("lot_id", "source_lot_id", "kind") } }
+    meals = lambda { |tables|
+      tables["record_events"].select do |one|
+        one["record"] == "meal"
+      end.map { |one| one.except("id") }
+    }
+    now = document["tables"]
+    raised = NutShelf::Store::OlderBackups.raised(as_of(5), 6)["tables"]
+    expect(sources.call(now).map(&:last).uniq).to contain_exactly("split", "poured", "cooked")
+    expect(sources.call(raised)).to match_array(sources.call(now))
+    expect(meals.call(raised)).to eq(meals.call(now))
+    expect(raised["recipe_substitutes"].map { |one| one.except("id") }).to match_array(
+      now["recipe_substitutes"].map { |one| one.except("id") }
+    )
+    empty { |db| expect(described_class.call(db, signed(as_of(5)))).to eq(ines.household_id) }
   end
 
   it "brings back what the first version wrote, which had no digest" do

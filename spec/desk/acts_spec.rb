@@ -61,7 +61,8 @@ RSpec.describe "Acts" do
         "lot_id"
       ]
     child = act(:Open, who, { lot_id: id })["lot_id"]
-    expect(lot(who, child)).to have_attributes(open: true, on_hand: 1000, parent_lot_id: id)
+    expect(lot(who, child)).to have_attributes(open: true, on_hand: 1000)
+    expect(split_off(who, id).map(&:id)).to eq([child])
     expect(lot(who, id)).to have_attributes(open: false, on_hand: 1000, usable_until: Date.new(2027, 3, 31))
     expect { act(:Open, who, { lot_id: child }) }.to raise_error(NutShelf::Desk::Conflict)
   end

@@ -37,6 +37,37 @@ RSpec.describe NutShelf::Desk::CatchUp do
     expect(described_class.new(office).household(ines.household_id)).to eq(0)
   end
 
+  it "gives a dish that was put right a further version, and leaves what was planned as it was" do
+    meal = act(:PlanMeal, ines, { recipe_id: dish.first, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+    right = office.catalog.recipes.map { |one| one.key == "two-bean-chilli" ? one.with(active_minutes: 99) : one }
+    taken = Array.new(2) { inside(ines) { |house| house.recipes.take_in(right, house.foods.ids_by_key) } }
+    expect(taken).to eq([1, 0])
+    versions = inside(ines) { |house| house.recipes.values.values.select { |one| one.key == "two-bean-chilli" } }
+    told = versions.map { |one| [one.version, one.active_minutes == 99, one.followed] }
+    expect(told).to contain_exactly([1, false, true], [2, true, false])
+    offered = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).ranked(HouseSupport::TODAY).map(&:id) }
+    expect(offered).to include(dish.first).and(satisfy { |ids| ids.uniq.size == office.catalog.recipes.size })
+    planned = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).dish(meal).recipe }
+    expect(planned).to have_attributes(version: 1, active_minutes: versions.find { |one|
+      one.version == 1
+    }.active_minutes)
+  end
+
+  it "finds every shipped dish as it was shipped, so that none gets a version for nothing" do
+    expect(inside(ines) { |house| house.recipes.take_in(office.catalog.recipes, house.foods.ids_by_key) }).to eq(0)
+  end
+
+  it "lets nobody change a dish" do
+    expect { inside(ines) { |house| house.db[:recipes].where(id: dish.first).update(name: "Other") } }.to raise_error(
+      Sequel::DatabaseError, /permission denied/
+    )
+  end
+
+  # The latest version of one dish, with its id.
+  def dish
+    inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" && !one.followed } }
+  end
+
   it "covers every household" do
     forget(usable_until: nil)
     expect(described_class.new(office).call).to be >= 1

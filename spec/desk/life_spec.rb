@@ -23,7 +23,7 @@ RSpec.describe "The life of a stack" do
       ]
     done = do_(:Portion, lot_id: id, size: "300", place_id: place_id(ines, "freezer"))
     expect(done).to include("portions" => 3)
-    portions = inside(ines) { |house| house.lots.all.select { |row| row.parent_lot_id == id } }
+    portions = split_off(ines, id)
     expect(portions.sum(&:on_hand)).to eq(900)
     expect(portions.sum(&:value_minor) + stack(id).value_minor).to eq(1745)
     expect(portions.map { |row| [row.frozen, row.usable_until] }.uniq).to eq([[true, Date.new(2027, 3, 24)]])

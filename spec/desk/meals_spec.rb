@@ -48,7 +48,7 @@ RSpec.describe "Meals from the shelf" do
     meal = plan("two-bean-chilli")
     id = tin(count: "2")
     act(:Cook, ines, { meal_id: meal, used: [{ lot_id: id, amount: "100" }, { lot_id: id, amount: "150" }] })
-    opened = inside(ines) { |house| house.lots.all.select { |row| row.parent_lot_id == id } }
+    opened = split_off(ines, id)
     expect(opened.map { |row| row.on_hand.to_i }).to eq([150])
     expect(lot(ines, id).on_hand).to eq(400)
   end

@@ -149,6 +149,18 @@ RSpec.describe "Taking back" do
     end
   end
 
+  it "finds a recalled lot in what was cooked of it, until that cook is undone" do
+    tins = tin(count: "3", lot_text: "L77")["lot_id"]
+    recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
+    meal = act(:PlanMeal, ines, { recipe_id: recipe, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+    kept = { portions: "2", place_id: place_id(ines, "fridge") }
+    cooked = act(:Cook, ines, { meal_id: meal, used: [{ lot_id: tins, amount: "400" }], leftovers: kept })
+    found = -> { inside(ines) { |house| house.lots.recalled(lot_text: "l77").map(&:id) } }
+    expect(found.call).to contain_exactly(tins, cooked["leftover_lot_id"])
+    act(:Undo, ines, { act_id: cooked["act_id"] })
+    expect(found.call).to eq([tins])
+  end
+
   it "finds a recalled lot in the jar it was poured into, and in the jar after that" do
     jars = act(:AddContainer, ines, { name: "Jar", kind: "jar", capacity_ml: 2000, owned: 2 })["container_id"]
     first, second =
@@ -246,12 +258,12 @@ RSpec.describe "Taking back" do
   it "cuts a piece of which a part is taken, and leaves supplies as they are" do
     onions = put_away(ines, "onions", "cupboard", count: "3", amount: "1", unit: "piece")["lot_id"]
     act(:Take, ines, { lot_id: onions, amount: "1.5" })
-    half = inside(ines) { |house| house.lots.all.find { |row| row.parent_lot_id == onions } }
+    half = split_off(ines, onions).first
     expect(half).to have_attributes(basis: "cut", usable_until: HouseSupport::TODAY + 7,
       place_id: place_id(ines, "fridge"))
     bleach = put_away(ines, "household-bleach", "cupboard", count: "1", amount: "1000", unit: "ml")["lot_id"]
     act(:Take, ines, { lot_id: bleach, amount: "100" })
-    rest = inside(ines) { |house| house.lots.all.find { |row| row.parent_lot_id == bleach } }
+    rest = split_off(ines, bleach).first
     expect(rest).to have_attributes(place_id: place_id(ines, "cupboard"), flags: [])
   end
 

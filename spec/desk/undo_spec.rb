@@ -26,7 +26,7 @@ RSpec.describe NutShelf::Desk::Undo do
     Undo
   ]
   # Tables that only ever grow, by acts.
-  ledger = %w[acts movements lot_events record_events]
+  ledger = %w[acts movements lot_events lot_sources record_events]
   # What stands for "was never there", by table.
   gone = {
     "lots" => ->(row, sums) { sums.fetch(row["id"], 0).zero? },

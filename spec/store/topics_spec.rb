@@ -39,7 +39,7 @@ RSpec.describe NutShelf::Store::Topics do
     tables = described_class::TABLES.values.flatten
     expect(triggers).to match_array([*tables, :households].map { |table| "#{table}_topic" })
     aside = %i[
-      acts lot_events record_events stored_requests memberships invitations calendar_feeds device_readings
+      acts lot_events lot_sources record_events stored_requests memberships invitations calendar_feeds device_readings
     ]
     expect(walled - tables).to match_array(aside)
   end

@@ -87,6 +87,13 @@ module HouseSupport
   # @return [Array<Core::Stack>] what stands in a place, as a hand meets it
   def standing_in(who, place_id) = in_room(who) { |room| room.stacks_in([place_id]) }
 
+  # @return [Array<Store::Rows::Lot>] what was split off a stack
+  def split_off(who, id)
+    inside(who) do |house|
+      house.lots.every(house.db[:lot_sources].where(source_lot_id: id, kind: "split").select_map(:lot_id))
+    end
+  end
+
   def food_id(who, key) = inside(who) { |house| house.foods.by_key([key]).fetch(key).id }
 
   def place_id(who, kind) = inside(who) { |house| house.places.all.find { |row| row.kind == kind }.id }
