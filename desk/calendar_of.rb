@@ -66,11 +66,7 @@ module NutShelf
         end
       end
 
-      def place(rule)
-        return @room.place(rule.place_id).name if rule.place_id
-
-        rule.lot_id ? @room.place(@room.house.lots.one(rule.lot_id).place_id).name : ""
-      end
+      def place(rule) = rule.where_id ? @room.place(rule.where_id).name : ""
 
       def counts
         PlacesDue.new(@room).by_rhythm.map do |place, due|

@@ -38,6 +38,10 @@ module NutShelf
           .then { |found| rows_as(found, Rows::PersonsLine).all }
       end
 
+      # SELECT count_id, count(*) FROM count_lines WHERE NOT removed GROUP BY count_id
+      # @return [Hash{Integer=>Integer}] how many lines stand in each count
+      def sizes = rows(:count_lines).where(removed: false).group_and_count(:count_id).as_hash(:count_id, :count)
+
       # @return [Integer] id; what was entered for the stack before is replaced
       def enter(count_id:, account_id:, lot_id: nil, draft: nil, **facts)
         rows(:count_lines).where(count_id: count_id, lot_id: lot_id, removed: false).update(removed: true) if lot_id

@@ -114,6 +114,12 @@ module NutShelf
           # @return [Date, nil] until when what was done holds
           def held_until = holds_days && ((done_on || first_on) + holds_days)
         end
+      # With where its stack stands.
+      StandingCare =
+        Core::Value.of(*CareRule::FIELDS, :lot_place_id) do
+          # @return [Integer, nil] the place it is done in
+          def where_id = place_id || lot_place_id
+        end
       Count = Core::Value.of(:id, :account_id, :place_id, :status, :started_at)
       PersonsCount = Core::Value.of(*Count::FIELDS, :person)
       CountLine =

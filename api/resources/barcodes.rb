@@ -9,23 +9,22 @@ module NutShelf
     class Barcodes < Base
       get("/") do
         view(:rules) do |room|
-          {
-            barcodes:
-              room.house.packs.barcodes.map do |row|
-                {
-                  code: row.code,
-                  food_id: row.food_id,
-                  food: room.food_row(row.food_id).name,
-                  pack: words(row, room)
-                }
-              end
-          }
+          { barcodes: room.house.packs.barcodes.map { |row| barcode(row, room) } }
         end
       end
 
       post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
 
-      helpers { def words(row, room) = room.size(Core::Quantity.new(row.amount, row.dimension.to_sym)) }
+      helpers do
+        def barcode(row, room)
+          {
+            code: row.code,
+            food_id: row.food_id,
+            food: room.food(row.food_id).name,
+            pack: room.size(Core::Quantity.new(row.amount, row.dimension.to_sym))
+          }
+        end
+      end
     end
   end
 end

@@ -26,12 +26,10 @@ module NutShelf
       end
 
       def self.row(row, room)
-        lot = row.lot_id && room.house.lots.one(row.lot_id)
-        place_id = row.place_id || lot&.place_id
         {
           **row.slice(:id, :title, :lot_id, :every_days, :every_months, :holds_days),
           place_id: row.place_id,
-          place: place_id && room.place(place_id).name,
+          place: row.where_id && room.place(row.where_id).name,
           next_on: row.next_on&.iso8601,
           done_on: row.done_on&.iso8601,
           late_days: row.next_on ? [(room.today - row.next_on).to_i, 0].max : 0

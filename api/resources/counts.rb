@@ -41,6 +41,7 @@ module NutShelf
         def overview(room)
           due = Desk::PlacesDue.new(room).all
           counts = room.house.lots.stacks_by_place
+          sizes = room.house.counts.sizes
           {
             places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
             open:
@@ -51,7 +52,7 @@ module NutShelf
                   place: room.place(count.place_id).name,
                   person: count.person,
                   started_at: count.started_at.utc.iso8601,
-                  lines: room.house.counts.lines(count.id).size
+                  lines: sizes.fetch(count.id, 0)
                 }
               end
           }
