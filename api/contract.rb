@@ -14,8 +14,9 @@ module NutShelf
       # Patterns mean the whole text, as the contract's readers elsewhere take them, not a line of it.
       SCHEMAS = JSONSchemer.openapi(DOCUMENT, regexp_resolver: "ecma")
 
-      # Fault: a JSON pointer into what was sent, and what is wrong there. Frozen.
-      Fault = Core::Value.of(:pointer, :detail)
+      # Fault: a JSON pointer into what was sent, what is wrong there as a code with its parameters, and in words for
+      # whoever has none of their own. Frozen.
+      Fault = Core::Value.of(:pointer, :code, :detail, params: {}.freeze)
 
       module_function
 
@@ -26,30 +27,48 @@ module NutShelf
         schema(name)
           .validate(body)
           .first(20)
-          .map { |error| Fault.new(pointer: error["data_pointer"], detail: words(error)) }
+          .flat_map { |error| read(error) }
       end
 
       def schema(name) = (@schemas ||= {})[name] ||= SCHEMAS.schema(name)
 
-      def words(error)
+      # @param error [Hash] of the validator
+      # @return [Array<Fault>] what is missing stands where it should be
+      def read(error)
+        at = error["data_pointer"]
+        schema = error["schema"]
         case error["type"]
         when "required"
-          "#{error.dig("details", "missing_keys")&.join(", ")} is missing."
-        when "schema"
-          "#{error["data_pointer"].split("/").last} is not known here."
-        when "enum"
-          "It must be one of #{error.dig("schema", "enum").join(", ")}."
-        when "pattern", "format"
-          "It does not have the right form."
-        when "string", "integer", "boolean", "array", "object"
-          "It must be #{error["type"] =~ /\A[aeiou]/ ? "an" : "a"} #{error["type"]}."
-        when "minLength", "maxLength"
-          "It is too #{error["type"] == "minLength" ? "short" : "long"}."
-        when "minimum", "maximum"
-          "It must be #{error["type"] == "minimum" ? "at least" : "at most"} #{error.dig("schema", error["type"])}."
-        else
-          error["error"].to_s.sub(/\Avalue at .*? /, "It ")
+          error.dig("details", "missing_keys").to_a.map { |name| fault("#{at}/#{name}", "missing") }
+        when "schema" then [fault(at, "unknown")]
+        when "enum" then [fault(at, "choice", one_of: schema["enum"].join(", "))]
+        when "pattern" then [fault(at, schema["pattern"].include?("[0-9]") ? "number" : "form")]
+        when "format" then [fault(at, schema["format"] == "date" ? "day" : "form")]
+        when "minLength" then [fault(at, "short", least: schema["minLength"])]
+        when "maxLength" then [fault(at, "long", most: schema["maxLength"])]
+        when "minimum" then [fault(at, "least", least: schema["minimum"])]
+        when "maximum" then [fault(at, "most", most: schema["maximum"])]
+        when *KINDS then [fault(at, "kind", kind: error["type"])]
+        else [fault(at, "form")]
         end
+      end
+
+      KINDS = %w[string integer boolean array object].freeze
+      WORDS = {
+        "missing" => "It is missing.", "unknown" => "It is not known here.",
+        "choice" => "It must be one of %<one_of>s.",
+        "number" => "It must be a number like 1.5, with up to six decimals.",
+        "day" => "It must be a day like 2026-11-24.",
+        "form" => "It does not have the right form.", "short" => "It needs at least %<least>d characters.",
+        "long" => "It may have %<most>d characters.", "least" => "It must be at least %<least>d.",
+        "most" => "It must be at most %<most>d.", "kind" => "It must be of another kind: %<kind>s."
+      }.freeze
+
+      # @param code [String] of WORDS
+      # @return [Fault]
+      def fault(pointer, code, **params)
+        detail = format(WORDS.fetch(code), **params)
+        Fault.new(pointer: pointer, code: code, params: params.transform_keys(&:to_s), detail: detail)
       end
     end
   end

@@ -128,6 +128,14 @@ RSpec.describe "The house" do
     expect(long).to be_empty
   end
 
+  it "keeps lines of the interface within 120 columns" do
+    wide =
+      Dir[File.join(root, "ui/src/**/*.{ts,tsx}")].reject { |path| path.end_with?(".d.ts") }.flat_map do |path|
+        File.foreach(path).with_index(1).filter_map { |line, number| "#{path}:#{number}" if line.chomp.size > 120 }
+      end
+    expect(wide).to be_empty
+  end
+
   it "names no registry in the lock files" do
     locks = %w[gems.lock Gemfile ui/package-lock.json].map { |name| File.read(File.join(root, name)) }.join
     expect(locks.scan(/^.*(?:"resolved"|remote: (?!REGISTRY)|rubygems\.|npmjs).*$/)).to be_empty

@@ -60,3 +60,23 @@ RSpec.describe "The contract", :api do
     expect(codes - ApiSupport::Contract::CODES.keys).to be_empty
   end
 end
+
+RSpec.describe NutShelf::Api::Contract do
+  # [schema, body] => [pointer, code, parameters] of each fault
+  {
+    ["SetApart", {}] => [["/for", "missing", {}]],
+    ["SetApart", { "for" => "" }] => [["/for", "short", { "least" => 1 }]],
+    ["SetApart", { "for" => "x" * 121 }] => [["/for", "long", { "most" => 120 }]],
+    ["SetApart", { "for" => "a", "amount" => "1,5" }] => [["/amount", "number", {}]],
+    ["SetApart", { "for" => "a", "until" => "soon" }] => [["/until", "day", {}]],
+    ["SetApart", { "for" => "a", "colour" => "red" }] => [["/colour", "unknown", {}]],
+    ["Apart", { "reason" => "smell" }] => [["/reason", "choice", { "one_of" => "pest, recall" }]],
+    ["Quarantine", { "lot_ids" => 3, "reason" => "pest" }] => [["/lot_ids", "kind", { "kind" => "array" }]]
+  }.each do |(schema, body), faults|
+    it "tells #{faults.first[1]} of #{body.keys.last || "nothing"} by code, and in words" do
+      found = described_class.faults(schema, body)
+      expect(found.map { |one| [one.pointer, one.code, one.params] }).to eq(faults)
+      expect(found.map(&:detail)).to all(match(/\A[A-Z].*\.\z/))
+    end
+  end
+end

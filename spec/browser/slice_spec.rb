@@ -60,6 +60,21 @@ RSpec.describe "The interface", :browser do
     Timeout.timeout(20) { Thread.pass until stacks.size == 3 }
   end
 
+  it "keeps what a view shows in its address, over a reload and for whoever gets the link" do
+    enter(who)
+    visit "/meals"
+    click_button "lunch"
+    expect(page).to have_current_path("/meals?meal=lunch")
+    visit "/shop?days=14"
+    expect(page).to have_css("button[aria-pressed=true]", text: "14 days")
+    click_button "3 days"
+    expect(page).to have_current_path("/shop?days=3")
+    refresh
+    expect(page).to have_css("button[aria-pressed=true]", text: "3 days")
+    visit "/meals?meal=moonshine&day=yesterday"
+    expect(page).to have_css("button[aria-pressed=true]", text: "any meal")
+  end
+
   it "makes a food that nobody knew, from where it is missing" do
     enter(who)
     fill_in "Label line: what do you put away?", with: "400 g medlars fridge"

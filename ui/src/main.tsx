@@ -2,6 +2,7 @@ import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-qu
 import { setNonce } from "get-nonce";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
+import { answering } from "./api/bell";
 import { Problem } from "./api/client";
 import { App } from "./app/App";
 import { Boundary } from "./kit/Boundary";
@@ -14,11 +15,10 @@ if (nonce) setNonce(nonce);
 applyTheme();
 
 const away = (error: unknown) => error instanceof Problem && error.away;
-const tell = (name: string) => void window.dispatchEvent(new Event(name));
 const client = new QueryClient({
   queryCache: new QueryCache({
-    onError: (error) => away(error) && tell("house-away"),
-    onSuccess: () => tell("house-back"),
+    onError: (error) => away(error) && answering.ring(false),
+    onSuccess: () => answering.ring(true),
   }),
   defaultOptions: {
     queries: {

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { dayIs, dayNow } from "../src/api/envelope";
 import { belongsTo } from "../src/api/kept";
-import { anew, drop, letter, store, waiting } from "../src/api/outbox";
+import { anew, drop, letter, letters, store, waiting } from "../src/api/outbox";
 
 // A browser's storage and events, as little of them as the outbox uses.
 beforeEach(() => {
@@ -29,7 +29,7 @@ describe("the outbox", () => {
 
   it("tells the page when something changes", () => {
     let told = 0;
-    window.addEventListener("letters", () => (told += 1));
+    letters.changed.heard(() => (told += 1));
     store(letter("/a", {}, "x"));
     expect(told).toBe(1);
   });

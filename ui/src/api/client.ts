@@ -7,6 +7,11 @@ export class Problem extends Error {
     super(document.title);
   }
 
+  /** What went wrong and how to mend it, as one text. */
+  get words(): string {
+    return `${this.message} ${this.document.remedy ?? ""}`.trim();
+  }
+
   /** Nobody is there to answer now: what was sent waits. */
   get away(): boolean {
     return [502, 503, 504].includes(this.document.status);

@@ -1,3 +1,5 @@
+import { bell, type Bell } from "./bell";
+
 let owner = "nobody";
 
 /** What is kept belongs to one person in one household: nobody else's hand sees or sends it. */
@@ -10,9 +12,9 @@ export function mine(name: string): string {
   return `${name}.${owner}`;
 }
 
-/** What is kept in the browser; whoever shows it hears of changes by the event of its name. */
+/** What is kept in the browser; whoever shows it hears of changes by its bell. */
 export interface Shown<T> {
-  event: string;
+  changed: Bell;
   read: () => T[];
 }
 
@@ -35,26 +37,26 @@ function parsed<T>(text: string | null): T[] {
   }
 }
 
-const tell = (event: string) => void window.dispatchEvent(new Event(event));
-
 /** @param where "tab": not even another tab of this browser sees it, but a reload does */
-export function kept<T>(name: string, event: string, where: "browser" | "tab" = "browser"): Kept<T> {
+export function kept<T>(name: string, where: "browser" | "tab" = "browser"): Kept<T> {
+  const changed = bell();
   const storage = () => (where === "tab" ? sessionStorage : localStorage);
   return {
-    event,
+    changed,
     read: () => parsed<T[]>(storage().getItem(mine(name)))[0] ?? [],
     write: (list) => {
       storage().setItem(mine(name), JSON.stringify(list));
-      tell(event);
+      changed.ring();
     },
   };
 }
 
 /** @param name each item stands under this name, its owner and its own key */
-export function keptEach<T extends { key: string; sequence: number }>(name: string, event: string): KeptEach<T> {
+export function keptEach<T extends { key: string; sequence: number }>(name: string): KeptEach<T> {
+  const changed = bell();
   const at = (key: string) => `${mine(name)}.${key}`;
   return {
-    event,
+    changed,
     read: () => {
       const names = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? "").filter(
         (one) => one.startsWith(at("")),
@@ -65,11 +67,11 @@ export function keptEach<T extends { key: string; sequence: number }>(name: stri
     },
     put: (item) => {
       localStorage.setItem(at(item.key), JSON.stringify(item));
-      tell(event);
+      changed.ring();
     },
     drop: (key) => {
       localStorage.removeItem(at(key));
-      tell(event);
+      changed.ring();
     },
   };
 }

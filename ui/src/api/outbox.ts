@@ -31,7 +31,7 @@ export interface Letter extends Envelope {
 
 export type More = Pick<Letter, "line" | "place" | "corrections" | "typed" | "quiet">;
 
-export const letters = keptEach<Letter>("nut-shelf.letter", "letters");
+export const letters = keptEach<Letter>("nut-shelf.letter");
 
 export function waiting(): Letter[] {
   return letters.read();

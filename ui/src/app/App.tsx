@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Suspense } from "react";
+import { Suspense, type ComponentType } from "react";
 import { Redirect, Route, Switch, useParams } from "wouter";
 import { usePath } from "./address";
 import { dayIs } from "../api/envelope";
@@ -15,28 +15,136 @@ import { SessionContext } from "./session";
 import { lazily } from "../kit/lazily";
 import * as say from "../words/app";
 
-const FirstStart = lazily(() => import("../views/door"), (module) => module.FirstStart);
-const SignIn = lazily(() => import("../views/door"), (module) => module.SignIn);
-const NoHousehold = lazily(() => import("../views/door"), (module) => module.NoHousehold);
-const ShelfView = lazily(() => import("../views/shelf/ShelfView"), (module) => module.default, true);
-const MealsView = lazily(() => import("../views/work"), (module) => module.MealsView, true);
-const CookPage = lazily(() => import("../views/work"), (module) => module.CookPage);
-const ShopView = lazily(() => import("../views/work"), (module) => module.ShopView, true);
-const CountView = lazily(() => import("../views/work"), (module) => module.CountView, true);
-const CountPage = lazily(() => import("../views/work"), (module) => module.CountPage);
-const KeepingView = lazily(() => import("../views/care"), (module) => module.KeepingView);
-const PlacesView = lazily(() => import("../views/care"), (module) => module.PlacesView);
-const BringForward = lazily(() => import("../views/care"), (module) => module.BringForward);
-const JarsView = lazily(() => import("../views/care"), (module) => module.JarsView);
-const RecallView = lazily(() => import("../views/care"), (module) => module.RecallView);
-const LabelsView = lazily(() => import("../views/care"), (module) => module.LabelsView);
-const PeopleView = lazily(() => import("../views/care"), (module) => module.PeopleView);
-const ScannerPage = lazily(() => import("../views/care"), (module) => module.ScannerPage);
-const ScalePage = lazily(() => import("../views/care"), (module) => module.ScalePage);
-const Join = lazily(() => import("../views/door"), (module) => module.Join);
-const ScanCatcher = lazily(() => import("../scan/ScanCatcher"), (module) => module.ScanCatcher);
-const PrintShelf = lazily(() => import("../views/care"), (module) => module.PrintShelf);
-const BringIn = lazily(() => import("../views/care"), (module) => module.BringIn);
+const FirstStart = lazily(
+  () => import("../views/door"),
+  (module) => module.FirstStart,
+);
+const SignIn = lazily(
+  () => import("../views/door"),
+  (module) => module.SignIn,
+);
+const NoHousehold = lazily(
+  () => import("../views/door"),
+  (module) => module.NoHousehold,
+);
+const ShelfView = lazily(
+  () => import("../views/shelf/ShelfView"),
+  (module) => module.default,
+  true,
+);
+const MealsView = lazily(
+  () => import("../views/work"),
+  (module) => module.MealsView,
+  true,
+);
+const CookPage = lazily(
+  () => import("../views/work"),
+  (module) => module.CookPage,
+);
+const ShopView = lazily(
+  () => import("../views/work"),
+  (module) => module.ShopView,
+  true,
+);
+const CountView = lazily(
+  () => import("../views/work"),
+  (module) => module.CountView,
+  true,
+);
+const CountPage = lazily(
+  () => import("../views/work"),
+  (module) => module.CountPage,
+);
+const KeepingView = lazily(
+  () => import("../views/care"),
+  (module) => module.KeepingView,
+);
+const PlacesView = lazily(
+  () => import("../views/care"),
+  (module) => module.PlacesView,
+);
+const BringForward = lazily(
+  () => import("../views/care"),
+  (module) => module.BringForward,
+);
+const JarsView = lazily(
+  () => import("../views/care"),
+  (module) => module.JarsView,
+);
+const RecallView = lazily(
+  () => import("../views/care"),
+  (module) => module.RecallView,
+);
+const LabelsView = lazily(
+  () => import("../views/care"),
+  (module) => module.LabelsView,
+);
+const PeopleView = lazily(
+  () => import("../views/care"),
+  (module) => module.PeopleView,
+);
+const ScannerPage = lazily(
+  () => import("../views/care"),
+  (module) => module.ScannerPage,
+);
+const ScalePage = lazily(
+  () => import("../views/care"),
+  (module) => module.ScalePage,
+);
+const Join = lazily(
+  () => import("../views/door"),
+  (module) => module.Join,
+);
+const ScanCatcher = lazily(
+  () => import("../scan/ScanCatcher"),
+  (module) => module.ScanCatcher,
+);
+const PrintShelf = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintShelf,
+);
+const BringIn = lazily(
+  () => import("../views/care"),
+  (module) => module.BringIn,
+);
+
+/** Where each view stands. */
+const VIEWS: [string, ComponentType][] = [
+  ["/", TodayView],
+  ["/shelf", ShelfView],
+  ["/meals", MealsView],
+  ["/meals/:id", CookPage],
+  ["/shop", ShopView],
+  ["/bring-in", BringIn],
+  ["/count", CountView],
+  ["/count/:id", CountPage],
+  ["/keeping", KeepingView],
+  ["/places", PlacesView],
+  ["/bring-forward", BringForward],
+  ["/jars", JarsView],
+  ["/recall", RecallView],
+  ["/labels", LabelsView],
+  ["/people", PeopleView],
+  ["/scanner", ScannerPage],
+  ["/scale", ScalePage],
+  ["/print/shelf", PrintShelf],
+  ["/s/:id", ToStack],
+];
+
+function Views() {
+  return (
+    <Switch>
+      {VIEWS.map(([path, View]) => (
+        <Route key={path} path={path}>
+          <View />
+        </Route>
+      ))}
+      <Route>
+        <Redirect to="/" replace />
+      </Route>
+    </Switch>
+  );
+}
 
 export function App() {
   const query = useQuery({ ...sessionQuery, refetchOnWindowFocus: true });
@@ -44,10 +152,30 @@ export function App() {
   return (
     <Loaded query={query} what={say.openingTheDoor}>
       {(session) => {
-        if (joining) return <Suspense fallback={null}><Join /></Suspense>;
-        if (session.first_start && !session.demo) return <Suspense fallback={null}><FirstStart /></Suspense>;
-        if (!session.signed_in && session.account) return <Suspense fallback={null}><NoHousehold name={session.account.name} /></Suspense>;
-        if (!session.signed_in) return <Suspense fallback={null}><SignIn demo={session.demo} /></Suspense>;
+        if (joining)
+          return (
+            <Suspense fallback={null}>
+              <Join />
+            </Suspense>
+          );
+        if (session.first_start && !session.demo)
+          return (
+            <Suspense fallback={null}>
+              <FirstStart />
+            </Suspense>
+          );
+        if (!session.signed_in && session.account)
+          return (
+            <Suspense fallback={null}>
+              <NoHousehold name={session.account.name} />
+            </Suspense>
+          );
+        if (!session.signed_in)
+          return (
+            <Suspense fallback={null}>
+              <SignIn demo={session.demo} />
+            </Suspense>
+          );
         belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
         dayIs(session.today, session.zone);
         speakAs(localeOf(session.household));
@@ -57,30 +185,11 @@ export function App() {
             <ActsProvider>
               <Frame>
                 <Suspense fallback={<Waiting what={say.fetching} />}>
-                  <Switch>
-                    <Route path="/"><TodayView /></Route>
-                    <Route path="/shelf"><ShelfView /></Route>
-                    <Route path="/meals"><MealsView /></Route>
-                    <Route path="/meals/:id"><CookPage /></Route>
-                    <Route path="/shop"><ShopView /></Route>
-                    <Route path="/bring-in"><BringIn /></Route>
-                    <Route path="/count"><CountView /></Route>
-                    <Route path="/count/:id"><CountPage /></Route>
-                    <Route path="/keeping"><KeepingView /></Route>
-                    <Route path="/places"><PlacesView /></Route>
-                    <Route path="/bring-forward"><BringForward /></Route>
-                    <Route path="/jars"><JarsView /></Route>
-                    <Route path="/recall"><RecallView /></Route>
-                    <Route path="/labels"><LabelsView /></Route>
-                    <Route path="/people"><PeopleView /></Route>
-                    <Route path="/scanner"><ScannerPage /></Route>
-                    <Route path="/scale"><ScalePage /></Route>
-                    <Route path="/print/shelf"><PrintShelf /></Route>
-                    <Route path="/s/:id"><ToStack /></Route>
-                    <Route><Redirect to="/" replace /></Route>
-                  </Switch>
+                  <Views />
                 </Suspense>
-                <Suspense fallback={null}><Catcher /></Suspense>
+                <Suspense fallback={null}>
+                  <Catcher />
+                </Suspense>
               </Frame>
             </ActsProvider>
           </SessionContext>

@@ -2,6 +2,7 @@ import { Toast } from "radix-ui";
 import { Button } from "../kit/kit";
 import type { Problem } from "../api/client";
 import { useActs, useReport, type Report } from "./acts";
+import { faultWords } from "../words/faults";
 import * as say from "../words/app";
 
 const SHOWN = 12_000;
@@ -20,9 +21,7 @@ function More({ report }: { report: Report }) {
     ...(report.unsettled ?? []),
     ...(document?.remedy ? [document.remedy] : []),
     ...now(report.problem).map(([name, value]) => say.itSaysNow(name.replaceAll("_", " "), value)),
-    ...(document?.errors ?? []).map(
-      (fault) => `${fault.pointer.replace(/^\//, "").replaceAll("_", " ")}: ${fault.detail}`,
-    ),
+    ...(document?.errors ?? []).map(faultWords).filter((words) => words !== document?.title),
   ];
   return lines.map((line) => (
     <span key={line} className="block text-small opacity-85">

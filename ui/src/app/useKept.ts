@@ -6,10 +6,10 @@ export function useKept<T>(list: Shown<T>): T[] {
   const [items, setItems] = useState(list.read);
   useEffect(() => {
     const read = () => setItems(list.read());
-    window.addEventListener(list.event, read);
+    const unheard = list.changed.heard(read);
     window.addEventListener("storage", read);
     return () => {
-      window.removeEventListener(list.event, read);
+      unheard();
       window.removeEventListener("storage", read);
     };
   }, [list]);

@@ -1,2 +1,2 @@
-/** Classes that do not fit on one line. */
-export const css = (...classes: string[]): string => classes.join(" ");
+/** Classes of which some hold only now and then, or which do not fit on one line. */
+export const css = (...classes: (string | false)[]): string => classes.filter(Boolean).join(" ");

@@ -1,3 +1,4 @@
+import { answering } from "../api/bell";
 import { lazy, type ComponentType, type LazyExoticComponent } from "react";
 
 const PAUSE = 2500;
@@ -29,7 +30,7 @@ async function coming<T>(load: () => Promise<T>): Promise<T> {
       return await load();
     } catch (error) {
       const there = await answers();
-      if (!there) window.dispatchEvent(new Event("house-away"));
+      if (!there) answering.ring(false);
       else if (!loadAnew()) throw error;
       await pause();
     }

@@ -1,26 +1,34 @@
 import { useQuery } from "@tanstack/react-query";
 import { Suspense, useCallback, useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from "react";
 import { useSearchParams } from "wouter";
-import { useGo } from "../app/address";
 import { useWide } from "../views/shelf/useWide";
 import { mine } from "../api/kept";
 import { placesQuery } from "../api/queries";
 import { useActs } from "../app/acts";
 import { Button } from "../kit/kit";
 import { held, nthAnswer, putAwayFrom, usual, type Corrections } from "./model";
-import { isScan, readScan } from "../scan/readScan";
+import { isScan } from "../scan/readScan";
 import { ScanButton } from "../scan/ScanButton";
 import { useKept } from "../app/useKept";
 import { beginReading, endReading, lines, nextAside, pasted, putAside, recoverReading, type BackInLine } from "./aside";
+import { Learn, useScanned } from "./scanned";
 import { AsideLines } from "./AsideLines";
 import { onLineBack } from "./lineBack";
 import { readLine, usePreview, type Preview } from "./usePreview";
 import { lazily } from "../kit/lazily";
+import { css } from "../kit/css";
 import * as say from "../words/labelLine";
 
-const Labels = lazily(() => import("../app/aside"), (module) => module.Labels, true);
-const LearnCode = lazily(() => import("../app/aside"), (module) => module.LearnCode, true);
-const OneHand = lazily(() => import("../app/aside"), (module) => module.OneHand, true);
+const Labels = lazily(
+  () => import("../app/aside"),
+  (module) => module.Labels,
+  true,
+);
+const OneHand = lazily(
+  () => import("../app/aside"),
+  (module) => module.OneHand,
+  true,
+);
 
 const TEXT = "nut-shelf.line";
 const PLACE = "nut-shelf.line-place";
@@ -39,7 +47,9 @@ interface Taken {
   corrections: Corrections;
 }
 
-/** What stands in the line. It is kept over a reload, for whoever typed it; words come back only where there is room. */
+/**
+ * What stands in the line. It is kept over a reload, for whoever typed it; words come back only where there is room.
+ */
 function useLine() {
   const [text, setText] = useState(() => sessionStorage.getItem(mine(TEXT)) ?? "");
   const [corrections, setCorrections] = useState<Corrections>({});
@@ -50,17 +60,24 @@ function useLine() {
     setText(next);
     setCorrections({});
   }, []);
-  const put = useCallback(({ text: words, food_id, corrections: before }: BackInLine) => {
-    type(words);
-    if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
-    else if (before) setCorrections(before);
-    field()?.focus();
-  }, [type]);
-  useEffect(() => onLineBack((line) => {
-    if (now.current.trim() !== "") return false;
-    put(line);
-    return true;
-  }), [put]);
+  const put = useCallback(
+    ({ text: words, food_id, corrections: before }: BackInLine) => {
+      type(words);
+      if (food_id) setCorrections({ food_id, bare: true, unread: true, answered: ["food"] });
+      else if (before) setCorrections(before);
+      field()?.focus();
+    },
+    [type],
+  );
+  useEffect(
+    () =>
+      onLineBack((line) => {
+        if (now.current.trim() !== "") return false;
+        put(line);
+        return true;
+      }),
+    [put],
+  );
   /** Takes one up; what stands in the line waits instead. */
   const swap = (line: BackInLine) => {
     if (now.current.trim() !== "") putAside({ text: now.current, corrections });
@@ -74,31 +91,32 @@ function useLine() {
   };
   /** It could not be stored: back into the field if that is still free, else beside it. */
   const giveBack = (taken: Taken, more: Corrections) => {
-    if (now.current.trim() !== "") return putAside({ text: taken.text, corrections: { ...taken.corrections, ...more } });
+    if (now.current.trim() !== "")
+      return putAside({ text: taken.text, corrections: { ...taken.corrections, ...more } });
     type(taken.text);
     setCorrections({ ...taken.corrections, ...more });
   };
-  return { text, type, take, giveBack, swap, corrections, correct: (more: Corrections) => setCorrections((before) => ({ ...before, ...more })) };
-}
-
-/** A scanner that types: a stack's label leads to the stack, an unknown code asks once what it is. */
-function useScanned() {
-  const go = useGo();
-  const [unknown, setUnknown] = useState<string | null>(null);
-  const take = async (text: string): Promise<boolean> => {
-    const known = await readScan(text).catch(() => null);
-    if (known?.unknown) setUnknown(known.unknown);
-    if (known?.stack) void go(`/shelf?stack=${known.stack}`);
-    return Boolean(known?.unknown ?? known?.stack);
+  return {
+    text,
+    type,
+    take,
+    giveBack,
+    swap,
+    corrections,
+    correct: (more: Corrections) => setCorrections((before) => ({ ...before, ...more })),
   };
-  return { unknown, take, close: () => setUnknown(null) };
 }
 
 /** The place that is being filled. */
 type Filling = [number | undefined, (place: number | undefined) => void];
 
 /** What Enter does with a line: a scan is followed, what is clear is put away, the rest is asked or confirmed. */
-function usePutAway(line: ReturnType<typeof useLine>, preview: Preview, scan: ReturnType<typeof useScanned>, [place, setPlace]: Filling) {
+function usePutAway(
+  line: ReturnType<typeof useLine>,
+  preview: Preview,
+  scan: ReturnType<typeof useScanned>,
+  [place, setPlace]: Filling,
+) {
   const { act, later, away } = useActs();
   const [nudge, setNudge] = useState("");
   const keepPlace = (id: number) => {
@@ -178,7 +196,10 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
   };
   const press = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") void putAway();
-    const chosen = event.altKey && preview.draft ? nthAnswer(preview.draft, corrections, Number(event.code.replace("Digit", ""))) : null;
+    const chosen =
+      event.altKey && preview.draft
+        ? nthAnswer(preview.draft, corrections, Number(event.code.replace("Digit", "")))
+        : null;
     if (chosen) {
       event.preventDefault();
       correct(chosen);
@@ -189,10 +210,33 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
     }
   };
   return (
-    <section aria-label={say.putAway} className="no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px] phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2">
+    <section
+      aria-label={say.putAway}
+      className={css(
+        "no-print fixed z-20 bottom-0 phone:bottom-[54px] inset-x-0 bg-board border-t border-edge px-6 py-[9px]",
+        "phone:px-3 max-h-[40dvh] overflow-y-auto flex flex-wrap phone:gap-x-2 items-center gap-x-4 gap-y-2",
+      )}
+    >
       <kbd className="phone:hidden">n</kbd>
-      <input data-label-line aria-label={say.labelLineWhat} placeholder={say.threeTinsChickpeas} value={line.text} maxLength={500} autoComplete="off" enterKeyHint="done"
-        onChange={(event) => { line.type(event.target.value); unsay(); }} onKeyDown={press} onPaste={(event) => pasteInto(line, event)} className="field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim text-lead" />
+      <input
+        data-label-line
+        aria-label={say.labelLineWhat}
+        placeholder={say.threeTinsChickpeas}
+        value={line.text}
+        maxLength={500}
+        autoComplete="off"
+        enterKeyHint="done"
+        onChange={(event) => {
+          line.type(event.target.value);
+          unsay();
+        }}
+        onKeyDown={press}
+        onPaste={(event) => pasteInto(line, event)}
+        className={css(
+          "field !w-[520px] max-w-full grow-0 phone:!w-auto phone:min-w-0 phone:grow !border-2 !border-rim",
+          "text-lead",
+        )}
+      />
       {line.text.trim() === "" ? (
         <span className="flex items-center gap-2 text-soft text-small">
           <span className="phone:hidden">{say.typeLineEnter}</span>
@@ -201,14 +245,26 @@ export function LabelLine({ onClose }: { onClose?: () => void }) {
         </span>
       ) : (
         <>
-          <Suspense fallback={null}><Labels preview={preview} corrections={corrections} places={places} correct={correct} /></Suspense>
-          <Button look="main" onClick={() => void putAway()} className="phone:w-full"><span className="phone:hidden">{say.enter}</span> {say.putAway}</Button>
+          <Suspense fallback={null}>
+            <Labels preview={preview} corrections={corrections} places={places} correct={correct} />
+          </Suspense>
+          <Button look="main" onClick={() => void putAway()} className="phone:w-full">
+            <span className="phone:hidden">{say.enter}</span> {say.putAway}
+          </Button>
         </>
       )}
-      {nudge && <span role="status" className="text-beet font-semibold text-small">{nudge}</span>}
+      {nudge && (
+        <span role="status" className="text-beet font-semibold text-small">
+          {nudge}
+        </span>
+      )}
       <AsideLines lines={waiting} onTake={line.swap} />
-      <Suspense fallback={null}>{scan.unknown && <LearnCode code={scan.unknown} onClose={() => { line.swap({ text: scan.unknown ?? "" }); scan.close(); }} onLearnt={() => line.swap({ text: scan.unknown ?? "" })} />}</Suspense>
-      <Suspense fallback={null}>{hand && <OneHand open onClose={() => setHand(false)} places={places} place={filling[0]} onPlace={filling[1]} />}</Suspense>
+      <Learn scan={scan} swap={line.swap} />
+      <Suspense fallback={null}>
+        {hand && (
+          <OneHand open onClose={() => setHand(false)} places={places} place={filling[0]} onPlace={filling[1]} />
+        )}
+      </Suspense>
     </section>
   );
 }

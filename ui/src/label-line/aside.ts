@@ -17,10 +17,10 @@ export interface BackInLine {
 }
 
 /** Lines that wait beside the label line, because another one stands in it. */
-export const lines = kept<BackInLine>("nut-shelf.lines-aside", "lines-aside");
+export const lines = kept<BackInLine>("nut-shelf.lines-aside");
 
 /** Lines that have left the field and are being read: a reload meanwhile must not lose them. */
-const reading = kept<BackInLine>("nut-shelf.lines-reading", "lines-reading", "tab");
+const reading = kept<BackInLine>("nut-shelf.lines-reading", "tab");
 
 export function beginReading(text: string, corrections?: Corrections): void {
   reading.write([...reading.read(), { text, corrections }]);

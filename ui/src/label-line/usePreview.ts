@@ -24,7 +24,7 @@ export async function readLine(text: string, filling?: number): Promise<Preview>
     };
   } catch (error) {
     if (error instanceof Problem)
-      return { draft: null, read: text, away: error.away, trouble: `${error.message} ${error.document.remedy ?? ""}` };
+      return { draft: null, read: text, away: error.away, trouble: error.words };
     throw error;
   }
 }

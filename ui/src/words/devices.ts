@@ -3,13 +3,15 @@ export const sent = (sent: string) => `Sent ${sent}`;
 export const aReading = "a reading";
 export const simulatedScale = "Simulated scale";
 export const standsInFor =
-  "Stands in for a kitchen scale. Put something on it here; wherever the app asks for a weight, it reads this one and takes the jar’s own weight off.";
+  "Stands in for a kitchen scale. Put something on it here; wherever the app asks for a weight, it reads " +
+  " this one and takes the jar’s own weight off.";
 export const gramsJarAll = "Grams, jar and all";
 export const putItOn = "Put it on";
 export const emptyIt = "Empty it";
 export const simulatedScanner = "Simulated scanner";
 export const standsInForScanner =
-  "Stands in for a scanner that types. Open this page in a second window; each touch sends a scan to the first. A real scanner needs nothing but to be plugged in.";
+  "Stands in for a scanner that types. Open this page in a second window; each touch sends a scan to the first. " +
+  "A real scanner needs nothing but to be plugged in.";
 export const anyCode = "Any code";
 export const exampleOr01 = "4006381333931 or (01)04006381333931(15)280531(10)L7";
 export const scanIt = "Scan it";

@@ -30,7 +30,8 @@ export const houseNotAnswering = "The house is not answering. Try again in a mom
 export const tooManyWrong =
   "Too many wrong tries: the door stays shut for ten minutes. Whoever runs the house can open it sooner.";
 export const namePasswordDo =
-  "That name and password do not open this door. Check both and try again; after eight wrong tries it stays shut for ten minutes.";
+  "That name and password do not open this door. Check both and try again; " +
+  "after eight wrong tries it stays shut for ten minutes.";
 export const signIn = "Sign in";
 export const yourHouseholdsShelf = "To your household's shelf.";
 export const lookAroundDemo = "Look around the demo";

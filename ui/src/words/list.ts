@@ -33,7 +33,8 @@ export const placeFor = (text: string) => `Place for ${text}`;
 export const bringInList = "Bring in a list";
 export const chooseCsvFile = "Choose a CSV file";
 export const fromSpreadsheetOr =
-  "From a spreadsheet or another program. Headings in English, German, French or Spanish are understood; nothing changes before you say so.";
+  "From a spreadsheet or another program. Headings in English, German, French or Spanish are understood; " +
+  "nothing changes before you say so.";
 export const csvFile = "CSV file";
 export const mendProblemsFirst = "Mend the problems first";
 export const lineNumber = "line";

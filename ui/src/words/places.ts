@@ -104,7 +104,8 @@ export const neverCounted = "never counted";
 export const dark = "; dark";
 export const recall = "Recall";
 export const makerCallsSomething =
-  "A maker calls something back: find it by food, by the pack’s bar code, by the lot printed on it, and set it apart at one touch.";
+  "A maker calls something back: find it by food, by the pack’s bar code, " +
+  "by the lot printed on it, and set it apart at one touch.";
 export const whatIsMeant = "What may be meant";
 export const foundStandsHere =
   "Say what you know, and the stacks it may be about stand here, with all they were poured into.";
@@ -120,5 +121,6 @@ export const inIt = "in";
 export const noLotNoted = ", no lot noted";
 export const setAllApart = "Set all apart as not to eat";
 export const surelyApart = (stacks: number) =>
-  `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, and a keeper alone can let them back.`;
+  `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, ` +
+  "and a keeper alone can let them back.";
 export const setApartNow = "Set them apart";

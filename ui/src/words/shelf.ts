@@ -232,13 +232,14 @@ export const letItGo = "Let it go";
 // Kept for somebody or something.
 export const setApart = "Set apart";
 export const keepItFor = "Keep it for that";
-export const mealsLeaveIt = "Meals leave it alone until you release it, or its day is over. It stays where it is, with its date.";
+export const mealsLeaveIt =
+  "Meals leave it alone until you release it, or its day is over. It stays where it is, with its date.";
 export const whatFor = "What for";
 export const forExample = "the box by the door, Wren’s party";
 export const howMuchAllFree = "How much (empty: all that is free)";
 export const untilDay = "Until (empty: until you release it)";
-export const keptFor = (holder: string, until: string | null) =>
-  `kept for ${holder}${until ? `, until ${until}` : ""}`;
+export const keptFor = (holder: string, until: string | null) => `kept for ${holder}${until ? `, until ${until}` : ""}`;
 export const release = "Release";
 export const releaseIt = (amount: string, holder: string) => `Release ${amount} kept for ${holder}`;
-export const ofItApart = (reserved: string, amount: string) => (reserved === amount ? "set apart" : `${reserved} set apart`);
+export const ofItApart = (reserved: string, amount: string) =>
+  reserved === amount ? "set apart" : `${reserved} set apart`;

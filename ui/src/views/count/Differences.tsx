@@ -10,9 +10,16 @@ import { Loaded } from "../../kit/state";
 import { letters } from "../../api/outbox";
 import { useKept } from "../../app/useKept";
 import { isLineOf, progress } from "./model";
+import { css } from "../../kit/css";
 import * as say from "../../words/count";
 
-const REASONS: Record<string, string> = { eaten: say.wasEaten, binned: say.wasThrownAway, given_away: say.wasGivenAway, lost: say.nobodyKnows, found: say.wasNotNoted };
+const REASONS: Record<string, string> = {
+  eaten: say.wasEaten,
+  binned: say.wasThrownAway,
+  given_away: say.wasGivenAway,
+  lost: say.nobodyKnows,
+  found: say.wasNotNoted,
+};
 
 interface Answers {
   reasons: Record<string, string>;
@@ -22,7 +29,9 @@ interface Answers {
 /** What the count found different, in quantity and money; a reason is asked only where it matters. */
 export function Differences({ count, onBack }: { count: Count; onBack: () => void }) {
   const { away } = useActs();
-  const under = useKept(letters).filter((letter) => letter.state === "pending" && isLineOf(count.id, letter.path)).length;
+  const under = useKept(letters).filter(
+    (letter) => letter.state === "pending" && isLineOf(count.id, letter.path),
+  ).length;
   return under > 0 ? <Writing lines={under} away={away} onBack={onBack} /> : <Compared count={count} onBack={onBack} />;
 }
 
@@ -31,7 +40,10 @@ function Writing({ lines, away, onBack }: { lines: number; away: boolean; onBack
   return (
     <div className="board p-6 max-w-[980px]" role="status">
       <h2>{away ? say.houseNotAnswering : say.writingDownWhat}</h2>
-      <p className="text-soft my-2">{say.countAnswers(lines)} {lines === 1 ? "is" : "are"} {say.stillUnderWay}{away ? say.keptHereComparison(lines === 1 ? say.itHas : say.theyHave) : ""}.</p>
+      <p className="text-soft my-2">
+        {say.countAnswers(lines)} {lines === 1 ? "is" : "are"} {say.stillUnderWay}
+        {away ? say.keptHereComparison(lines === 1 ? say.itHas : say.theyHave) : ""}.
+      </p>
       <Button onClick={onBack}>{say.backToCounting}</Button>
     </div>
   );
@@ -39,7 +51,11 @@ function Writing({ lines, away, onBack }: { lines: number; away: boolean; onBack
 
 function Compared({ count, onBack }: { count: Count; onBack: () => void }) {
   const query = useQuery(differencesQuery(count.id));
-  return <Loaded query={query} what={say.comparing}>{(list) => <Table key={list.map((one) => one.line_id).join()} count={count} list={list} onBack={onBack} />}</Loaded>;
+  return (
+    <Loaded query={query} what={say.comparing}>
+      {(list) => <Table key={list.map((one) => one.line_id).join()} count={count} list={list} onBack={onBack} />}
+    </Loaded>
+  );
 }
 
 /** What is missing elsewhere was most likely carried here; that much is proposed. */
@@ -68,13 +84,29 @@ function Table({ count, list, onBack }: { count: Count; list: Difference[]; onBa
   };
   return (
     <div className="max-w-[980px]">
-      <h1>{count.place}: {list.length === 0 ? say.allAsExpected : say.countDifferences(list.length)}</h1>
-      <p className="text-soft mt-1">{done} {say.ofIt} {of} {say.wereCounted}{less > 0 ? <>; <b className="text-ink">{money(less)}</b> {say.lessThanNoted}</> : ""}.{done < of ? say.nobodySpokeStay(of - done) : ""}</p>
+      <h1>
+        {count.place}: {list.length === 0 ? say.allAsExpected : say.countDifferences(list.length)}
+      </h1>
+      <p className="text-soft mt-1">
+        {done} {say.ofIt} {of} {say.wereCounted}
+        {less > 0 ? (
+          <>
+            ; <b className="text-ink">{money(less)}</b> {say.lessThanNoted}
+          </>
+        ) : (
+          ""
+        )}
+        .{done < of ? say.nobodySpokeStay(of - done) : ""}
+      </p>
       <ul className="grid gap-2 my-4">
-        {list.map((one) => <Row key={one.line_id} one={one} answers={answers} set={setAnswers} />)}
+        {list.map((one) => (
+          <Row key={one.line_id} one={one} answers={answers} set={setAnswers} />
+        ))}
       </ul>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => finish()}>{say.finishMakeStock}</Button>
+        <Button look="main" onClick={() => finish()}>
+          {say.finishMakeStock}
+        </Button>
         <Button onClick={onBack}>{say.backToCounting}</Button>
       </div>
       <p className="text-soft text-small mt-3">{say.oneActCan}</p>
@@ -86,24 +118,71 @@ function Row({ one, answers, set }: { one: Difference; answers: Answers; set: (a
   const money = useMoney();
   const key = String(one.line_id);
   const [asking, setAsking] = useState(false);
-  const move = (lot: number | null) => set({ ...answers, moves: lot === null ? Object.fromEntries(Object.entries(answers.moves).filter(([line]) => line !== key)) : { ...answers.moves, [key]: lot } });
+  const move = (lot: number | null) =>
+    set({
+      ...answers,
+      moves:
+        lot === null
+          ? Object.fromEntries(Object.entries(answers.moves).filter(([line]) => line !== key))
+          : { ...answers.moves, [key]: lot },
+    });
   return (
-    <li className={`board p-3 grid gap-x-4 gap-y-1 wide:grid-cols-[minmax(0,1fr)_auto_auto] items-center ${one.ask ? "!border-t-mustard" : ""}`}>
-      <div className="min-w-0"><b>{one.name}</b> <span className="text-soft">{one.place}</span><div className="text-soft text-small">{say.expected} {one.expected}{say.found} {one.found}</div></div>
-      <div className={`font-head text-head whitespace-nowrap ${one.less ? "text-beet" : "text-pea"}`}>{one.delta} <span className="text-soft text-small font-body">{money(one.value_minor)}</span></div>
-      {one.less && !one.ask && !asking && <span className="text-soft text-small">{say.mostLikelyIt} {REASONS[answers.reasons[key] ?? one.likely]} <Button look="plain" aria-label={say.anotherReasonFor(one.name)} onClick={() => setAsking(true)}>{say.change}</Button></span>}
+    <li
+      className={css(
+        "board p-3 grid gap-x-4 gap-y-1 wide:grid-cols-[minmax(0,1fr)_auto_auto] items-center",
+        one.ask && "!border-t-mustard",
+      )}
+    >
+      <div className="min-w-0">
+        <b>{one.name}</b> <span className="text-soft">{one.place}</span>
+        <div className="text-soft text-small">
+          {say.expected} {one.expected}
+          {say.found} {one.found}
+        </div>
+      </div>
+      <div className={`font-head text-head whitespace-nowrap ${one.less ? "text-beet" : "text-pea"}`}>
+        {one.delta} <span className="text-soft text-small font-body">{money(one.value_minor)}</span>
+      </div>
+      {one.less && !one.ask && !asking && (
+        <span className="text-soft text-small">
+          {say.mostLikelyIt} {REASONS[answers.reasons[key] ?? one.likely]}{" "}
+          <Button look="plain" aria-label={say.anotherReasonFor(one.name)} onClick={() => setAsking(true)}>
+            {say.change}
+          </Button>
+        </span>
+      )}
       {one.less && (one.ask || asking) && (
-        <label className="flex items-center gap-2"><span className="text-soft">{say.it}</span>
-          <select className="field !w-auto" aria-label={say.whatBecameOf(one.name)} value={answers.reasons[key] ?? one.likely} onChange={(event) => set({ ...answers, reasons: { ...answers.reasons, [key]: event.target.value } })}>
-            {one.reasons.map((reason) => <option key={reason} value={reason}>{REASONS[reason] ?? reason}</option>)}
+        <label className="flex items-center gap-2">
+          <span className="text-soft">{say.it}</span>
+          <select
+            className="field !w-auto"
+            aria-label={say.whatBecameOf(one.name)}
+            value={answers.reasons[key] ?? one.likely}
+            onChange={(event) => set({ ...answers, reasons: { ...answers.reasons, [key]: event.target.value } })}
+          >
+            {one.reasons.map((reason) => (
+              <option key={reason} value={reason}>
+                {REASONS[reason] ?? reason}
+              </option>
+            ))}
           </select>
         </label>
       )}
       {one.candidates.length > 0 && (
-        <label className="flex items-center gap-2 wide:col-span-3"><span className="text-soft">{say.itWas}</span>
-          <select className="field !w-auto max-w-full" aria-label={say.whereCameFrom(one.name)} value={answers.moves[key] ?? ""} onChange={(event) => move(event.target.value === "" ? null : Number(event.target.value))}>
+        <label className="flex items-center gap-2 wide:col-span-3">
+          <span className="text-soft">{say.itWas}</span>
+          <select
+            className="field !w-auto max-w-full"
+            aria-label={say.whereCameFrom(one.name)}
+            value={answers.moves[key] ?? ""}
+            onChange={(event) => move(event.target.value === "" ? null : Number(event.target.value))}
+          >
             <option value="">{say.neverNotedNew}</option>
-            {one.candidates.map((candidate) => <option key={candidate.lot_id} value={candidate.lot_id}>{candidate.words}</option>)}
+            {one.candidates.map((candidate) => (
+              <option key={candidate.lot_id} value={candidate.lot_id}>
+                {candidate.words}
+              </option>
+            ))}
           </select>
         </label>
       )}

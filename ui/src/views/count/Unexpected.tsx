@@ -43,7 +43,8 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
     if (text.trim() === "") return;
     if (isScan(text)) return scan(text.trim());
     const fresh = preview.read === text && preview.draft ? preview : await readLine(text);
-    const here = fresh.draft?.place && places.some((one) => one.id === fresh.draft?.place?.id) ? {} : { place_id: place };
+    const here =
+      fresh.draft?.place && places.some((one) => one.id === fresh.draft?.place?.id) ? {} : { place_id: place };
     const all = { ...here, ...corrections };
     const body = fresh.draft && putAwayFrom(fresh.draft, all);
     if (!body) {
@@ -55,16 +56,56 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
   };
   return (
     <form className="board p-3 grid gap-2" aria-label={say.somethingNotOn} onSubmit={(event) => void submit(event)}>
-      <div className="flex items-center gap-2"><h2 className="grow">{say.newOnList}</h2><Button look="plain" aria-label={say.close} onClick={onClose}>✕</Button></div>
-      <input className="field !text-lead !border-2 !border-rim" data-unexpected autoFocus aria-label={say.whatStandsHere} placeholder={say.threeTinsTuna} value={text} maxLength={500} autoComplete="off" enterKeyHint="done" onChange={(event) => type(event.target.value)} />
-      {text.trim() !== "" && !isScan(text) && <div className="flex flex-wrap gap-2"><Labels preview={preview} corrections={{ place_id: place, ...corrections }} places={places} correct={(more) => setCorrections((now) => ({ ...now, ...more }))} /></div>}
+      <div className="flex items-center gap-2">
+        <h2 className="grow">{say.newOnList}</h2>
+        <Button look="plain" aria-label={say.close} onClick={onClose}>
+          ✕
+        </Button>
+      </div>
+      <input
+        className="field !text-lead !border-2 !border-rim"
+        data-unexpected
+        autoFocus
+        aria-label={say.whatStandsHere}
+        placeholder={say.threeTinsTuna}
+        value={text}
+        maxLength={500}
+        autoComplete="off"
+        enterKeyHint="done"
+        onChange={(event) => type(event.target.value)}
+      />
+      {text.trim() !== "" && !isScan(text) && (
+        <div className="flex flex-wrap gap-2">
+          <Labels
+            preview={preview}
+            corrections={{ place_id: place, ...corrections }}
+            places={places}
+            correct={(more) => setCorrections((now) => ({ ...now, ...more }))}
+          />
+        </div>
+      )}
       <div className="flex flex-wrap gap-2">
-        <Button type="submit" look="main">{say.addIt}</Button>
+        <Button type="submit" look="main">
+          {say.addIt}
+        </Button>
         <Button onClick={() => setHand(true)}>{say.touchRecentFoods}</Button>
         <ScanButton onScan={(code) => void scan(code)} />
       </div>
-      {nudge && <p role="status" className="text-beet font-semibold">{nudge}</p>}
-      {hand && <OneHand open onClose={() => setHand(false)} places={places} place={place} onPlace={() => undefined} send={(body) => add(body)} />}
+      {nudge && (
+        <p role="status" className="text-beet font-semibold">
+          {nudge}
+        </p>
+      )}
+      {hand && (
+        <OneHand
+          open
+          onClose={() => setHand(false)}
+          places={places}
+          place={place}
+          onPlace={() => undefined}
+          send={(body) => add(body)}
+        />
+      )}
       {unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void scan(unknown)} />}
     </form>
   );

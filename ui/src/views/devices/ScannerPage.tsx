@@ -25,18 +25,48 @@ export default function ScannerPage() {
   };
   return (
     <div className="max-w-[900px] grid gap-4">
-      <div><h1>{say.simulatedScanner}</h1><p className="text-soft">{say.standsInForScanner}</p></div>
+      <div>
+        <h1>{say.simulatedScanner}</h1>
+        <p className="text-soft">{say.standsInForScanner}</p>
+      </div>
       <form className="board p-3 flex gap-2 items-end flex-wrap" onSubmit={submit}>
-        <Text wide="grow" label={say.anyCode} value={text} onChange={(event) => setText(event.target.value)} placeholder={say.exampleOr01} />
-        <Button type="submit" look="main">{say.scanIt}</Button>
+        <Text
+          wide="grow"
+          label={say.anyCode}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder={say.exampleOr01}
+        />
+        <Button type="submit" look="main">
+          {say.scanIt}
+        </Button>
       </form>
-      <p role="status" className="text-soft min-h-[20px]">{sent && say.sent(sent)}</p>
+      <p role="status" className="text-soft min-h-[20px]">
+        {sent && say.sent(sent)}
+      </p>
       <Board title={say.packsWereLearnt} note={say.barCodesPacks}>
         {codes.length === 0 && <p className="text-soft mt-2">{say.noneYetSend}</p>}
-        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{codes.map((one) => <li key={one.code}><Button className="card w-full" onClick={() => send(one.code.replace(/^0(?=\d{13}$)/, ""))}>{one.pack} {shortName(one.food)} <span className="text-soft font-normal">{one.code.replace(/^0+/, "")}</span></Button></li>)}</ul>
+        <ul className="mt-2 grid wide:grid-cols-2 gap-2">
+          {codes.map((one) => (
+            <li key={one.code}>
+              <Button className="card w-full" onClick={() => send(one.code.replace(/^0(?=\d{13}$)/, ""))}>
+                {one.pack} {shortName(one.food)}{" "}
+                <span className="text-soft font-normal">{one.code.replace(/^0+/, "")}</span>
+              </Button>
+            </li>
+          ))}
+        </ul>
       </Board>
       <Board title={say.labelsOnStacks} note={say.squareCodesFront}>
-        <ul className="mt-2 grid wide:grid-cols-2 gap-2">{stacks.map((stack) => <li key={stack.id}><Button className="card w-full" onClick={() => send(`/s/${stack.id}`)}>{stack.name}</Button></li>)}</ul>
+        <ul className="mt-2 grid wide:grid-cols-2 gap-2">
+          {stacks.map((stack) => (
+            <li key={stack.id}>
+              <Button className="card w-full" onClick={() => send(`/s/${stack.id}`)}>
+                {stack.name}
+              </Button>
+            </li>
+          ))}
+        </ul>
       </Board>
     </div>
   );

@@ -16,7 +16,10 @@ const UNITS: Record<string, "g" | "ml" | "piece"> = { mass: "g", volume: "ml", c
 function changes(page: KeepingPage, form: FormData, like: Food | null): Record<string, unknown> {
   const { known } = page;
   const words = (name: string) => String(form.get(name) ?? "").trim();
-  const nicknames = words("nicknames").split(",").map((word) => word.trim()).filter((word) => word.length > 1);
+  const nicknames = words("nicknames")
+    .split(",")
+    .map((word) => word.trim())
+    .filter((word) => word.length > 1);
   const allergens = form.getAll("allergens").map(String);
   const pack = amountIn(form, "pack");
   const home = words("home_place_id") === "" ? null : Number(words("home_place_id"));
@@ -42,7 +45,11 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
       tell({ text: say.nothing });
       return true;
     }
-    const done = await act(`/api/keeping/${page.food_id}/food`, { version: Number(form.get("version")), ...body }, say.change(known.name));
+    const done = await act(
+      `/api/keeping/${page.food_id}/food`,
+      { version: Number(form.get("version")), ...body },
+      say.change(known.name),
+    );
     if (done) onClose();
     return done;
   };
@@ -50,11 +57,36 @@ export function FoodSheet({ page, onClose }: { page: KeepingPage; onClose: () =>
   return (
     <Sheet open onClose={onClose} title={known.name}>
       <Form keep={`food.${page.food_id}`} version={known.version} className="grid gap-3 mt-3" onSave={save}>
-        {known.own ? <Text label={say.name} name="name" required maxLength={120} defaultValue={known.name} /> : <p className="text-soft text-small">{say.shipped}</p>}
+        {known.own ? (
+          <Text label={say.name} name="name" required maxLength={120} defaultValue={known.name} />
+        ) : (
+          <p className="text-soft text-small">{say.shipped}</p>
+        )}
         <Text label={say.nicknames} name="nicknames" maxLength={600} defaultValue={known.nicknames.join(", ")} />
-        {known.own && (like ? <p>{say.keptLike} <b>{like.name}</b> <Button look="plain" onClick={() => setLike(null)}>{say.asBefore}</Button></p> : <FindFood label={say.likeAnother} onPick={setLike} />)}
-        <fieldset><legend className="font-semibold">{say.holds}</legend>
-          <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((one) => <Tick key={one} name="allergens" value={one} label={one.replace("-", " ")} defaultChecked={known.allergens.includes(one)} />)}</div>
+        {known.own &&
+          (like ? (
+            <p>
+              {say.keptLike} <b>{like.name}</b>{" "}
+              <Button look="plain" onClick={() => setLike(null)}>
+                {say.asBefore}
+              </Button>
+            </p>
+          ) : (
+            <FindFood label={say.likeAnother} onPick={setLike} />
+          ))}
+        <fieldset>
+          <legend className="font-semibold">{say.holds}</legend>
+          <div className="grid grid-cols-2 gap-x-3">
+            {ALLERGENS.map((one) => (
+              <Tick
+                key={one}
+                name="allergens"
+                value={one}
+                label={one.replace("-", " ")}
+                defaultChecked={known.allergens.includes(one)}
+              />
+            ))}
+          </div>
         </fieldset>
         <Home value={known.home_place_id} />
         <Weights figures={page.figures} />
@@ -75,7 +107,8 @@ function Ending({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
   const go = useGo();
   const [into, setInto] = useState<Food | null>(null);
   const merge = async (food: Food) => {
-    if (!(await act(`/api/keeping/${page.food_id}/merge`, { into_food_id: food.id }, say.isIt(page.food, food.name)))) return;
+    if (!(await act(`/api/keeping/${page.food_id}/merge`, { into_food_id: food.id }, say.isIt(page.food, food.name))))
+      return;
     onClose();
     void go(`/keeping?food=${food.id}`);
   };
@@ -86,10 +119,23 @@ function Ending({ page, onClose }: { page: KeepingPage; onClose: () => void }) {
   };
   return (
     <section className="mt-5 border-t border-zinc2 pt-3 grid gap-2" aria-label={say.over}>
-      {page.known.own && (into ? (
-        <p>{say.becomes(page.food)} <b>{into.name}</b> {say.dated} <Button look="grave" onClick={() => merge(into)}>{say.merge(into.name)}</Button> <Button look="plain" onClick={() => setInto(null)}>{say.notThat}</Button></p>
-      ) : <FindFood label={say.same} onPick={setInto} />)}
-      <Button className="justify-self-start" onClick={archive}>{say.away}</Button>
+      {page.known.own &&
+        (into ? (
+          <p>
+            {say.becomes(page.food)} <b>{into.name}</b> {say.dated}{" "}
+            <Button look="grave" onClick={() => merge(into)}>
+              {say.merge(into.name)}
+            </Button>{" "}
+            <Button look="plain" onClick={() => setInto(null)}>
+              {say.notThat}
+            </Button>
+          </p>
+        ) : (
+          <FindFood label={say.same} onPick={setInto} />
+        ))}
+      <Button className="justify-self-start" onClick={archive}>
+        {say.away}
+      </Button>
     </section>
   );
 }

@@ -2,26 +2,24 @@ import { useQuery } from "@tanstack/react-query";
 import { Suspense, useState } from "react";
 import { useSearchParams } from "wouter";
 import { foodsQuery, keepingQuery, shelfQuery } from "../../api/queries";
-import type { KeepingCell, KeepingPage } from "../../api/types";
-import { useActs } from "../../app/acts";
+import type { KeepingPage } from "../../api/types";
 import { useSession } from "../../app/session";
-import { Hint } from "../../kit/Hint";
 import { Board, Button, Empty } from "../../kit/kit";
 import { lazily } from "../../kit/lazily";
 import { Loaded } from "../../kit/state";
-import { every, span } from "../../words/common";
+import { every } from "../../words/common";
 import { Mark } from "../../kit/Mark";
 import { Figures } from "./Figures";
 import { FoodSheet } from "./FoodSheet";
 import { OwnTime } from "./OwnTime";
+import { css } from "../../kit/css";
+import { Methods, Own, PLACES, Times } from "./Tables";
 import * as say from "../../words/keeping";
 
-const NewFood = lazily(() => import("../../app/aside"), (module) => module.NewFood);
-
-const PLACES: Record<string, string> = { cupboard: say.cupboard, cool_dark: say.coolAndDark, fridge: say.fridge, freezer: say.freezer };
-const SITUATIONS: Record<string, string> = {
-  bought_sealed: say.asBought, opened: "opened", cut: "cut", cooked: "cooked", ripening: "unripe", ripe: "ripe", frozen_at_home: say.frozenAtHome, bought_frozen: say.boughtFrozen, thawed: "thawed",
-};
+const NewFood = lazily(
+  () => import("../../app/aside"),
+  (module) => module.NewFood,
+);
 
 /** How to keep each food. */
 export default function KeepingView() {
@@ -36,15 +34,31 @@ export default function KeepingView() {
   };
   return (
     <>
-      <Suspense fallback={null}>{making && <NewFood name={find} onMade={made} onClose={() => setMaking(false)} />}</Suspense>
+      <Suspense fallback={null}>
+        {making && <NewFood name={find} onMade={made} onClose={() => setMaking(false)} />}
+      </Suspense>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
         <h1>{say.keeping}</h1>
-        <input data-find className="field !w-[280px] phone:!w-full" aria-label={say.findAFood} placeholder={say.findAFood} value={find} onChange={(event) => setFind(event.target.value)} />
+        <input
+          data-find
+          className="field !w-[280px] phone:!w-full"
+          aria-label={say.findAFood}
+          placeholder={say.findAFood}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
         <Button onClick={() => setMaking(true)}>{say.aNewFood}</Button>
         {id && <span className="text-soft">{say.figuresArePlanning}</span>}
       </div>
       <div className="grid gap-4 wide:grid-cols-[250px_minmax(0,1fr)] items-start">
-        <Foods find={find} chosen={id} onPick={(food) => { setFind(""); setParams({ food: String(food) }); }} />
+        <Foods
+          find={find}
+          chosen={id}
+          onPick={(food) => {
+            setFind("");
+            setParams({ food: String(food) });
+          }}
+        />
         {id ? <Page id={Number(id)} /> : <Empty title={say.whichFood}>{say.findOneOr}</Empty>}
       </div>
     </>
@@ -54,19 +68,49 @@ export default function KeepingView() {
 function Foods({ find, chosen, onPick }: { find: string; chosen: string | null; onPick: (id: number) => void }) {
   const shelf = useQuery(shelfQuery).data?.stacks ?? [];
   const found = useQuery({ ...foodsQuery(find), enabled: find.trim() !== "" }).data ?? [];
-  const here = [...new Map(shelf.map((stack) => [stack.food_id, stack.food])).entries()].sort((a, b) => a[1].localeCompare(b[1]));
+  const here = [...new Map(shelf.map((stack) => [stack.food_id, stack.food])).entries()].sort((a, b) =>
+    a[1].localeCompare(b[1]),
+  );
   const list: [number, string][] = find.trim() === "" ? here : found.map((food) => [food.id, food.name]);
   return (
-    <nav aria-label={say.foods} className={`board p-2 wide:max-h-[calc(100dvh-130px)] overflow-y-auto ${chosen && find.trim() === "" ? "phone:hidden" : "phone:max-h-[60dvh]"}`}>
-      {list.length === 0 && <p className="text-soft p-2">{find.trim() === "" ? say.nothingOnShelf : say.noFoodCalled}</p>}
-      <ul>{list.map(([id, name]) => <li key={id}><button type="button" aria-current={chosen === String(id)} className={`w-full text-left px-2 py-1 rounded-md phone:min-h-[44px] hover:bg-rim2 ${chosen === String(id) ? "bg-rim2 font-semibold" : ""}`} onClick={() => onPick(id)}>{name}</button></li>)}</ul>
+    <nav
+      aria-label={say.foods}
+      className={css(
+        "board p-2 wide:max-h-[calc(100dvh-130px)] overflow-y-auto",
+        chosen && find.trim() === "" ? "phone:hidden" : "phone:max-h-[60dvh]",
+      )}
+    >
+      {list.length === 0 && (
+        <p className="text-soft p-2">{find.trim() === "" ? say.nothingOnShelf : say.noFoodCalled}</p>
+      )}
+      <ul>
+        {list.map(([id, name]) => (
+          <li key={id}>
+            <button
+              type="button"
+              aria-current={chosen === String(id)}
+              className={css(
+                "w-full text-left px-2 py-1 rounded-md phone:min-h-[44px] hover:bg-rim2",
+                chosen === String(id) && "bg-rim2 font-semibold",
+              )}
+              onClick={() => onPick(id)}
+            >
+              {name}
+            </button>
+          </li>
+        ))}
+      </ul>
     </nav>
   );
 }
 
 function Page({ id }: { id: number }) {
   const query = useQuery(keepingQuery(id));
-  return <Loaded query={query} what={say.lookingItUp}>{(page) => <Guide key={page.food_id} page={page} />}</Loaded>;
+  return (
+    <Loaded query={query} what={say.lookingItUp}>
+      {(page) => <Guide key={page.food_id} page={page} />}
+    </Loaded>
+  );
 }
 
 function Guide({ page }: { page: KeepingPage }) {
@@ -76,91 +120,79 @@ function Guide({ page }: { page: KeepingPage }) {
   return (
     <article className="grid gap-4 min-w-0">
       <header>
-        <div className="flex items-center gap-3"><Mark kind={page.known.mark} className="text-big" /><h2 className="!text-big">{page.food}</h2>{keeper && <Button onClick={() => setRight(true)}>{say.putThisFood}</Button>}</div>
-        <p className="text-soft">{page.aisle}{say.by}{page.school}”{page.no_opened_limit ? say.openingDoesNot : page.opened_where ? say.onceOpen(PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where) : ""}</p>
+        <div className="flex items-center gap-3">
+          <Mark kind={page.known.mark} className="text-big" />
+          <h2 className="!text-big">{page.food}</h2>
+          {keeper && <Button onClick={() => setRight(true)}>{say.putThisFood}</Button>}
+        </div>
+        <p className="text-soft">
+          {page.aisle}
+          {say.by}
+          {page.school}”
+          {page.no_opened_limit
+            ? say.openingDoesNot
+            : page.opened_where
+              ? say.onceOpen(PLACES[page.opened_where]?.toLowerCase() ?? page.opened_where)
+              : ""}
+        </p>
       </header>
-      <ul className="border-l-4 border-mustard pl-3 text-small" aria-label={say.cautions}>{page.cautions.map((line) => <li key={line}>{line}</li>)}</ul>
+      <ul className="border-l-4 border-mustard pl-3 text-small" aria-label={say.cautions}>
+        {page.cautions.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
       <Times page={page} />
       <div className="grid gap-4 wide:grid-cols-2 items-start">
         {page.methods.length > 0 && <Methods page={page} />}
-        <Board title={say.throwOutWhen}><ul className="mt-2 list-disc pl-5">{page.signs.map((line) => <li key={line}>{line}</li>)}{page.signs.length === 0 && <li>{say.smellsLooksOr}</li>}</ul></Board>
-        <Board title={say.freezingAndThawing}>
-          <p className="mt-2">{{ yes: say.itFreezesWell, no: say.notForFreezer, changed: say.freezesButChanges }[page.freezes] ?? page.freezes} {page.freeze_note}</p>
-          {page.thaw_hours_per_kg && page.freezes !== "no" && <p className="mt-1">{say.inFridgeKilogram} {page.thaw_hours_per_kg} {say.hoursThawSmall}</p>}
-          <ul className="mt-2 grid gap-1 text-small">{page.losses.map((loss) => <li key={loss.process + loss.what}><b>{loss.what}</b>{say.lostBy} {loss.process}: {loss.about}</li>)}</ul>
+        <Board title={say.throwOutWhen}>
+          <ul className="mt-2 list-disc pl-5">
+            {page.signs.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+            {page.signs.length === 0 && <li>{say.smellsLooksOr}</li>}
+          </ul>
         </Board>
-        {page.revival && <Board title={say.onlyLimp}><p className="mt-2">{page.revival}</p></Board>}
-        {page.care.length > 0 && <Board title={say.care}><ul className="mt-2 grid gap-1">{page.care.map((care) => <li key={care.text + care.place + care.state}>{care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})</li>)}</ul></Board>}
+        <Board title={say.freezingAndThawing}>
+          <p className="mt-2">
+            {{ yes: say.itFreezesWell, no: say.notForFreezer, changed: say.freezesButChanges }[page.freezes] ??
+              page.freezes}{" "}
+            {page.freeze_note}
+          </p>
+          {page.thaw_hours_per_kg && page.freezes !== "no" && (
+            <p className="mt-1">
+              {say.inFridgeKilogram} {page.thaw_hours_per_kg} {say.hoursThawSmall}
+            </p>
+          )}
+          <ul className="mt-2 grid gap-1 text-small">
+            {page.losses.map((loss) => (
+              <li key={loss.process + loss.what}>
+                <b>{loss.what}</b>
+                {say.lostBy} {loss.process}: {loss.about}
+              </li>
+            ))}
+          </ul>
+        </Board>
+        {page.revival && (
+          <Board title={say.onlyLimp}>
+            <p className="mt-2">{page.revival}</p>
+          </Board>
+        )}
+        {page.care.length > 0 && (
+          <Board title={say.care}>
+            <ul className="mt-2 grid gap-1">
+              {page.care.map((care) => (
+                <li key={care.text + care.place + care.state}>
+                  {care.text}, {every(care.every_days, "day")} ({PLACES[care.place]?.toLowerCase()}, {care.state})
+                </li>
+              ))}
+            </ul>
+          </Board>
+        )}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
         <Figures page={page} />
       </div>
       {right && <FoodSheet page={page} onClose={() => setRight(false)} />}
       {own && <OwnTime page={page} onClose={() => setOwn(false)} />}
     </article>
-  );
-}
-
-function Times({ page }: { page: KeepingPage }) {
-  return (
-    <div className="board p-3 overflow-x-auto" tabIndex={0} role="region" aria-label={say.howLongKeeps}>
-      <table className="w-full border-collapse text-small">
-        <thead><tr><th scope="col" className="text-left p-2">{say.howLongKeeps}</th>{Object.entries(PLACES).map(([key, name]) => <th key={key} scope="col" className="text-left p-2 min-w-[120px]">{name}</th>)}</tr></thead>
-        <tbody>
-          {page.table.map((line) => (
-            <tr key={line.situation} className="border-t border-zinc2 align-top">
-              <th scope="row" className="text-left p-2 font-semibold whitespace-nowrap">{SITUATIONS[line.situation] ?? line.situation}</th>
-              {line.places.map((cell) => <td key={cell.place} className="p-2"><Cell cell={cell} /></td>)}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-function Cell({ cell }: { cell: KeepingCell }) {
-  if (cell.days === null) return <span className={`text-tiny ${cell.unsafe ? "text-beet font-semibold" : "text-soft"}`}>{cell.unsafe ? "✕ " : ""}{cell.reason}</span>;
-  return (
-    <>
-      <Hint className="font-head text-lead font-bold" words={cell.span && cell.span !== cell.words ? cell.span : ""}>{cell.words}</Hint>{" "}
-      <span className={`text-tiny ${cell.kind === "safety" ? "text-beet font-semibold" : "text-soft"}`}>{cell.kind === "safety" ? say.safetyShortFigure : cell.days >= 60 || cell.span === cell.words && !cell.span?.includes(" to ") ? "" : say.counted(cell.days)}</span>
-      {cell.own_reason && <span className="block text-pea text-tiny font-semibold">{say.yourOwn} {cell.own_reason}</span>}
-      {cell.advice && <span className="block text-soft text-tiny">{cell.advice}</span>}
-    </>
-  );
-}
-
-function Methods({ page }: { page: KeepingPage }) {
-  const longest = Math.max(...page.methods.map((one) => one.high));
-  return (
-    <Board title={say.waysStoringCompared}>
-      <ul className="mt-2 grid gap-2">
-        {page.methods.map((one) => (
-          <li key={one.place + one.state + one.storage}>
-            <div className="flex gap-2"><b className="grow">{one.words}{one.own ? say.yourOwnTime : ""}</b><span className="whitespace-nowrap">{span(one.low, one.high)}</span></div>
-            <div className="h-[7px] bg-zinc2 rounded-full overflow-hidden" aria-hidden="true"><div className="h-full bg-pea" style={{ width: `${(one.high / longest) * 100}%` }} /></div>
-            <div className="text-soft text-small">{PLACES[one.place]?.toLowerCase()}, {one.state}: {one.advice}</div>
-          </li>
-        ))}
-      </ul>
-    </Board>
-  );
-}
-
-function Own({ page, keeper, onNew }: { page: KeepingPage; keeper: boolean; onNew: () => void }) {
-  const { act } = useActs();
-  return (
-    <Board title={say.yourOwnTimes} note={say.withReasonNever}>
-      <ul className="mt-2 grid gap-2">
-        {page.own.map((rule) => (
-          <li key={rule.id} className="flex items-center gap-2 border-t border-zinc2 pt-2">
-            <span className="grow">{PLACES[rule.place]}, {rule.state}{rule.storage ? say.inIt(rule.storage) : ""}: <b>{span(rule.low, rule.high)}</b><span className="block text-soft text-small">{rule.reason}</span></span>
-            {keeper && <Button onClick={() => act(`/api/keeping/${page.food_id}/drop`, { rule_id: rule.id }, say.backGuide)}>{say.backToGuide}</Button>}
-          </li>
-        ))}
-        {page.own.length === 0 && <li className="text-soft">{say.noneGuideCounts}</li>}
-      </ul>
-      {keeper ? <Button className="mt-3" onClick={onNew}>{say.ownTimeTitle}</Button> : <p className="text-soft text-small mt-2">{say.keeperCanSet}</p>}
-    </Board>
   );
 }

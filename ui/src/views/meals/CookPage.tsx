@@ -16,7 +16,15 @@ export default function CookPage() {
   const id = Number(useParams().id);
   const query = useQuery({ ...mealQuery(id), refetchInterval: false, refetchOnWindowFocus: false });
   const places = useQuery(placesQuery);
-  return <Loaded query={query} what={say.fetchingTheDish}>{(detail) => <Loaded query={places} what={say.fetchingTheDish}>{(rows) => <Page key={id} detail={detail} places={rows} />}</Loaded>}</Loaded>;
+  return (
+    <Loaded query={query} what={say.fetchingTheDish}>
+      {(detail) => (
+        <Loaded query={places} what={say.fetchingTheDish}>
+          {(rows) => <Page key={id} detail={detail} places={rows} />}
+        </Loaded>
+      )}
+    </Loaded>
+  );
 }
 
 function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
@@ -24,17 +32,50 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { meal } = detail;
   return (
     <>
-      <p className="mb-1"><Link className="text-rim underline" to="/meals">{say.meals}</Link></p>
+      <p className="mb-1">
+        <Link className="text-rim underline" to="/meals">
+          {say.meals}
+        </Link>
+      </p>
       <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
         <h1>{meal.name}</h1>
-        <span className="text-soft">{meal.meal}, {dayWords(meal.on, today)}; {meal.servings} {say.portions} {meal.minutes} {say.min} {detail.gear.join(", ")}{detail.allergens.length > 0 ? say.holds(detail.allergens.join(", ")) : ""}</span>
+        <span className="text-soft">
+          {meal.meal}, {dayWords(meal.on, today)}; {meal.servings} {say.portions} {meal.minutes} {say.min}{" "}
+          {detail.gear.join(", ")}
+          {detail.allergens.length > 0 ? say.holds(detail.allergens.join(", ")) : ""}
+        </span>
       </div>
-      {detail.not_for.map((one) => <p key={one.person + one.because} role="alert" className="mb-3 border-l-4 border-beet pl-3 text-beet font-semibold">{say.notFor} {one.person}: {one.because}</p>)}
-      {meal.status === "cooked" ? <Board title={say.cooked}><p className="mt-2">{say.thisMealWas} <Link className="text-rim underline" to="/shelf">{say.toTheShelf}</Link>{say.canBeUndone}</p></Board> : (
+      {detail.not_for.map((one) => (
+        <p
+          key={one.person + one.because}
+          role="alert"
+          className="mb-3 border-l-4 border-beet pl-3 text-beet font-semibold"
+        >
+          {say.notFor} {one.person}: {one.because}
+        </p>
+      ))}
+      {meal.status === "cooked" ? (
+        <Board title={say.cooked}>
+          <p className="mt-2">
+            {say.thisMealWas}{" "}
+            <Link className="text-rim underline" to="/shelf">
+              {say.toTheShelf}
+            </Link>
+            {say.canBeUndone}
+          </p>
+        </Board>
+      ) : (
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] items-start">
           <Picking detail={detail} places={places} />
-          <Board title={say.steps}><ol className="list-decimal pl-5 mt-2 grid gap-2">{detail.steps.map((step) => <li key={step}>{step}</li>)}</ol>
-            <p className="mt-3 border-l-4 border-mustard pl-3 text-small">{detail.leftover_days > 0 ? say.leftoversKeep(detail.leftover_days) : say.eatAtOnce}</p>
+          <Board title={say.steps}>
+            <ol className="list-decimal pl-5 mt-2 grid gap-2">
+              {detail.steps.map((step) => (
+                <li key={step}>{step}</li>
+              ))}
+            </ol>
+            <p className="mt-3 border-l-4 border-mustard pl-3 text-small">
+              {detail.leftover_days > 0 ? say.leftoversKeep(detail.leftover_days) : say.eatAtOnce}
+            </p>
           </Board>
         </div>
       )}
@@ -44,7 +85,10 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
 
 /** One stack may serve two lines: each line's take is its own. */
 const spot = (line: number, lot: number) => `${line}.${lot}`;
-const START = (detail: MealDetail) => Object.fromEntries(detail.lines.flatMap((line, index) => line.picks.map((pick) => [spot(index, pick.lot_id), pick.amount])));
+const START = (detail: MealDetail) =>
+  Object.fromEntries(
+    detail.lines.flatMap((line, index) => line.picks.map((pick) => [spot(index, pick.lot_id), pick.amount])),
+  );
 
 function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { act } = useActs();
@@ -53,40 +97,119 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const [portions, setPortions] = useState("");
   const fridge = places.find((place) => place.kind === "fridge") ?? places[0];
   const [keepIn, setKeepIn] = useState(fridge?.id ?? 0);
-  const wrong = Object.values(used).some((amount) => !/^\d{1,9}([.,]\d{1,6})?$/.test(amount.trim() === "" ? "0" : amount.trim()));
+  const wrong = Object.values(used).some(
+    (amount) => !/^\d{1,9}([.,]\d{1,6})?$/.test(amount.trim() === "" ? "0" : amount.trim()),
+  );
   const cook = async () => {
-    const amounts = Object.entries(used).map(([key, amount]) => ({ lot_id: Number(key.split(".")[1]), amount: amount.trim() === "" ? "0" : amount.trim().replace(",", ".") }));
-    const left = portions.trim() === "" || Number(portions) === 0 ? {} : { leftovers: { portions: portions.trim(), place_id: keepIn } };
+    const amounts = Object.entries(used).map(([key, amount]) => ({
+      lot_id: Number(key.split(".")[1]),
+      amount: amount.trim() === "" ? "0" : amount.trim().replace(",", "."),
+    }));
+    const left =
+      portions.trim() === "" || Number(portions) === 0
+        ? {}
+        : { leftovers: { portions: portions.trim(), place_id: keepIn } };
     const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...left }, detail.meal.name);
     if (done) void go("/meals");
   };
   return (
     <Board title={say.whatToTake} note={say.frontShelfFirst}>
-      <ul className="mt-2">{detail.lines.map((line, index) => <Line key={`${line.food}${index}`} line={line} used={(lot) => used[spot(index, lot)] ?? ""} onUsed={(lot, amount) => setUsed((now) => ({ ...now, [spot(index, lot)]: amount }))} />)}</ul>
+      <ul className="mt-2">
+        {detail.lines.map((line, index) => (
+          <Line
+            key={`${line.food}${index}`}
+            line={line}
+            used={(lot) => used[spot(index, lot)] ?? ""}
+            onUsed={(lot, amount) => setUsed((now) => ({ ...now, [spot(index, lot)]: amount }))}
+          />
+        ))}
+      </ul>
       {detail.leftover_days > 0 && (
         <fieldset className="flex flex-wrap items-end gap-3 mt-3">
-          <Text label={say.portionsLeftOver} className="!w-[110px]" inputMode="numeric" pattern="[0-9]*" value={portions} placeholder="0" onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))} />
-          <Pick label={say.keptIn} value={keepIn} onChange={(event) => setKeepIn(Number(event.target.value))} options={places.map((one) => [String(one.id), one.name] as const)} />
+          <Text
+            label={say.portionsLeftOver}
+            className="!w-[110px]"
+            inputMode="numeric"
+            pattern="[0-9]*"
+            value={portions}
+            placeholder="0"
+            onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))}
+          />
+          <Pick
+            label={say.keptIn}
+            value={keepIn}
+            onChange={(event) => setKeepIn(Number(event.target.value))}
+            options={places.map((one) => [String(one.id), one.name] as const)}
+          />
         </fieldset>
       )}
-      {wrong && <p role="alert" className="text-beet font-semibold mt-2">{say.amountNoNumber}</p>}
-      <Button look="main" className="mt-4" disabled={wrong} onClick={() => void cook()}>{say.cooked}</Button>
+      {wrong && (
+        <p role="alert" className="text-beet font-semibold mt-2">
+          {say.amountNoNumber}
+        </p>
+      )}
+      <Button look="main" className="mt-4" disabled={wrong} onClick={() => void cook()}>
+        {say.cooked}
+      </Button>
     </Board>
   );
 }
 
-function Line({ line, used, onUsed }: { line: MealDetail["lines"][number]; used: (lot: number) => string; onUsed: (lot: number, amount: string) => void }) {
+function Line({
+  line,
+  used,
+  onUsed,
+}: {
+  line: MealDetail["lines"][number];
+  used: (lot: number) => string;
+  onUsed: (lot: number, amount: string) => void;
+}) {
   return (
     <li className="border-t border-zinc2 py-2">
-      <div><b>{line.wanted} {line.food}</b> <span className="text-soft">{[line.note, line.optional ? say.ifYouLike : "", line.substitute ? say.insteadOf(line.substitute) : "", line.free ? say.isThere : "", line.unknown ? say.howMuchWeighs : ""].filter(Boolean).join(", ")}</span></div>
+      <div>
+        <b>
+          {line.wanted} {line.food}
+        </b>{" "}
+        <span className="text-soft">
+          {[
+            line.note,
+            line.optional ? say.ifYouLike : "",
+            line.substitute ? say.insteadOf(line.substitute) : "",
+            line.free ? say.isThere : "",
+            line.unknown ? say.howMuchWeighs : "",
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </span>
+      </div>
       {line.picks.map((pick) => (
-        <label key={pick.lot_id} className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-small">
-          <span>{say.fromIt} {pick.place}: {pick.packs && <b>{pick.packs} </b>}{pick.name}{pick.days_left !== null ? ` (${inDays(pick.days_left)})` : ""}{pick.opens ? say.opensAPack : ""}{pick.look ? say.lookAtFirst : ""}{pick.guessed ? say.sizeGuessed : ""}</span>
-          <input className="field text-right" inputMode="decimal" aria-label={say.usedFromIn(pick.name, pick.place, pick.unit)} value={used(pick.lot_id)} onChange={(event) => onUsed(pick.lot_id, event.target.value)} />
+        <label
+          key={pick.lot_id}
+          className="grid grid-cols-[minmax(0,1fr)_96px_52px] gap-2 items-center mt-1 text-small"
+        >
+          <span>
+            {say.fromIt} {pick.place}: {pick.packs && <b>{pick.packs} </b>}
+            {pick.name}
+            {pick.days_left !== null ? ` (${inDays(pick.days_left)})` : ""}
+            {pick.opens ? say.opensAPack : ""}
+            {pick.look ? say.lookAtFirst : ""}
+            {pick.guessed ? say.sizeGuessed : ""}
+          </span>
+          <input
+            className="field text-right"
+            inputMode="decimal"
+            aria-label={say.usedFromIn(pick.name, pick.place, pick.unit)}
+            value={used(pick.lot_id)}
+            onChange={(event) => onUsed(pick.lot_id, event.target.value)}
+          />
           <span className="text-soft">{pick.unit}</span>
         </label>
       ))}
-      {line.missing && <div className="text-beet font-semibold text-small mt-1">{line.missing} {say.isMissing}</div>}
+      {line.missing && (
+        <div className="text-beet font-semibold text-small mt-1">
+          {line.missing} {say.isMissing}
+        </div>
+      )}
     </li>
   );
 }

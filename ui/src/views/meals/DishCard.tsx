@@ -7,17 +7,32 @@ import { inDays, shortDay, shortName } from "../../words/common";
 import { Cover } from "./Cover";
 import * as say from "../../words/meals";
 
+/** How long what is used still has. */
+function left(days: number | null): string {
+  if (days === null) return "";
+  return days < 0 ? say.lookFirst : ` (${inDays(days)})`;
+}
+
 function Uses({ dish }: { dish: Dish }) {
   if (dish.uses.length === 0) return null;
-  const words = dish.uses.slice(0, 4).map((use) => `${use.food.split(",")[0]}${use.days_left === null ? "" : use.days_left < 0 ? say.lookFirst : ` (${inDays(use.days_left)})`}`);
-  return <p className="text-beet font-semibold">{say.uses} {words.join(", ")}</p>;
+  const words = dish.uses.slice(0, 4).map((use) => `${use.food.split(",")[0]}${left(use.days_left)}`);
+  return (
+    <p className="text-beet font-semibold">
+      {say.uses} {words.join(", ")}
+    </p>
+  );
 }
 
 /** Why a dish stands where it stands: money rescued less money to spend and the bother of what is missing. */
 function Rank({ dish }: { dish: Dish }) {
   const money = useMoney();
   const bother = dish.rescued_minor - dish.share_minor - dish.score_minor;
-  return <p className="text-soft text-small">{say.rankRescued} {money(dish.rescued_minor)} {say.shareWhatBuy} {money(dish.share_minor)} {say.missing} {100 - dish.covered_percent} {say.countedAs} {money(bother)} = {money(dish.score_minor)}</p>;
+  return (
+    <p className="text-soft text-small">
+      {say.rankRescued} {money(dish.rescued_minor)} {say.shareWhatBuy} {money(dish.share_minor)} {say.missing}{" "}
+      {100 - dish.covered_percent} {say.countedAs} {money(bother)} = {money(dish.score_minor)}
+    </p>
+  );
 }
 
 export function DishCard({ dish, day }: { dish: Dish; day: string }) {
@@ -26,19 +41,57 @@ export function DishCard({ dish, day }: { dish: Dish; day: string }) {
   const [why, setWhy] = useState(false);
   return (
     <li className="board p-3 flex flex-col text-small">
-      <div className="text-soft text-small">{dish.meal}, {dish.minutes} {say.minutes}</div>
+      <div className="text-soft text-small">
+        {dish.meal}, {dish.minutes} {say.minutes}
+      </div>
       <h3>{dish.name}</h3>
       <Cover percent={dish.covered_percent} />
-      <p>{dish.covered_percent === 100 ? say.allOnShelf : say.partOnShelf(dish.covered_percent)}{dish.rescued_minor > 0 && <b className="text-pea"> {say.rescues} {money(dish.rescued_minor)}</b>}</p>
+      <p>
+        {dish.covered_percent === 100 ? say.allOnShelf : say.partOnShelf(dish.covered_percent)}
+        {dish.rescued_minor > 0 && (
+          <b className="text-pea">
+            {" "}
+            {say.rescues} {money(dish.rescued_minor)}
+          </b>
+        )}
+      </p>
       <Uses dish={dish} />
-      {dish.stand_ins.length > 0 && <p className="text-soft">{dish.stand_ins.map((one) => say.standsFor(shortName(one.food), shortName(one.for))).join("; ")}</p>}
-      {dish.allergens.length > 0 && <p className="text-soft text-small">{say.holding} {dish.allergens.join(", ")}</p>}
-      {dish.not_for.map((one) => <p key={one.person + one.because} className="text-beet font-semibold">{say.notFor} {one.person}: {one.because}</p>)}
-      {dish.missing.length > 0 && <p className="text-soft">{say.missingThings} {dish.missing.map((line) => `${line.amount} ${line.food.split(",")[0]}`).join("; ")} ({money(dish.buy_minor)}{dish.missing.some((line) => line.estimated) ? say.estimated : ""})</p>}
+      {dish.stand_ins.length > 0 && (
+        <p className="text-soft">
+          {dish.stand_ins.map((one) => say.standsFor(shortName(one.food), shortName(one.for))).join("; ")}
+        </p>
+      )}
+      {dish.allergens.length > 0 && (
+        <p className="text-soft text-small">
+          {say.holding} {dish.allergens.join(", ")}
+        </p>
+      )}
+      {dish.not_for.map((one) => (
+        <p key={one.person + one.because} className="text-beet font-semibold">
+          {say.notFor} {one.person}: {one.because}
+        </p>
+      ))}
+      {dish.missing.length > 0 && (
+        <p className="text-soft">
+          {say.missingThings} {dish.missing.map((line) => `${line.amount} ${line.food.split(",")[0]}`).join("; ")} (
+          {money(dish.buy_minor)}
+          {dish.missing.some((line) => line.estimated) ? say.estimated : ""})
+        </p>
+      )}
       {why && <Rank dish={dish} />}
       <div className="mt-auto pt-2 flex flex-wrap gap-2">
-        {dish.not_for.length === 0 && <Button look="main" onClick={() => act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)} aria-label={say.putOn(shortDay(day), dish.name)}>{say.putOnDay} {shortDay(day)}</Button>}
-        <Button look="plain" aria-expanded={why} onClick={() => setWhy(!why)}>{say.whyHere}</Button>
+        {dish.not_for.length === 0 && (
+          <Button
+            look="main"
+            onClick={() => act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)}
+            aria-label={say.putOn(shortDay(day), dish.name)}
+          >
+            {say.putOnDay} {shortDay(day)}
+          </Button>
+        )}
+        <Button look="plain" aria-expanded={why} onClick={() => setWhy(!why)}>
+          {say.whyHere}
+        </Button>
       </div>
     </li>
   );

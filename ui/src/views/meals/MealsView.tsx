@@ -11,6 +11,7 @@ import { addDays, shortDay } from "../../words/common";
 import { Cover } from "./Cover";
 import { DishCard } from "./DishCard";
 import * as say from "../../words/meals";
+import { useInAddress } from "../../app/inAddress";
 import { css } from "../../kit/css";
 
 const DAYS = 7;
@@ -19,8 +20,8 @@ const MEALS = ["breakfast", "lunch", "dinner", "snack"];
 
 export default function MealsView() {
   const { today } = useSession();
-  const [day, setDay] = useState(today);
-  const [meal, setMeal] = useState("");
+  const [day, setDay] = useInAddress("day", today, (said) => /^\d{4}-\d{2}-\d{2}$/.test(said) && said >= today);
+  const [meal, setMeal] = useInAddress("meal", "", (said) => MEALS.includes(said));
   const meals = useQuery(mealsQuery);
   const dishes = useQuery(dishesQuery(day));
   return (

@@ -20,7 +20,7 @@ export function Account() {
       });
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      return setProblem(`${error.message} ${error.document.remedy ?? ""}`);
+      return setProblem(error.words);
     }
     setKey(key + 1);
     tell({ text: say.changed });

@@ -6,32 +6,83 @@ import { ALLERGENS } from "./allergens";
 import { Form, Submit, Text, Tick } from "../../kit/form";
 import * as say from "../../words/people";
 
-const APPETITES: [string, string][] = [["0.5", say.aSmallChild], ["0.8", say.aSmallEater], ["1", say.onePortion], ["1.2", say.aGoodEater], ["1.5", say.aHungryOne]];
+const APPETITES: [string, string][] = [
+  ["0.5", say.aSmallChild],
+  ["0.8", say.aSmallEater],
+  ["1", say.onePortion],
+  ["1.2", say.aGoodEater],
+  ["1.5", say.aHungryOne],
+];
 
 /** How much somebody eats, and what never. */
 export function PersonSheet({ person, onClose }: { person: Person | null; onClose: () => void }) {
   const { act } = useActs();
   const path = person ? `/api/people/${person.id}/change` : "/api/people";
   const submit = async (form: FormData) => {
-    const body = { name: String(form.get("name")).trim(), portion_factor: String(form.get("portion_factor")).replace(",", "."), strict: form.get("strict") === "on", eats: form.get("eats") === "on", excludes: form.getAll("excludes"), note: String(form.get("note")).trim() };
+    const body = {
+      name: String(form.get("name")).trim(),
+      portion_factor: String(form.get("portion_factor")).replace(",", "."),
+      strict: form.get("strict") === "on",
+      eats: form.get("eats") === "on",
+      excludes: form.getAll("excludes"),
+      note: String(form.get("note")).trim(),
+    };
     const done = await act(path, person ? { version: Number(form.get("version")), ...body } : body, body.name);
     if (done) onClose();
     return done;
   };
   return (
     <Sheet open onClose={onClose} title={person?.name ?? say.somebodyWhoEats}>
-      <Form className="grid gap-3 mt-3" keep={`person.${person?.id ?? "new"}`} version={person?.version} onSave={submit}>
+      <Form
+        className="grid gap-3 mt-3"
+        keep={`person.${person?.id ?? "new"}`}
+        version={person?.version}
+        onSave={submit}
+      >
         <Text label={say.name} name="name" required maxLength={80} defaultValue={person?.name} />
-        <Text label={say.appetite1One} name="portion_factor" list="appetites" inputMode="decimal" required pattern="[0-4]([.,][0-9]{1,3})?" title={say.from04} defaultValue={person?.portion_factor ?? "1"} />
-        <datalist id="appetites">{APPETITES.map(([value, words]) => <option key={value} value={value}>{words}</option>)}</datalist>
+        <Text
+          label={say.appetite1One}
+          name="portion_factor"
+          list="appetites"
+          inputMode="decimal"
+          required
+          pattern="[0-4]([.,][0-9]{1,3})?"
+          title={say.from04}
+          defaultValue={person?.portion_factor ?? "1"}
+        />
+        <datalist id="appetites">
+          {APPETITES.map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </datalist>
         <Tick name="eats" defaultChecked={person?.eats ?? true} label={say.eatsAtTable} />
         <Tick name="strict" defaultChecked={person?.strict ?? false} label={say.dateOnlySmall} />
-        <fieldset><legend className="font-semibold mb-1">{say.neverEats}</legend>
-          <div className="grid grid-cols-2 gap-x-3">{ALLERGENS.map((name) => <label key={name} className="flex items-center gap-2 min-h-[32px] phone:min-h-[44px]"><input type="checkbox" name="excludes" value={name} defaultChecked={person?.excludes.includes(name) ?? false} className="size-5" /> {name.replace("-", " ")}</label>)}</div>
+        <fieldset>
+          <legend className="font-semibold mb-1">{say.neverEats}</legend>
+          <div className="grid grid-cols-2 gap-x-3">
+            {ALLERGENS.map((name) => (
+              <label key={name} className="flex items-center gap-2 min-h-[32px] phone:min-h-[44px]">
+                <input
+                  type="checkbox"
+                  name="excludes"
+                  value={name}
+                  defaultChecked={person?.excludes.includes(name) ?? false}
+                  className="size-5"
+                />{" "}
+                {name.replace("-", " ")}
+              </label>
+            ))}
+          </div>
         </fieldset>
         <Text label={say.note} name="note" maxLength={300} defaultValue={person?.note} />
         <Submit>{say.keepItSo}</Submit>
-        {person && <Button look="grave" onClick={() => act(path, { gone: true }, person.name).then((done) => done && onClose())}>{say.doesNotEatHere}</Button>}
+        {person && (
+          <Button look="grave" onClick={() => act(path, { gone: true }, person.name).then((done) => done && onClose())}>
+            {say.doesNotEatHere}
+          </Button>
+        )}
       </Form>
     </Sheet>
   );

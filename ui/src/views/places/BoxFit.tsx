@@ -12,7 +12,7 @@ export function BoxFit({ place }: { place: Place }) {
     try {
       setAnswer(await post(`/api/places/${place.id}/fit`, { box_mm: box, upright: form.get("upright") === "on" }));
     } catch (error) {
-      setAnswer(error instanceof Problem ? `${error.message} ${error.document.remedy ?? ""}` : say.tryAgain);
+      setAnswer(error instanceof Problem ? error.words : say.tryAgain);
     }
   };
   return (

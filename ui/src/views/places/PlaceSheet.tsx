@@ -17,10 +17,28 @@ import * as say from "../../words/places";
 /** One place: its picture, the room left, what stands wrong there, what fits. */
 export function PlaceSheet({ id, places, onClose }: { id: number; places: Place[]; onClose: () => void }) {
   const query = useQuery(placeQuery(id));
-  return <Sheet open onClose={onClose} title={query.data?.place.name ?? say.placeField}><Loaded query={query} what={say.fetchingThePlace}>{(detail) => <Body key={detail.place.id} detail={detail} places={places} onClose={onClose} stamp={query.dataUpdatedAt} />}</Loaded></Sheet>;
+  return (
+    <Sheet open onClose={onClose} title={query.data?.place.name ?? say.placeField}>
+      <Loaded query={query} what={say.fetchingThePlace}>
+        {(detail) => (
+          <Body key={detail.place.id} detail={detail} places={places} onClose={onClose} stamp={query.dataUpdatedAt} />
+        )}
+      </Loaded>
+    </Sheet>
+  );
 }
 
-function Body({ detail, places, onClose, stamp }: { detail: PlaceDetail; places: Place[]; onClose: () => void; stamp: number }) {
+function Body({
+  detail,
+  places,
+  onClose,
+  stamp,
+}: {
+  detail: PlaceDetail;
+  places: Place[];
+  onClose: () => void;
+  stamp: number;
+}) {
   const { act } = useActs();
   const { person, today } = useSession();
   const keeper = person?.role === "keeper";
@@ -30,13 +48,43 @@ function Body({ detail, places, onClose, stamp }: { detail: PlaceDetail; places:
     <div className="grid gap-4 mt-2">
       {place.note && <p>{place.note}</p>}
       <Photo place={place} stamp={stamp} />
-      {detail.room_left && <section><h3>{detail.room_left.litres} {say.ofIt} {detail.room_left.of} {say.litresAreFree}</h3><ul className="text-soft text-small">{detail.room_left.steps.map((step) => <li key={step}>{step}</li>)}</ul></section>}
+      {detail.room_left && (
+        <section>
+          <h3>
+            {detail.room_left.litres} {say.ofIt} {detail.room_left.of} {say.litresAreFree}
+          </h3>
+          <ul className="text-soft text-small">
+            {detail.room_left.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       <div className="flex flex-wrap gap-2">
-        <Link className="btn" to={`/shelf?place=${place.id}`}>{say.seeItsStacks}</Link>
-        {keeper && <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>{say.changeIt}</Button>}
-        <Button aria-expanded={panel === "fit"} onClick={() => setPanel(panel === "fit" ? null : "fit")}>{say.willBoxFit}</Button>
-        <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>{say.checkRemember}</Button>
-        {keeper && place.stacks === 0 && <Button look="grave" onClick={() => act(`/api/places/${place.id}/remove`, {}, say.takeAway(place.name)).then((done) => done && onClose())}>{say.takeItAway}</Button>}
+        <Link className="btn" to={`/shelf?place=${place.id}`}>
+          {say.seeItsStacks}
+        </Link>
+        {keeper && (
+          <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>
+            {say.changeIt}
+          </Button>
+        )}
+        <Button aria-expanded={panel === "fit"} onClick={() => setPanel(panel === "fit" ? null : "fit")}>
+          {say.willBoxFit}
+        </Button>
+        <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>
+          {say.checkRemember}
+        </Button>
+        {keeper && place.stacks === 0 && (
+          <Button
+            look="grave"
+            onClick={() =>
+              act(`/api/places/${place.id}/remove`, {}, say.takeAway(place.name)).then((done) => done && onClose())
+            }
+          >
+            {say.takeItAway}
+          </Button>
+        )}
       </div>
       {panel === "care" && <NewCare target={{ place_id: place.id }} today={today} onDone={() => setPanel(null)} />}
       {panel === "edit" && <EditPlace place={place} places={places} onDone={() => setPanel(null)} />}
@@ -61,8 +109,23 @@ function Photo({ place, stamp }: { place: Place; stamp: number }) {
   };
   return (
     <figure>
-      {place.photo && <img src={`/api/places/${place.id}/photo?v=${stamp}`} alt={say.whatLooksLike(place.name)} className="w-full max-h-[260px] object-cover rounded-xl" />}
-      <label className="btn mt-2 cursor-pointer focus-within:outline focus-within:outline-3">{place.photo ? say.aNewPicture : say.takePictureLook}<input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" className="sr-only" onChange={(event) => void take(event)} /></label>
+      {place.photo && (
+        <img
+          src={`/api/places/${place.id}/photo?v=${stamp}`}
+          alt={say.whatLooksLike(place.name)}
+          className="w-full max-h-[260px] object-cover rounded-xl"
+        />
+      )}
+      <label className="btn mt-2 cursor-pointer focus-within:outline focus-within:outline-3">
+        {place.photo ? say.aNewPicture : say.takePictureLook}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          className="sr-only"
+          onChange={(event) => void take(event)}
+        />
+      </label>
     </figure>
   );
 }
@@ -73,7 +136,14 @@ function Wrong({ detail }: { detail: PlaceDetail }) {
     <section>
       <h3>{say.wrongHere}</h3>
       <ul className="grid gap-2 mt-2">
-        {detail.warnings.map((one) => <li key={one.kind + one.stack.id} className="border-l-4 border-beet pl-3"><Link className="font-semibold underline" to={`/shelf?stack=${one.stack.id}`}>{one.stack.name}</Link><div className="text-small">{one.text}</div></li>)}
+        {detail.warnings.map((one) => (
+          <li key={one.kind + one.stack.id} className="border-l-4 border-beet pl-3">
+            <Link className="font-semibold underline" to={`/shelf?stack=${one.stack.id}`}>
+              {one.stack.name}
+            </Link>
+            <div className="text-small">{one.text}</div>
+          </li>
+        ))}
       </ul>
     </section>
   );
@@ -85,8 +155,18 @@ function AtRisk({ detail }: { detail: PlaceDetail }) {
   if (detail.at_risk.length === 0) return null;
   return (
     <section>
-      <Button look="plain" className="!px-0" aria-expanded={open} onClick={() => setOpen(!open)}>{say.countPacks(detail.at_risk.length)} {say.inPaperCard}</Button>
-      {open && <ul className="grid grid-cols-2 gap-2 mt-2">{detail.at_risk.map((stack) => <li key={stack.id}><StackChip stack={stack} place={detail.place.name} onPick={() => void go(`/shelf?stack=${stack.id}`)} /></li>)}</ul>}
+      <Button look="plain" className="!px-0" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {say.countPacks(detail.at_risk.length)} {say.inPaperCard}
+      </Button>
+      {open && (
+        <ul className="grid grid-cols-2 gap-2 mt-2">
+          {detail.at_risk.map((stack) => (
+            <li key={stack.id}>
+              <StackChip stack={stack} place={detail.place.name} onPick={() => void go(`/shelf?stack=${stack.id}`)} />
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

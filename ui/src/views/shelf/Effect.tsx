@@ -11,6 +11,12 @@ import * as say from "../../words/shelf";
 /** Nobody wants to know what half a number would do. */
 const PAUSE = 200;
 
+/** Which stack it speaks of. */
+function whose(stack: Foresight["stacks"][number]): string {
+  if (stack.new) return say.stackItsOwn;
+  return stack.this ? say.ofThisStack : stack.name;
+}
+
 function untilWords(stack: Foresight["stacks"][number], today: string): string {
   if (stack.state === "stop") return say.notToEatWord;
   if (!stack.usable_until) return say.noDate;
@@ -57,7 +63,7 @@ function said(query: UseQueryResult<Foresight>, today: string): ReactNode {
   if (query.error instanceof Problem)
     return (
       <p className="text-beet font-semibold">
-        {query.error.message} {query.error.document.remedy}
+        {query.error.words}
       </p>
     );
   if (!query.data) return <p className="text-soft">{say.workingOutDate}</p>;
@@ -65,7 +71,7 @@ function said(query: UseQueryResult<Foresight>, today: string): ReactNode {
     <ul aria-label={say.whatDoesDate} className="grid gap-1 border-l-4 border-rim pl-3">
       {query.data.stacks.map((stack, index) => (
         <li key={`${stack.name}-${index}`}>
-          <b>{stack.amount}</b> {stack.new ? say.stackItsOwn : stack.this ? say.ofThisStack : stack.name} {say.inside}{" "}
+          <b>{stack.amount}</b> {whose(stack)} {say.inside}{" "}
           {stack.place}:{" "}
           <Hint className={`font-bold ${stack.state === "stop" ? "text-beet" : ""}`} words={stack.steps.join(" ")}>
             {untilWords(stack, today)}

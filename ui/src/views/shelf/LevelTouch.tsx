@@ -6,7 +6,8 @@ import { LEVELS } from "./LevelAct";
 import * as say from "../../words/shelf";
 
 const item =
-  "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2 items-center phone:min-h-[44px]";
+  "px-3 py-2 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 flex gap-2 items-center " +
+  "phone:min-h-[44px]";
 
 /** What is kept by level is set by a touch, from any list. */
 export function LevelTouch({

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo } from "react";
 import { Link, useSearchParams } from "wouter";
 import { useGo } from "../../app/address";
 import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
@@ -9,13 +9,13 @@ import { useKeys } from "../../app/keys";
 import { useMoney } from "../../app/session";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { stateWords } from "../../words/common";
 import { Boards } from "./Boards";
-import { filtered, fromUrl, type ShelfFilter } from "./filter";
+import { filtered, fromUrl } from "./filter";
 import { PhoneList } from "./PhoneList";
 import { StackSheet } from "./StackSheet";
 import { ShelfTable } from "./ShelfTable";
 import { useWide } from "./useWide";
+import { Filters } from "./Filters";
 import * as say from "../../words/shelf";
 
 export default function ShelfView() {
@@ -23,7 +23,11 @@ export default function ShelfView() {
   const places = useQuery(placesQuery);
   return (
     <Loaded query={shelf} what={say.lookingAlongShelf}>
-      {(data) => <Loaded query={places} what={say.lookingAlongShelf}>{(rows) => <ShelfPage shelf={data} places={rows} />}</Loaded>}
+      {(data) => (
+        <Loaded query={places} what={say.lookingAlongShelf}>
+          {(rows) => <ShelfPage shelf={data} places={rows} />}
+        </Loaded>
+      )}
     </Loaded>
   );
 }
@@ -40,24 +44,57 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   const go = useGo();
   const filter = fromUrl(params);
   const stacks = useMemo(() => filtered(shelf.stacks, places, fromUrl(params)), [shelf.stacks, places, params]);
-  const set = (name: string, value: string) => setParams((now) => {
-    const next = new URLSearchParams(now);
-    if (value === "") next.delete(name);
-    else next.set(name, value);
-    return next;
-  }, { replace: name === "q" });
+  const set = (name: string, value: string) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value === "") next.delete(name);
+        else next.set(name, value);
+        return next;
+      },
+      { replace: name === "q" },
+    );
   const open = (id: number) => set("stack", String(id));
   const table = params.get("as") === "table";
   const nameOf = (id: number) => shelf.stacks.find((stack) => stack.id === id)?.name ?? "";
-  useChipKeys(nameOf, (id) => void go(`/keeping?food=${shelf.stacks.find((stack) => stack.id === id)?.food_id ?? ""}`), params.get("stack") === null, (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])));
+  useChipKeys(
+    nameOf,
+    (id) => void go(`/keeping?food=${shelf.stacks.find((stack) => stack.id === id)?.food_id ?? ""}`),
+    params.get("stack") === null,
+    (id, panel) => setParams((now) => new URLSearchParams([...now, ["stack", String(id)], ["do", panel]])),
+  );
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
       <Filters filter={filter} places={places} shelf={shelf} set={set} focus={params.get("find") === "1"} />
-      {shelf.stacks.length === 0 ? <FirstSteps /> : stacks.length === 0 ? (
-        <Empty title={say.nothingOnShelf}>{say.takeFilterOff} <Button className="mt-3" onClick={() => setParams({})}>{say.showEverything}</Button></Empty>
-      ) : table ? <ShelfTable stacks={stacks} places={places} onPick={open} /> : wide ? <Boards stacks={stacks} places={places} tied={tied} onPick={open} /> : <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />}
-      <StackSheet id={params.get("stack") ? Number(params.get("stack")) : null} places={places} tied={tied} panel={params.get("do")} onClose={() => setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")), { replace: true })} onPick={open} />
+      {shelf.stacks.length === 0 ? (
+        <FirstSteps />
+      ) : stacks.length === 0 ? (
+        <Empty title={say.nothingOnShelf}>
+          {say.takeFilterOff}{" "}
+          <Button className="mt-3" onClick={() => setParams({})}>
+            {say.showEverything}
+          </Button>
+        </Empty>
+      ) : table ? (
+        <ShelfTable stacks={stacks} places={places} onPick={open} />
+      ) : wide ? (
+        <Boards stacks={stacks} places={places} tied={tied} onPick={open} />
+      ) : (
+        <PhoneList stacks={stacks} places={places} tied={tied} onPick={open} />
+      )}
+      <StackSheet
+        id={params.get("stack") ? Number(params.get("stack")) : null}
+        places={places}
+        tied={tied}
+        panel={params.get("do")}
+        onClose={() =>
+          setParams((now) => new URLSearchParams([...now].filter(([name]) => name !== "stack" && name !== "do")), {
+            replace: true,
+          })
+        }
+        onPick={open}
+      />
     </>
   );
 }
@@ -68,22 +105,33 @@ function focused(): number | null {
   return chip === undefined ? null : Number(chip);
 }
 
-/** Keys that act on the chip in hand. Taking is at once; what changes a date opens its sheet, which shows the date first. */
-function useChipKeys(nameOf: (id: number) => string, keep: (id: number) => void, active: boolean, ask: (id: number, panel: string) => void): void {
+/**
+ * Keys that act on the chip in hand. Taking is at once; what changes a date opens its sheet, which shows the date
+ * first.
+ */
+function useChipKeys(
+  nameOf: (id: number) => string,
+  keep: (id: number) => void,
+  active: boolean,
+  ask: (id: number, panel: string) => void,
+): void {
   const { act } = useActs();
   const on = (what: (id: number) => void) => () => {
     const id = focused();
     if (id !== null) what(id);
   };
-  useKeys({
-    t: on((id) => void act(`/api/stacks/${id}/take`, {}, say.take(nameOf(id)))),
-    o: on((id) => ask(id, "open")),
-    l: on((id) => ask(id, "look")),
-    f: on((id) => ask(id, "freeze")),
-    m: on((id) => ask(id, "move")),
-    x: on((id) => ask(id, "throw")),
-    k: on(keep),
-  }, { active });
+  useKeys(
+    {
+      t: on((id) => void act(`/api/stacks/${id}/take`, {}, say.take(nameOf(id)))),
+      o: on((id) => ask(id, "open")),
+      l: on((id) => ask(id, "look")),
+      f: on((id) => ask(id, "freeze")),
+      m: on((id) => ask(id, "move")),
+      x: on((id) => ask(id, "throw")),
+      k: on(keep),
+    },
+    { active },
+  );
 }
 
 function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTable: () => void }) {
@@ -93,71 +141,56 @@ function Summary({ shelf, table, onTable }: { shelf: Shelf; table: boolean; onTa
   return (
     <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-2">
       <h1>{say.shelf}</h1>
-      <span className="text-soft"><b className="text-ink">{totals.stacks}</b> {totals.stacks === 1 ? "stack" : "stacks"}, <b className="text-ink" title={guessed ? say.someStacksHave : undefined}>{money(totals.value_minor)}</b> {say.atCostNote}{guessed ? say.inPartEstimated : ""}</span>
-      <span className="text-soft"><b className="text-beet">{totals.front}</b> {say.eatThisWeek}</span>
-      <span className="text-soft"><b className="text-ink">{totals.look}</b> {say.toLookAtFirst}</span>
-      <span className="text-soft"><b className="text-ink">{totals.stop}</b> {say.notToEatWord}</span>
-      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">{say.leftFrontUse} <Button onClick={onTable} aria-pressed={table}>{table ? say.asBoards : say.asATable}</Button> <Link className="btn" to="/print/shelf">{say.print}</Link></span>
+      <span className="text-soft">
+        <b className="text-ink">{totals.stacks}</b> {totals.stacks === 1 ? "stack" : "stacks"},{" "}
+        <b className="text-ink" title={guessed ? say.someStacksHave : undefined}>
+          {money(totals.value_minor)}
+        </b>{" "}
+        {say.atCostNote}
+        {guessed ? say.inPartEstimated : ""}
+      </span>
+      <span className="text-soft">
+        <b className="text-beet">{totals.front}</b> {say.eatThisWeek}
+      </span>
+      <span className="text-soft">
+        <b className="text-ink">{totals.look}</b> {say.toLookAtFirst}
+      </span>
+      <span className="text-soft">
+        <b className="text-ink">{totals.stop}</b> {say.notToEatWord}
+      </span>
+      <span className="ml-auto flex items-baseline gap-3 text-soft phone:hidden">
+        {say.leftFrontUse}{" "}
+        <Button onClick={onTable} aria-pressed={table}>
+          {table ? say.asBoards : say.asATable}
+        </Button>{" "}
+        <Link className="btn" to="/print/shelf">
+          {say.print}
+        </Link>
+      </span>
     </div>
-  );
-}
-
-const STATES = ["front", "soon", "look", "stop", "undated", "resting", "not_ready"];
-
-const PAUSE = 150;
-
-/** Letters stay in the box while the shelf is sorted anew; the address is written when the hand pauses. */
-function FindBox({ value, focus, set }: { value: string; focus: boolean; set: (name: string, value: string) => void }) {
-  const box = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState(value);
-  const [written, setWritten] = useState(value);
-  if (value !== written) {
-    setWritten(value);
-    if (value !== text.trim()) setText(value);
-  }
-  useEffect(() => {
-    if (focus) box.current?.focus();
-  }, [focus]);
-  const latest = useRef(set);
-  useEffect(() => {
-    latest.current = set;
-  });
-  useEffect(() => {
-    if (text.trim() === written) return;
-    const timer = setTimeout(() => latest.current("q", text.trim()), PAUSE);
-    return () => clearTimeout(timer);
-  }, [text, written]);
-  return <input ref={box} data-find aria-label={say.findOnShelf} placeholder={say.find} className="field !w-[200px] phone:!w-full phone:col-span-2" value={text} onChange={(event) => setText(event.target.value)} />;
-}
-
-function Filters({ filter, places, shelf, set, focus }: { filter: ShelfFilter; places: Place[]; shelf: Shelf; set: (name: string, value: string) => void; focus: boolean }) {
-  const groups = useMemo(() => [...new Set(shelf.stacks.map((stack) => stack.group))].sort(), [shelf.stacks]);
-  return (
-    <div className="no-print flex flex-wrap gap-2 mb-3 phone:grid phone:grid-cols-2">
-      <FindBox value={filter.text} focus={focus} set={set} />
-      <Filter name="place" label={say.everyPlace} value={filter.place} options={places.map((place) => [String(place.id), place.name])} set={set} />
-      <Filter name="state" label={say.everyState} value={filter.state} options={STATES.map((state) => [state, stateWords(state)])} set={set} />
-      <Filter name="group" label={say.everyGroup} value={filter.group} options={groups.map((group) => [group, group])} set={set} />
-      <Filter name="apart" label={say.setApartOr} value={filter.apart} options={[["yes", say.setApartOnly], ["no", say.notSetApart]]} set={set} />
-    </div>
-  );
-}
-
-function Filter({ name, label, value, options, set }: { name: string; label: string; value: string; options: [string, string][]; set: (name: string, value: string) => void }) {
-  return (
-    <select aria-label={label} className={`field !w-auto phone:!w-full ${value ? "!border-rim font-semibold" : ""}`} value={value} onChange={(event) => set(name, event.target.value)}>
-      <option value="">{label}</option>
-      {options.map(([key, words]) => <option key={key} value={key}>{words}</option>)}
-    </select>
   );
 }
 
 function FirstSteps() {
   return (
     <Empty title={say.shelfEmpty}>
-      <p>{say.clearOnePlace} <b>{say.threeTinsChickpeas}</b>.</p>
-      <p className="mt-3">{say.orGo} <Link className="underline text-rim font-semibold" to="/count">{say.placePlaceWith}</Link>{say.datesCanWait}</p>
-      <p className="mt-3">{say.thereListAlready} <Link className="underline text-rim font-semibold" to="/bring-in">{say.bringInCsv}</Link>.</p>
+      <p>
+        {say.clearOnePlace} <b>{say.threeTinsChickpeas}</b>.
+      </p>
+      <p className="mt-3">
+        {say.orGo}{" "}
+        <Link className="underline text-rim font-semibold" to="/count">
+          {say.placePlaceWith}
+        </Link>
+        {say.datesCanWait}
+      </p>
+      <p className="mt-3">
+        {say.thereListAlready}{" "}
+        <Link className="underline text-rim font-semibold" to="/bring-in">
+          {say.bringInCsv}
+        </Link>
+        .
+      </p>
     </Empty>
   );
 }

@@ -10,10 +10,11 @@ import { useMoney, useSession } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
-import { dayTab, dayWords, shortDay, stateWords } from "../../words/common";
+import { shortDay } from "../../words/common";
 import { ActPanel } from "./ActPanel";
 import { DOINGS, type Input } from "./doings";
 import { LevelAct } from "./LevelAct";
+import { History, Reasons, Reserved } from "./StackParts";
 import { About } from "./StackAbout";
 import { StackCare } from "./StackCare";
 import * as say from "../../words/shelf";
@@ -33,7 +34,21 @@ export function StackSheet({ id, places, tied, panel, onClose, onPick }: Props) 
   const query = useQuery({ ...stackQuery(id ?? 0), enabled: id !== null });
   return (
     <Sheet open={id !== null} onClose={onClose} title={query.data?.stack.name ?? say.stack}>
-      {id !== null && <Loaded query={query} what={say.fetchingTheStack}>{(detail) => <Body key={detail.stack.id} panel={panel ?? null} detail={detail} places={places} tie={tied.get(detail.stack.id)} onClose={onClose} onPick={onPick} />}</Loaded>}
+      {id !== null && (
+        <Loaded query={query} what={say.fetchingTheStack}>
+          {(detail) => (
+            <Body
+              key={detail.stack.id}
+              panel={panel ?? null}
+              detail={detail}
+              places={places}
+              tie={tied.get(detail.stack.id)}
+              onClose={onClose}
+              onPick={onPick}
+            />
+          )}
+        </Loaded>
+      )}
     </Sheet>
   );
 }
@@ -54,49 +69,38 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
   return (
     <div className="grid gap-4 mt-1">
       <p className="text-soft">
-        <b className="text-ink">{gone ? say.nothingLeft : stack.amount}</b> {say.inside} {detail.place}{detail.facts.container ? say.inIt(detail.facts.container) : ""}, {money(stack.value_minor)}{stack.value_estimated ? " (estimated)" : ""}
-        {stack.name !== stack.food && <><br />{say.keptLike} {stack.food}</>}
-        {tie && <><br /><span className="text-pea font-semibold">{tie.amount} {say.setAsideFor} {tie.name}, {shortDay(tie.on)}</span></>}
+        <b className="text-ink">{gone ? say.nothingLeft : stack.amount}</b> {say.inside} {detail.place}
+        {detail.facts.container ? say.inIt(detail.facts.container) : ""}, {money(stack.value_minor)}
+        {stack.value_estimated ? " (estimated)" : ""}
+        {stack.name !== stack.food && (
+          <>
+            <br />
+            {say.keptLike} {stack.food}
+          </>
+        )}
+        {tie && (
+          <>
+            <br />
+            <span className="text-pea font-semibold">
+              {tie.amount} {say.setAsideFor} {tie.name}, {shortDay(tie.on)}
+            </span>
+          </>
+        )}
       </p>
       <Reserved detail={detail} />
       <Reasons detail={detail} />
       <Doings first={panel} detail={detail} places={places} onClose={onClose} onPick={onPick} />
-      {detail.cautions.length > 0 && <ul className="text-small border-l-4 border-mustard pl-3">{detail.cautions.map((line) => <li key={line}>{line}</li>)}</ul>}
+      {detail.cautions.length > 0 && (
+        <ul className="text-small border-l-4 border-mustard pl-3">
+          {detail.cautions.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
       <About detail={detail} />
       <StackCare detail={detail} />
       <History detail={detail} />
     </div>
-  );
-}
-
-/** What of it is kept for somebody or something, and until when. */
-function Reserved({ detail }: { detail: StackDetail }) {
-  const { act } = useActs();
-  if (detail.reserved.length === 0) return null;
-  return (
-    <ul aria-label={say.setApart} className="grid gap-1">
-      {detail.reserved.map((held) => (
-        <li key={held.id} className="flex items-center gap-2">
-          <span className="grow"><b>{held.amount}</b> {say.keptFor(held.for, held.until && shortDay(held.until))}</span>
-          <Button look="plain" aria-label={say.releaseIt(held.amount, held.for)} onClick={() => act(`/api/reservations/${held.id}/release`, {}, say.releaseIt(held.amount, held.for))}>{say.release}</Button>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function Reasons({ detail }: { detail: StackDetail }) {
-  const { today } = useSession();
-  const stack = detail.stack;
-  return (
-    <section className="board p-3" data-state={stack.state}>
-      <span className="tab-day !text-base">{dayTab(stack)}</span>
-      <h3 className="mt-2">{stack.usable_until ? say.lastGoodDay(dayWords(stack.usable_until, today)) : say.noDateHead}</h3>
-      <p className="text-soft text-small">{stateWords(stack.state)}{detail.safety_until ? say.matterSafety : ""}{say.school} {detail.school}</p>
-      <ol aria-label={say.why} className="list-decimal pl-5 mt-2 grid gap-1 text-small">{detail.steps.map((step, index) => <li key={`${index}-${step}`}>{step}</li>)}</ol>
-      {detail.ripening.length > 0 && <ul className="mt-2 text-small border-l-4 border-pea pl-3">{detail.ripening.map((line) => <li key={line}>{line}</li>)}</ul>}
-      {detail.warnings.map((line) => <p key={line} className="mt-2 font-semibold text-beet">{line}</p>)}
-    </section>
   );
 }
 
@@ -107,16 +111,40 @@ function usePanel(first: string | null, detail: StackDetail, places: Place[]) {
   const possible = DOINGS.filter((doing) => doing.when(detail, places));
   const [key, setKey] = useState<string | null>(first);
   const toggle = (next: string) => setKey((now) => (now === next ? null : next));
-  return { possible, doing: possible.find((one) => one.key === key) ?? null, toggle, close: () => setKey(null), show: setKey };
+  return {
+    possible,
+    doing: possible.find((one) => one.key === key) ?? null,
+    toggle,
+    close: () => setKey(null),
+    show: setKey,
+  };
 }
 
 /** How a letter names what is to be done. */
 const VERBS: Record<string, string> = {
-  take: say.takeIt2, open: say.open, move: say.move, throw: say.throwAway, look: say.look, level: say.level, prepare: say.prepare, store: say.store, portion: say.portion, decant: say.pour, "top-up": say.topUp,
-  correct: say.correct, amend: say.change, "set-apart": say.setApart,
+  take: say.takeIt2,
+  open: say.open,
+  move: say.move,
+  throw: say.throwAway,
+  look: say.look,
+  level: say.level,
+  prepare: say.prepare,
+  store: say.store,
+  portion: say.portion,
+  decant: say.pour,
+  "top-up": say.topUp,
+  correct: say.correct,
+  amend: say.change,
+  "set-apart": say.setApart,
 };
 
-function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {
+function Doings({
+  first,
+  detail,
+  places,
+  onClose,
+  onPick,
+}: Omit<BodyProps, "panel" | "tie"> & { first: string | null }) {
   const { act } = useActs();
   const stack = detail.stack;
   const { possible, doing, toggle, close, show } = usePanel(first, detail, places);
@@ -134,20 +162,53 @@ function Doings({ first, detail, places, onClose, onPick }: Omit<BodyProps, "pan
   };
   const there = Number(stack.on_hand) > 0;
   const one = () => void (there && go("take", {}));
-  useKeys({ t: one, o: () => show("open"), m: () => show("move"), f: () => show("freeze"), l: () => show("look"), x: () => show("throw"), k: () => void travel(`/keeping?food=${stack.food_id}`) }, { within: "sheet" });
+  useKeys(
+    {
+      t: one,
+      o: () => show("open"),
+      m: () => show("move"),
+      f: () => show("freeze"),
+      l: () => show("look"),
+      x: () => show("throw"),
+      k: () => void travel(`/keeping?food=${stack.food_id}`),
+    },
+    { within: "sheet" },
+  );
   const button = (key: string) => {
     const found = possible.find((candidate) => candidate.key === key);
-    return found && <Button key={key} look={found.look === "grave" ? "grave" : "quiet"} aria-expanded={doing?.key === key} onClick={() => toggle(key)}>{found.name}</Button>;
+    return (
+      found && (
+        <Button
+          key={key}
+          look={found.look === "grave" ? "grave" : "quiet"}
+          aria-expanded={doing?.key === key}
+          onClick={() => toggle(key)}
+        >
+          {found.name}
+        </Button>
+      )
+    );
   };
   const rest = possible.filter((candidate) => !FIRST.includes(candidate.key));
   return (
     <section aria-label={say.whatToDo} className="grid gap-3">
       <div className="flex flex-wrap gap-2">
-        {there && <Button look="main" onClick={one}>{stack.open ? say.finishIt : say.takeOne}</Button>}
+        {there && (
+          <Button look="main" onClick={one}>
+            {stack.open ? say.finishIt : say.takeOne}
+          </Button>
+        )}
         {FIRST.map(button)}
-        <Button aria-expanded={more} onClick={() => setMore(!more)}>{more ? say.less : say.moreOnes}</Button>
+        <Button aria-expanded={more} onClick={() => setMore(!more)}>
+          {more ? say.less : say.moreOnes}
+        </Button>
       </div>
-      {more && <div className="flex flex-wrap gap-2" role="group" aria-label={say.moreToDo}>{rest.map((candidate) => button(candidate.key))}<Apart detail={detail} /></div>}
+      {more && (
+        <div className="flex flex-wrap gap-2" role="group" aria-label={say.moreToDo}>
+          {rest.map((candidate) => button(candidate.key))}
+          <Apart detail={detail} />
+        </div>
+      )}
       {doing && <ActPanel key={doing.key} doing={doing} detail={detail} places={places} onDo={go} />}
       {there && <LevelAct stack={stack} onDo={(body) => void go("level", body)} />}
     </section>
@@ -159,32 +220,26 @@ function Apart({ detail }: { detail: StackDetail }) {
   const { act } = useActs();
   const keeper = useSession().person?.role === "keeper";
   const path = `/api/stacks/${detail.stack.id}`;
-  if (detail.facts.quarantined) return keeper ? <Button onClick={() => act(`${path}/clear`, {}, say.backOnShelf(detail.stack.name))}>{say.putBackOnShelf}</Button> : <span className="text-soft">{say.keeperCanLet}</span>;
+  if (detail.facts.quarantined)
+    return keeper ? (
+      <Button onClick={() => act(`${path}/clear`, {}, say.backOnShelf(detail.stack.name))}>{say.putBackOnShelf}</Button>
+    ) : (
+      <span className="text-soft">{say.keeperCanLet}</span>
+    );
   return (
     <>
-      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "pest" }, say.pestsInIt(detail.stack.name))}>{say.pestsFound}</Button>
-      <Button look="grave" onClick={() => act(`${path}/quarantine`, { reason: "recall" }, say.recalled(detail.stack.name))}>{say.recalledIt}</Button>
+      <Button
+        look="grave"
+        onClick={() => act(`${path}/quarantine`, { reason: "pest" }, say.pestsInIt(detail.stack.name))}
+      >
+        {say.pestsFound}
+      </Button>
+      <Button
+        look="grave"
+        onClick={() => act(`${path}/quarantine`, { reason: "recall" }, say.recalled(detail.stack.name))}
+      >
+        {say.recalledIt}
+      </Button>
     </>
-  );
-}
-
-function History({ detail }: { detail: StackDetail }) {
-  const { undo } = useActs();
-  const money = useMoney();
-  return (
-    <section aria-label={say.history}>
-      <h3>{say.history}</h3>
-      <ul>
-        {[...detail.history].reverse().map((row) => (
-          <li key={row.act_id} className="flex gap-2 items-center border-b border-zinc2 py-1.5 text-small">
-            <div className={`grow ${row.undone ? "line-through text-soft" : ""}`}>
-              {row.summary}{row.why ? ` (${row.why.replaceAll("_", " ")})` : ""}
-              <div className="text-soft text-small">{row.person}, {shortDay(row.occurred_on)}{row.amount ? `, ${row.amount}` : ""}{row.value_minor ? `, ${money(Math.abs(row.value_minor))}` : ""}</div>
-            </div>
-            {row.undoable && <Button look="plain" aria-label={say.undo(row.summary)} onClick={() => undo(row.act_id)}>{say.undoIt}</Button>}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

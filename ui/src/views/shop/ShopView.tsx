@@ -8,12 +8,15 @@ import { Board, Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { shortDay } from "../../words/common";
 import { lineBack } from "../../label-line/lineBack";
+import { useInAddress } from "../../app/inAddress";
 import * as say from "../../words/shop";
 
 const SPANS = [3, 7, 14];
 
 export default function ShopView() {
-  const [days, setDays] = useState(7);
+  const [said, setSaid] = useInAddress("days", "7", (text) => SPANS.includes(Number(text)));
+  const days = Number(said);
+  const setDays = (span: number) => setSaid(String(span));
   const query = useQuery(missingQuery(days));
   const money = useMoney();
   return (

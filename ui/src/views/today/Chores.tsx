@@ -23,24 +23,68 @@ export function Chores({ today }: { today: Today }) {
       <ul className="mt-1">
         {today.thaw.map((task) => (
           <li key={`${task.meal_id}-${task.lot_id}`} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0">{say.takeOutThaw} <b>{task.amount} {task.name}</b><span className="block text-soft text-small">{say.fromIt} {task.place}{say.forIt} <Link className="underline" to={`/meals/${task.meal_id}`}>{task.meal}</Link>{say.about} {task.hours} {say.hoursInFridge}</span></span>
-            <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>{say.thaw}</Link>
+            <span className="grow min-w-0">
+              {say.takeOutThaw}{" "}
+              <b>
+                {task.amount} {task.name}
+              </b>
+              <span className="block text-soft text-small">
+                {say.fromIt} {task.place}
+                {say.forIt}{" "}
+                <Link className="underline" to={`/meals/${task.meal_id}`}>
+                  {task.meal}
+                </Link>
+                {say.about} {task.hours} {say.hoursInFridge}
+              </span>
+            </span>
+            <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>
+              {say.thaw}
+            </Link>
           </li>
         ))}
         {today.care.map((row) => (
           <li key={row.id} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0"><b>{row.title}</b><span className="block text-soft text-small">{[row.place, row.late_days > 0 ? say.late(row.late_days) : "today"].filter(Boolean).join(", ")}{row.lot_id !== null ? <>, <Link className="underline" to={`/shelf?stack=${row.lot_id}`}>{say.theStack}</Link></> : row.place_id !== null ? <>, <Link className="underline" to={`/places?place=${row.place_id}`}>{say.thePlace}</Link></> : null}</span></span>
-            <Button aria-label={say.done(row.title)} onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>{say.doneNow}</Button>
+            <span className="grow min-w-0">
+              <b>{row.title}</b>
+              <span className="block text-soft text-small">
+                {[row.place, row.late_days > 0 ? say.late(row.late_days) : "today"].filter(Boolean).join(", ")}
+                {row.lot_id !== null ? (
+                  <>
+                    ,{" "}
+                    <Link className="underline" to={`/shelf?stack=${row.lot_id}`}>
+                      {say.theStack}
+                    </Link>
+                  </>
+                ) : row.place_id !== null ? (
+                  <>
+                    ,{" "}
+                    <Link className="underline" to={`/places?place=${row.place_id}`}>
+                      {say.thePlace}
+                    </Link>
+                  </>
+                ) : null}
+              </span>
+            </span>
+            <Button aria-label={say.done(row.title)} onClick={() => act(`/api/care/${row.id}/done`, {}, row.title)}>
+              {say.doneNow}
+            </Button>
           </li>
         ))}
         {today.counts_due.map((place) => (
           <li key={place.place_id} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0">{say.countIt} <b>{place.place}</b><span className="block text-soft text-small">{place.reason}</span></span>
-            <Button aria-label={say.countPlace(place.place)} onClick={() => void begin(place)}>{say.countIt}</Button>
+            <span className="grow min-w-0">
+              {say.countIt} <b>{place.place}</b>
+              <span className="block text-soft text-small">{place.reason}</span>
+            </span>
+            <Button aria-label={say.countPlace(place.place)} onClick={() => void begin(place)}>
+              {say.countIt}
+            </Button>
           </li>
         ))}
       </ul>
-      <Button look="plain" className="!px-0" aria-expanded={adding} onClick={() => setAdding(!adding)}>{say.rememberSomething}</Button>
+      <Button look="plain" className="!px-0" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+        {say.rememberSomething}
+      </Button>
       {adding && <NewCare target={{}} today={today.today} onDone={() => setAdding(false)} />}
     </Board>
   );

@@ -38,7 +38,7 @@ function TodayPage({ today }: { today: Today }) {
         <Welcome />
       ) : (
         <div className="grid gap-3 wide:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-start">
-          {/* What hands have to do, what turns and what needs somebody stand on the first screen; the rest is folded. */}
+          {/* What hands have to do, what turns and what needs somebody stand on the first screen. */}
           <div className="grid gap-3 phone:contents">
             <div className="phone:order-1">
               <Chores today={today} />
