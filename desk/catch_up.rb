@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "after"
+require_relative "redate_stacks"
 require_relative "room"
 
 module NutShelf
@@ -26,7 +26,7 @@ module NutShelf
           room.house.household.bump if added.positive? || room.household.dated_by != Redate::RULES
           next 0 if room.household.dated_by == Redate::RULES
 
-          changed = After.new(room, nil).redate(room.house.lots.all)
+          changed = RedateStacks.new(room, nil).redate(room.house.lots.all)
           room.house.household.update(dated_by: Redate::RULES)
           changed
         end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 
 module NutShelf
   module Desk
@@ -25,7 +25,7 @@ module NutShelf
               next_on: first
             }
           )
-        After.new(room, added).follow if input[:holds_days]
+        RedateStacks.new(room, added).follow if input[:holds_days]
         done(added, care_id: id)
       end
 

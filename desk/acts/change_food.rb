@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 require_relative "../food_facts"
 
 module NutShelf
@@ -34,7 +34,7 @@ module NutShelf
         changed = entry("change_food", "Changed #{food.name}#{" to #{changes[:name]}" if changes.key?(:name)}")
         changed.alter("food", food, changes) if changes.any?
         packs.each { |pack| house.packs.ensure(food_id: food.id, **pack) }
-        done(changed, food_id: food.id, redated: After.new(room, changed).follow)
+        done(changed, food_id: food.id, redated: RedateStacks.new(room, changed).follow)
       end
 
       def shown(food)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 require_relative "../in_celsius"
 
 module NutShelf
@@ -32,7 +32,7 @@ module NutShelf
         changes[:fill_said_on] = room.today if changes.key?(:fill_percent)
         changed = entry("change_place", "Changed #{place.name}#{" to #{changes[:name]}" if changes[:name]}")
         changed.alter("place", place, changes)
-        done(changed, place_id: place.id, redated: After.new(room, changed).follow)
+        done(changed, place_id: place.id, redated: RedateStacks.new(room, changed).follow)
       end
 
       def check(place, changes)

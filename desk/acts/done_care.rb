@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 require_relative "../../core/care/schedule"
 
 module NutShelf
@@ -20,7 +20,7 @@ module NutShelf
         cared = entry("care", "Done: #{rule.title}")
         following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: room.today).next_on
         cared.alter("care", rule, { done_on: room.today, next_on: following })
-        After.new(room, cared).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        RedateStacks.new(room, cared).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
         done(cared, care_id: rule.id)
       end
     end

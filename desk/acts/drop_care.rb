@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 
 module NutShelf
   module Desk
@@ -16,7 +16,7 @@ module NutShelf
 
         dropped = entry("drop_care", "No more: #{rule.title}")
         dropped.alter("care", rule, { archived_at: Time.now.utc.iso8601 })
-        After.new(room, dropped).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        RedateStacks.new(room, dropped).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
         done(dropped, care_id: rule.id)
       end
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 
 module NutShelf
   module Desk
@@ -22,7 +22,7 @@ module NutShelf
             "No own keeping time any more for #{room.catalog.foods[rule.scope]&.name || rule.scope}"
           )
         dropped.alter("keeping", rule, { removed: true })
-        done(dropped, redated: After.new(room, dropped).follow)
+        done(dropped, redated: RedateStacks.new(room, dropped).follow)
       end
     end
   end

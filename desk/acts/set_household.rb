@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 
 module NutShelf
   module Desk
@@ -39,7 +39,7 @@ module NutShelf
             end
           )
         set.alter("household", row, changes)
-        done(set, redated: After.new(room, set).follow)
+        done(set, redated: RedateStacks.new(room, set).follow)
       end
 
       # Prices that are stored are in the old money, and nobody here knows the rate.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 require_relative "../../core/dating/own_time"
 
 module NutShelf
@@ -20,7 +20,7 @@ module NutShelf
         refuse_unsafe(food, row)
         set = entry("set_keeping", "Own keeping time for #{food.name}: #{input[:low]} to #{input[:high]} days")
         write(set, row)
-        done(set, food_id: input[:food_id], redated: After.new(room, set).follow)
+        done(set, food_id: input[:food_id], redated: RedateStacks.new(room, set).follow)
       end
 
       # Of the kind of the shipped row it stands beside; what no row speaks of is a matter of quality.

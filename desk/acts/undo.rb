@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../after"
+require_relative "../redate_stacks"
 require_relative "../sound"
 
 module NutShelf
@@ -123,7 +123,7 @@ module NutShelf
           end
           noted(undo, event, before)
         end
-        After.new(room, undo).follow(@records)
+        RedateStacks.new(room, undo).follow(@records)
       end
 
       # What an act made goes out of sight, unless something stands there or is kept of it by another act. Where it was

@@ -6,7 +6,7 @@ module NutShelf
   module Desk
     # Dates follow from rules, places and care: when one of those changes, the stacks it touches are dated anew in
     # the same transaction. The dates are derived, so they are no event of their own.
-    class After
+    class RedateStacks
       # Which facts of a record dates follow from.
       DATING = {
         "household" => %w[school], "place" => %w[kind low_c high_c name],
