@@ -88,7 +88,7 @@ module NutShelf
             super()
           end
           after_close_account do
-            Store::Doors.leave_everywhere(db, account_id)
+            Store::Access.leave_everywhere(db, account_id)
             super()
           end
         end

@@ -4,7 +4,7 @@ require "securerandom"
 require_relative "../boot/office"
 require_relative "../boot/restore"
 require_relative "../store/backup"
-require_relative "../store/doors"
+require_relative "../store/access"
 
 # The owner's side of backup and restore: it steps over the wall, so it is no act and no route.
 def owner(name)
@@ -33,7 +33,7 @@ def links(db, household)
       for_account_id: row[:account_id],
       name: row[:name],
       role: row[:role],
-      token_hash: NutShelf::Store::Doors.hash(token)
+      token_hash: NutShelf::Store::Access.hash(token)
     )
     puts "  #{row[:name]} (#{row[:email]}): /join##{token}"
   end

@@ -3,7 +3,7 @@
 require_relative "care"
 require_relative "containers"
 require_relative "counts"
-require_relative "doors"
+require_relative "access"
 require_relative "foods"
 require_relative "households"
 require_relative "ledger"
@@ -43,7 +43,7 @@ module NutShelf
         :usage,
         :care,
         :containers,
-        :doors,
+        :access,
         :readings,
         :db
 
@@ -67,7 +67,7 @@ module NutShelf
         @usage = Usage.new(db, household_id)
         @care = Care.new(db, household_id)
         @containers = Containers.new(db, household_id)
-        @doors = Doors.new(db, household_id)
+        @access = Access.new(db, household_id)
         @readings = Readings.new(db, household_id)
       end
     end

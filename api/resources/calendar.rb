@@ -4,7 +4,7 @@ require_relative "../base"
 require_relative "../../desk/calendar_of"
 require_relative "../../desk/thawing"
 require_relative "../../desk/plan"
-require_relative "../../store/doors"
+require_relative "../../store/access"
 
 module NutShelf
   module Api
@@ -15,7 +15,7 @@ module NutShelf
       get("/:token.ics") do
         token = params[:token].to_s
         household =
-          token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Doors.calendar(db, token) }
+          token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Access.calendar(db, token) }
         household or refuse("not_found", "There is no such calendar.", "Ask for a new address.")
         office.database.within(household) do |db|
           content_type "text/calendar", charset: "utf-8"

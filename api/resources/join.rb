@@ -2,7 +2,7 @@
 
 require_relative "../base"
 require_relative "../passwords"
-require_relative "../../store/doors"
+require_relative "../../store/access"
 require_relative "../../store/accounts"
 
 module NutShelf
@@ -32,7 +32,7 @@ module NutShelf
 
       helpers do
         def invitation(token)
-          office.database.outside { |db| Store::Doors.invitation(db, token) } || used_up
+          office.database.outside { |db| Store::Access.invitation(db, token) } || used_up
         end
 
         def used_up
@@ -54,12 +54,12 @@ module NutShelf
         end
 
         def welcome(db, input, hash, signed_in)
-          found = Store::Doors.invitation(db, input[:token]) || used_up
+          found = Store::Access.invitation(db, input[:token]) || used_up
           Store::Accounts.enter(db, found.household_id)
           refuse_member(db, signed_in, found) if signed_in
           refuse_known(db, input) unless signed_in || found.for_account_id
           # Two who hold the same link: only the first gets in.
-          used_up if Store::Doors.new(db, found.household_id).use_invitation(found.id).zero?
+          used_up if Store::Access.new(db, found.household_id).use_invitation(found.id).zero?
           Store::Households.new(db, found.household_id).bump
           return again(db, found.for_account_id, hash) if found.for_account_id
 

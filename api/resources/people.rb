@@ -20,7 +20,7 @@ module NutShelf
             people: room.house.household.people.map { |row| person(row) },
             members:
               if room.caller.keeper?
-                room.house.doors.members.map do |row|
+                room.house.access.members.map do |row|
                   { **row.to_h, email: row.email, you: row.account_id == room.caller.account_id }
                 end
               else
@@ -28,7 +28,7 @@ module NutShelf
               end,
             invitations:
               if room.caller.keeper?
-                room.house.doors.invitations.map do |row|
+                room.house.access.invitations.map do |row|
                   { id: row.id, name: row.name, role: row.role, expires_at: row.expires_at.utc.iso8601 }
                 end
               else
@@ -37,7 +37,7 @@ module NutShelf
             feeds:
               room
                 .house
-                .doors
+                .access
                 .feeds
                 .select { |row| row.account_id == room.caller.account_id }
                 .map { |row| { id: row.id, made_at: row.made_at.utc.iso8601 } },

@@ -12,7 +12,7 @@ module NutShelf
 
       # @param input [Hash] :account_id, :role or nil to let go
       def perform(input)
-        members = house.doors.members
+        members = house.access.members
         member = members.find { |row| row.account_id == input[:account_id] } or
           raise Store::Missing, "There is no such member here."
         last = member.role == "keeper" && input[:role] != "keeper" && members.one? { |row| row.role == "keeper" }
@@ -24,7 +24,7 @@ module NutShelf
           )
         end
 
-        input[:role] ? house.doors.set_role(member.account_id, input[:role]) : house.doors.leave(member.account_id)
+        input[:role] ? house.access.set_role(member.account_id, input[:role]) : house.access.leave(member.account_id)
         { account_id: member.account_id }
       end
     end

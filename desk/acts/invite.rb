@@ -16,7 +16,7 @@ module NutShelf
       def perform(input)
         token = SecureRandom.urlsafe_base64(24)
         id =
-          house.doors.invite(
+          house.access.invite(
             token: token,
             account_id: room.caller.account_id,
             name: input[:name].strip,

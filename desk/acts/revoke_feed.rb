@@ -10,7 +10,7 @@ module NutShelf
 
       # @param input [Hash] :feed_id
       def perform(input)
-        own = house.doors.feeds.find { |row| row.id == input[:feed_id] }
+        own = house.access.feeds.find { |row| row.id == input[:feed_id] }
         raise Store::Missing, "There is no such feed here." unless own
         unless room.caller.keeper? || own.account_id == room.caller.account_id
           raise Forbidden.new(
@@ -20,7 +20,7 @@ module NutShelf
           )
         end
 
-        house.doors.revoke_feeds(input[:feed_id])
+        house.access.revoke_feeds(input[:feed_id])
         { feed_id: input[:feed_id] }
       end
     end

@@ -12,7 +12,7 @@ module NutShelf
 
       # @param input [Hash] :invitation_id
       def perform(input)
-        if house.doors.revoke_invitation(input[:invitation_id]).zero?
+        if house.access.revoke_invitation(input[:invitation_id]).zero?
           raise Store::Missing, "There is no such invitation here; it may be used already."
         end
 

@@ -416,7 +416,7 @@ RSpec.describe "The door", :api do
     expect(ask("/api/session")).to include("signed_in" => false, "account" => nil)
     get(feed)
     expect(status).to eq(404)
-    expect(inside(ines) { |house| house.doors.members.map(&:account_id) }).to eq([other])
+    expect(inside(ines) { |house| house.access.members.map(&:account_id) }).to eq([other])
   end
 
   it "slows guessing at the door" do

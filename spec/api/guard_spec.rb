@@ -162,7 +162,7 @@ RSpec.describe "The guard", :api do
       sign_in(tomas)
       feed = tell("/api/feeds")["path"]
       link = tell("/api/members/invite", { name: "Guest", role: "keeper" })["path"].split("#").last
-      inside(ines) { |house| house.doors.leave(tomas.account_id) }
+      inside(ines) { |house| house.access.leave(tomas.account_id) }
       get("/api/stacks")
       expect(status).to eq(401)
       get(feed)

@@ -64,7 +64,7 @@ RSpec.describe "The household", :api do
         for_account_id: ines.account_id,
         name: "Ines",
         role: "keeper",
-        token_hash: NutShelf::Store::Doors.hash(token)
+        token_hash: NutShelf::Store::Access.hash(token)
       )
     end
     email = office.database.outside { |db| db[:accounts].where(id: ines.account_id).get(:email) }

@@ -71,7 +71,7 @@ RSpec.describe "Taking back" do
       NutShelf::Desk::Forbidden,
       /Only a keeper/
     )
-    inside(ines) { |house| house.doors.leave(wren.account_id) }
+    inside(ines) { |house| house.access.leave(wren.account_id) }
     expect { tin(wren) }.to raise_error(NutShelf::Desk::Forbidden, /do not belong/)
   end
 

@@ -65,7 +65,7 @@ module HouseSupport
 
   # @return [Caller] the same person with another role
   def joined(who, role)
-    inside(who) { |house| house.doors.set_role(who.account_id, role) } unless role == who.role
+    inside(who) { |house| house.access.set_role(who.account_id, role) } unless role == who.role
     NutShelf::Desk::Caller.new(**who.to_h, role: role)
   end
 

@@ -7,7 +7,7 @@ require_relative "table"
 module NutShelf
   module Store
     # Ways in for those who hold a secret link: invitations and calendar feeds. Only the hash of a link is kept.
-    class Doors < Table
+    class Access < Table
       # @return [String] what is kept of a link's secret
       def self.hash(token) = Digest::SHA256.hexdigest(token)
 
@@ -23,7 +23,7 @@ module NutShelf
 
       # @return [Integer] id
       def invite(token:, account_id:, name:, role:)
-        insert(:invitations, token_hash: Doors.hash(token), account_id: account_id, name: name, role: role)
+        insert(:invitations, token_hash: Access.hash(token), account_id: account_id, name: name, role: role)
       end
 
       # SELECT ... FROM invitations WHERE used_at IS NULL AND revoked_at IS NULL AND expires_at > now()
@@ -50,7 +50,7 @@ module NutShelf
         rows(:calendar_feeds).where(account_id: account_id, revoked_at: nil).update(
           revoked_at: Sequel::CURRENT_TIMESTAMP
         )
-        insert(:calendar_feeds, token_hash: Doors.hash(token), account_id: account_id)
+        insert(:calendar_feeds, token_hash: Access.hash(token), account_id: account_id)
       end
 
       # @return [Array<Rows::Feed>] calendar feeds that are open
