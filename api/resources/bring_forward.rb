@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../views/crossed_view"
+require_relative "../views/breach_view"
 require_relative "../../desk/bring_forward_of"
 
 module NutShelf
@@ -11,7 +11,7 @@ module NutShelf
       get("/") do
         view(:stock, :rules) do |room|
           of = Desk::BringForwardOf.new(room)
-          { items: of.items.map { |item| item(room, of, item) }, crossed: CrossedView.call(room) }
+          { items: of.items.map { |item| item(room, of, item) }, crossed: BreachView.call(room) }
         end
       end
 

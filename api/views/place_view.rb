@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../desk/at_risk"
-require_relative "crossed_view"
+require_relative "breach_view"
 require_relative "stack_view"
 
 module NutShelf
@@ -35,7 +35,7 @@ module NutShelf
         {
           place: PlaceView.row(@place, stacks.size, !@room.house.places.photo(@place.id).nil?),
           room_left: room_left,
-          warnings: [*wrong(stacks), *CrossedView.call(@room, @place.id)],
+          warnings: [*wrong(stacks), *BreachView.call(@room, @place.id)],
           at_risk: Desk::AtRisk.new(@room).in_place(@place.id).map { |stack| @view.call(stack) }
         }
       end

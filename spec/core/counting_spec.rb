@@ -281,18 +281,18 @@ RSpec.describe "Between the shelves" do
 
   it "sees the newer standing where it would be eaten first" do
     crossed =
-      NutShelf::Core::Crossed.pair(
+      NutShelf::Core::RotationBreaches.pair(
         [held(1, 400, "2028-01-01"), held(2, 400, "2027-02-01", working: false)],
         on: day("2026-11-24")
       )
     expect([crossed.near.id, crossed.far.id]).to eq([1, 2])
     expect(
-      NutShelf::Core::Crossed.pair(
+      NutShelf::Core::RotationBreaches.pair(
         [held(1, 400, "2027-02-10"), held(2, 400, "2027-02-01", working: false)],
         on: day("2026-11-24")
       )
     ).to be_nil
-    expect(NutShelf::Core::Crossed.pair([held(1, 400, "2027-02-10")], on: day("2026-11-24"))).to be_nil
+    expect(NutShelf::Core::RotationBreaches.pair([held(1, 400, "2027-02-10")], on: day("2026-11-24"))).to be_nil
   end
 
   def cursor(food, *stacks)

@@ -3,7 +3,7 @@
 require "prop_check"
 require_relative "support"
 require_relative "../../core/rotation/bring_forward"
-require_relative "../../core/rotation/crossed"
+require_relative "../../core/rotation/rotation_breaches"
 require_relative "../../core/rotation/shelf"
 
 RSpec.describe NutShelf::Core::Order do
@@ -133,7 +133,7 @@ RSpec.describe NutShelf::Core::Order do
     end
   end
 
-  describe NutShelf::Core::Crossed do
+  describe NutShelf::Core::RotationBreaches do
     def pair(*stacks)
       described_class.pair(stacks, on: day("2026-11-24"))&.then { |found| [found.near.id, found.far.id] }
     end

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-require_relative "../../core/rotation/crossed"
+require_relative "../../core/rotation/rotation_breaches"
 require_relative "stack_view"
 
 module NutShelf
   module Api
     # Foods whose newer stack stands at hand while the older waits elsewhere.
-    module CrossedView
+    module BreachView
       module_function
 
       # @param room [Desk::Room]
@@ -14,7 +14,7 @@ module NutShelf
       # @return [Array<Hash>] :kind, :stack (the older one) and :text
       def call(room, place_id = nil)
         view = StackView.new(room)
-        pairs = Core::Crossed.pairs(room.shelf)
+        pairs = Core::RotationBreaches.pairs(room.shelf)
         pairs = pairs.select { |pair| [pair.near, pair.far].any? { |stack| stack.place_id == place_id } } if place_id
         pairs.map { |pair| { kind: "crossed", stack: view.call(pair.far), text: pair.words } }
       end

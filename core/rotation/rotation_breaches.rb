@@ -8,7 +8,7 @@ module NutShelf
   module Core
     # The same food in two places so that the newer would be eaten first: what stands at hand turns later than what
     # stands further off.
-    module Crossed
+    module RotationBreaches
       # `near` would be taken, `far` should be. Frozen.
       Pair =
         Value.of(:near, :far) do
