@@ -34,7 +34,7 @@ module NutShelf
         "/api/recall" => Recall,
         "/api/keeping" => Keeping,
         "/api/people" => People,
-        "/api/ways" => Ways,
+        "/api/ways" => HouseholdSettings,
         "/api/members" => Members,
         "/api/join" => Join,
         "/api/calendar" => Calendar,

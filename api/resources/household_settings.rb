@@ -5,8 +5,8 @@ require_relative "../../desk/acts/set_household"
 
 module NutShelf
   module Api
-    # The household's ways: school, windows, rhythm.
-    class Ways < Base
+    # The settings of a household: school, windows, rhythm.
+    class HouseholdSettings < Base
       post("/") { act(Desk::SetHousehold, body_as("SetHousehold")) }
     end
   end
