@@ -9,7 +9,7 @@ require_relative "shelf_work"
 require_relative "../boot/office"
 require_relative "../store/accounts"
 require_relative "../desk/household_maker"
-require_relative "../desk/lexicon_of"
+require_relative "../desk/household_lexicon"
 Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each do |file|
   require_relative "../desk/acts/#{File.basename(file, ".rb")}"
 end

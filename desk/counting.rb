@@ -3,7 +3,7 @@
 require_relative "../core/counting/difference"
 require_relative "../core/counting/match"
 require_relative "new_stack"
-require_relative "usage_of"
+require_relative "usage_rates"
 require_relative "../core/value"
 
 module NutShelf
@@ -46,7 +46,7 @@ module NutShelf
       # @return [Array<Differing>]
       def differing(lots = changing_lots, candidates: true)
         @room.know_foods(lots.values.map(&:food_id))
-        @usage = UsageOf.new(@room, food_ids: lots.values.map(&:food_id).uniq)
+        @usage = UsageRates.new(@room, food_ids: lots.values.map(&:food_id).uniq)
         changing.filter_map { |line| changed(line, lots.fetch(line.lot_id)) } +
           besides.map { |line| unexpected(line, candidates) }
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/counting/doubt"
-require_relative "usage_of"
+require_relative "usage_rates"
 require_relative "../core/value"
 
 module NutShelf
@@ -19,8 +19,8 @@ module NutShelf
       private_constant :Need
 
       # @param room [Room]
-      # @param usage [UsageOf]
-      def initialize(room, usage: UsageOf.new(room))
+      # @param usage [UsageRates]
+      def initialize(room, usage: UsageRates.new(room))
         @room = room
         @usage = usage
       end

@@ -36,7 +36,7 @@ module NutShelf
         reckon(place, stacks.size, doubtful)
       end
 
-      def usage = @usage ||= UsageOf.new(@room)
+      def usage = @usage ||= UsageRates.new(@room)
 
       def reckon(place, stacks, doubtful)
         Core::Due.new(

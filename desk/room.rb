@@ -5,7 +5,7 @@ require_relative "../core/quantity/stack_words"
 require_relative "../core/value"
 require_relative "../store/house"
 require_relative "envelope"
-require_relative "shelf_of"
+require_relative "shelf_loader"
 
 module NutShelf
   module Desk
@@ -99,7 +99,7 @@ module NutShelf
       def shelf
         @shelf ||= begin
           every_food
-          kept(:shelf, :stock, :rules) { ShelfOf.new(self).drawn(drawn_before) }.shelf
+          kept(:shelf, :stock, :rules) { ShelfLoader.new(self).drawn(drawn_before) }.shelf
         end
       end
 
@@ -107,7 +107,7 @@ module NutShelf
       def held = @held ||= house.reservations.held(today)
 
       # @return [Core::Openings] what becomes of a pack here once it is opened
-      def openings = @openings ||= kept(:openings, :rules) { ShelfOf.new(self).openings }
+      def openings = @openings ||= kept(:openings, :rules) { ShelfLoader.new(self).openings }
 
       # @param id [Integer]
       # @return [Core::Place] in use or not
@@ -174,13 +174,13 @@ module NutShelf
       # @param place_ids [Array<Integer>] in walking order
       # @return [Array<Core::Stack>] what stands there, as a hand meets it
       def stacks_in(place_ids)
-        found = ShelfOf.new(self).of(house.lots.narrow_in(place_ids))
+        found = ShelfLoader.new(self).of(house.lots.narrow_in(place_ids))
         found.sort_by { |stack| [place_ids.index(stack.place_id), *Core::Order.in_hand(stack, food(stack.food_id))] }
       end
 
       # @param ids [Array<Integer>]
       # @return [Array<Core::Stack>] those of them that ever were, first date first
-      def stacks(ids) = ShelfOf.new(self).of(house.lots.narrow_of(ids))
+      def stacks(ids) = ShelfLoader.new(self).of(house.lots.narrow_of(ids))
 
       # @return [Core::Food]
       def food(id)

@@ -5,7 +5,7 @@ require "digest"
 require_relative "../exchange/stock_rows"
 require_relative "deadline"
 require_relative "belonging"
-require_relative "lexicon_of"
+require_relative "household_lexicon"
 
 module NutShelf
   module Desk
@@ -115,7 +115,7 @@ module NutShelf
 
       private
 
-      def words = @words ||= LexiconOf.new(@room)
+      def words = @words ||= HouseholdLexicon.new(@room)
 
       # @return [String] the kind of place such food belongs into as it is bought
       def belongs(food_id) = food_id ? belonging.kinds(@room.food_row(food_id)).first : "cupboard"

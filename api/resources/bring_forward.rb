@@ -2,7 +2,7 @@
 
 require_relative "../base"
 require_relative "../views/breach_view"
-require_relative "../../desk/bring_forward_of"
+require_relative "../../desk/replenishment"
 
 module NutShelf
   module Api
@@ -10,7 +10,7 @@ module NutShelf
     class BringForward < Base
       get("/") do
         view(:stock, :rules) do |room|
-          of = Desk::BringForwardOf.new(room)
+          of = Desk::Replenishment.new(room)
           { items: of.items.map { |item| item(room, of, item) }, crossed: BreachView.call(room) }
         end
       end

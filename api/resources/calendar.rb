@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../../desk/calendar_of"
+require_relative "../../desk/calendar_entries"
 require_relative "../../desk/thawing"
 require_relative "../../desk/plan"
 require_relative "../../store/access"
@@ -28,7 +28,7 @@ module NutShelf
         def feed(room)
           thawing = Desk::Thawing.new(room, Desk::Plan.new(room)).tasks
           Exchange::CalendarFeed.new(room.household.name, room.today.to_time.utc, house: room.household.uid).write(
-            Desk::CalendarOf.new(room, thawing).entries
+            Desk::CalendarEntries.new(room, thawing).entries
           )
         end
       end

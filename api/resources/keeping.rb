@@ -6,7 +6,7 @@ require_relative "../../core/reference/guide"
 %w[archive_food change_food drop_keeping merge_food].each { |name| require_relative "../../desk/acts/#{name}" }
 require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
-require_relative "../../desk/usage_of"
+require_relative "../../desk/usage_rates"
 require_relative "../views/food_view"
 
 module NutShelf
@@ -147,7 +147,7 @@ module NutShelf
         end
 
         def figures(room, row)
-          rate = Desk::UsageOf.new(room).rate(row.id, row.dimension)
+          rate = Desk::UsageRates.new(room).rate(row.id, row.dimension)
           {
             dimension: row.dimension,
             weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil,

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../../desk/labels_of"
+require_relative "../../desk/stack_labels"
 require_relative "../../exchange/label_sheet"
 require_relative "../../exchange/pdf_picture"
 
@@ -89,7 +89,7 @@ module NutShelf
           end
           caller = caller!
           office.database.within(caller.household_id) do |db|
-            Desk::LabelsOf
+            Desk::StackLabels
               .new(Desk::Room.new(office, caller, db), address)
               .of(ids)
               .flat_map { |label| [label] * copies }

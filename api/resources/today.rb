@@ -3,7 +3,7 @@
 require_relative "../base"
 require_relative "../views/plan_view"
 require_relative "../views/stack_view"
-require_relative "../../desk/today_of"
+require_relative "../../desk/todays_work"
 require_relative "care"
 
 module NutShelf
@@ -16,7 +16,7 @@ module NutShelf
       get("/") do
         view(:stock, :plan, :people, :rules) do |room|
           @room = room
-          @of = Desk::TodayOf.new(room)
+          @of = Desk::TodaysWork.new(room)
           @plan = PlanView.new(room, @of.plan)
           @view = StackView.new(room)
           {

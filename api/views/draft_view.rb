@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../desk/belonging"
-require_relative "../../desk/lexicon_of"
+require_relative "../../desk/household_lexicon"
 require_relative "../../desk/new_stack"
 require_relative "../../desk/redate"
 require_relative "scan_view"
@@ -16,7 +16,7 @@ module NutShelf
       # @param room [Desk::Room]
       def initialize(room)
         @room = room
-        @words = Desk::LexiconOf.new(room)
+        @words = Desk::HouseholdLexicon.new(room)
       end
 
       # @param text [String]

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/scan/scan"
-require_relative "../../desk/lexicon_of"
+require_relative "../../desk/household_lexicon"
 require_relative "stack_view"
 
 module NutShelf

@@ -3,7 +3,7 @@
 require_relative "../../core/dating/cautions"
 require_relative "../../core/dating/ripening"
 require_relative "../../desk/signs"
-require_relative "../../desk/usage_of"
+require_relative "../../desk/usage_rates"
 require_relative "../../core/reference/wrapping"
 require_relative "../resources/care"
 require_relative "act_view"
@@ -120,7 +120,7 @@ module NutShelf
           %w[cupboard fridge].map do |kind|
             @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0
           end
-        per_day = @room.then { |room| Desk::UsageOf.new(room).rate(@lot.food_id, "count").daily }
+        per_day = @room.then { |room| Desk::UsageRates.new(room).rate(@lot.food_id, "count").daily }
         per_day = 1r unless per_day.positive?
         Core::Ripening.new(
           count: @lot.on_hand.to_i,

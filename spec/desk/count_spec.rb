@@ -269,7 +269,7 @@ RSpec.describe "Counting" do
     finish(count)
     rate =
       inside(ines) do |house|
-        NutShelf::Desk::UsageOf.new(NutShelf::Desk::Room.new(office, ines, house.db)).rate(
+        NutShelf::Desk::UsageRates.new(NutShelf::Desk::Room.new(office, ines, house.db)).rate(
           food_id(ines, "white-rice"),
           "mass"
         )

@@ -25,7 +25,7 @@ RSpec.describe "Foods of a household" do
 
   def read(text)
     office.database.within(ines.household_id) do |db|
-      NutShelf::Desk::LexiconOf.new(NutShelf::Desk::Room.new(office, ines, db)).reader.read(text, today: clock.today)
+      NutShelf::Desk::HouseholdLexicon.new(NutShelf::Desk::Room.new(office, ines, db)).reader.read(text, today: clock.today)
     end
   end
 

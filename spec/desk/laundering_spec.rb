@@ -116,7 +116,7 @@ RSpec.describe "Dates in hands" do
     office.database.still(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db, still: true).shelf }
   end
 
-  def shelf_as_read = in_room(ines) { |room| NutShelf::Desk::ShelfOf.new(room.tap(&:every_food)).whole }
+  def shelf_as_read = in_room(ines) { |room| NutShelf::Desk::ShelfLoader.new(room.tap(&:every_food)).whole }
 
   def dates
     inside(ines) do |house|

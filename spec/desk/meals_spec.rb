@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
-require_relative "../../desk/bring_forward_of"
+require_relative "../../desk/replenishment"
 
 RSpec.describe "Meals from the shelf" do
   let(:ines) { household! }
@@ -192,7 +192,7 @@ RSpec.describe "Meals from the shelf" do
     clock.day = HouseSupport::TODAY
     rate = lambda do
       office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::UsageOf
+        NutShelf::Desk::UsageRates
           .new(NutShelf::Desk::Room.new(office, ines, db))
           .rate(food_id(ines, "white-rice"), "mass")
           .weekly
@@ -218,7 +218,7 @@ RSpec.describe "Meals from the shelf" do
     act(:Look, ines, { lot_id: bad, result: "bad" })
     items =
       office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(office, ines, db)).items
       end
     expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stack.id } }).to eq([back])
   end
@@ -230,7 +230,7 @@ RSpec.describe "Meals from the shelf" do
     act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
     item =
       office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::BringForwardOf.new(NutShelf::Desk::Room.new(office, ines, db)).items.first
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(office, ines, db)).items.first
       end
     expect(item).to have_attributes(food_id: other, food: have_attributes(key: "own-honey"))
   end

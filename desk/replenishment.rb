@@ -4,12 +4,12 @@ require_relative "../core/quantity/hand_words"
 require_relative "../core/rotation/bring_forward"
 require_relative "../core/value"
 require_relative "redate"
-require_relative "usage_of"
+require_relative "usage_rates"
 
 module NutShelf
   module Desk
     # What to bring from backstock to the working shelf, food by food, oldest first.
-    class BringForwardOf
+    class Replenishment
       # One food: its working amount in grams and where that comes from (`own` when the household said so, `steps`),
       # what stands at hand, what to bring and where to. Frozen.
       Item = Core::Value.of(:food_id, :food, :amount_g, :pack_g, :own, :list, :steps, :to_place)
@@ -18,7 +18,7 @@ module NutShelf
       def initialize(room)
         @room = room
         @shelf = room.shelf
-        @usage = UsageOf.new(room)
+        @usage = UsageRates.new(room)
       end
 
       # @return [Array<Item>] foods that need something brought, the emptiest first

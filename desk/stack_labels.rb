@@ -5,7 +5,7 @@ require_relative "../exchange/label_sheet"
 module NutShelf
   module Desk
     # What stands on a stack's label. Directions stay with the stack when the box is thrown away.
-    class LabelsOf
+    class StackLabels
       EVENTS = {
         "opened" => "opened", "frozen" => "frozen", "thawed" => "thawed", "cut" => "cut", "cooked" => "cooked"
       }.freeze

@@ -6,7 +6,7 @@ require_relative "../core/usage/weeks"
 module NutShelf
   module Desk
     # How fast each food goes in this household, from one query of the ledger.
-    class UsageOf
+    class UsageRates
       NONE = Core::Rate.of([])
       UNITS = { "mass" => "g", "volume" => "ml", "count" => "pieces" }.freeze
 

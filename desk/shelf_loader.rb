@@ -9,7 +9,7 @@ module NutShelf
   module Desk
     # The household's stock as one Core::Shelf, from one query, or from what changed since it was drawn last; or some
     # rows of it as stacks.
-    class ShelfOf
+    class ShelfLoader
       # @param room [Room]
       def initialize(room)
         @room = room

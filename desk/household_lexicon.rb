@@ -6,7 +6,7 @@ require_relative "../store/foods"
 module NutShelf
   module Desk
     # The label line reader with the household's foods, nicknames, places and habits.
-    class LexiconOf
+    class HouseholdLexicon
       # @param room [Room]
       def initialize(room)
         @room = room

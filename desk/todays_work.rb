@@ -13,7 +13,7 @@ module NutShelf
   module Desk
     # What to do now: the front of the shelf with where each goes, what needs a person, what comes out to thaw, and
     # what to ask. The front is weighed by the coming meals and the best dishes of what they leave.
-    class TodayOf
+    class TodaysWork
       FRONT = 24
       DISHES = 3
       COUNTS = 3

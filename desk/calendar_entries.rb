@@ -8,7 +8,7 @@ module NutShelf
   module Desk
     # What a household's calendar shows: last good days of the coming weeks, what has to thaw for a planned meal, care
     # and checks that are due.
-    class CalendarOf
+    class CalendarEntries
       AHEAD = 60
 
       # @param room [Room]
