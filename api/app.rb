@@ -55,25 +55,31 @@ module NutShelf
 
       module_function
 
-      # @param office [Desk::Office]
+      # @param services [Desk::Services]
       # @param secret [String]
       # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle,
       #   :hosts, :address, :behind_proxy
       # @return [#call] Rack app
-      def build(office:, secret:, **options)
+      def build(services:, secret:, **options)
         Base.build_stamp = options.fetch(:build, "dev")
-        resources = RESOURCES.transform_values { |klass| klass.then { |base| Class.new(base) { set :office, office } } }
+        resources = RESOURCES.transform_values do |klass|
+          klass.then do |base|
+            Class.new(base) do
+              set :services, services
+            end
+          end
+        end
         resources["/api"].set(:demo_account, options[:demo_account])
         resources["/api/labels"].set(:address, options.fetch(:address, ""))
         resources["/api"].set(:public_address, options[:address])
-        stack(office, secret, resources, options)
+        stack(services, secret, resources, options)
       end
 
-      def stack(office, secret, resources, options)
+      def stack(services, secret, resources, options)
         secure = options.fetch(:secure, false)
-        auth = Auth.build(database: office.database, secret: secret, secure: secure)
+        auth = Auth.build(database: services.database, secret: secret, secure: secure)
         session = Auth.session(secret, secure: secure)
-        Throttle.set_up(Store::Tallies.new(office.database), behind_proxy: options.fetch(:behind_proxy, false))
+        Throttle.set_up(Store::Tallies.new(services.database), behind_proxy: options.fetch(:behind_proxy, false))
         Rack::Builder
           .new do
             use Rack::Deflater, include: COMPRESSED

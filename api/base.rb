@@ -8,7 +8,7 @@ require_relative "../core/limits"
 require_relative "body"
 require_relative "problem"
 require_relative "../desk/envelope"
-require_relative "../desk/office"
+require_relative "../desk/services"
 require_relative "../desk/room"
 require_relative "views/touched"
 
@@ -22,7 +22,7 @@ module NutShelf
       set :protection, false
       set :host_authorization, { permitted_hosts: [] }
       set :logging, false
-      set :office, nil
+      set :services, nil
       set :open_door, false
 
       KEY = /\A[A-Za-z0-9_-]{8,100}\z/
@@ -46,7 +46,7 @@ module NutShelf
       end
 
       helpers do
-        def office = settings.office
+        def services = settings.services
 
         # @return [Desk::Caller]
         def caller!
@@ -55,7 +55,7 @@ module NutShelf
               account = env["nut_shelf.account_id"] or
                 refuse("signed_out", "You are not signed in.", "Sign in and try again.")
               member =
-                office.database.outside do |db|
+                services.database.outside do |db|
                   Store::Households.membership(db, account, env["nut_shelf.household_id"])
                 end
               member or refuse("signed_out", "This account belongs to no household.", "Ask a keeper for an invitation.")
@@ -149,16 +149,16 @@ module NutShelf
         end
 
         def act(klass, input)
-          json klass.new(office, caller!).call(input, key: key!, envelope: envelope)
+          json klass.new(services, caller!).call(input, key: key!, envelope: envelope)
         end
 
         # An act on stacks: its answer carries them as they are now, so that nothing else has to be asked for.
         def act_on_stacks(klass, input)
-          answer = klass.new(office, caller!).call(input, key: key!, envelope: envelope)
-          json office
+          answer = klass.new(services, caller!).call(input, key: key!, envelope: envelope)
+          json services
             .database
             .within(caller!.household_id) { |db|
-              { **answer, touched: Touched.new(Desk::Room.new(office, caller!, db)).by(answer["act_id"]) }
+              { **answer, touched: Touched.new(Desk::Room.new(services, caller!, db)).by(answer["act_id"]) }
             }
         end
 
@@ -175,8 +175,8 @@ module NutShelf
         # @param topics [Array<Symbol>] what it reads of (see Store::Topics); none: everything
         def view(*topics)
           caller = caller!
-          office.database.still(caller.household_id) do |db|
-            room = Desk::Room.new(office, caller, db, still: true)
+          services.database.still(caller.household_id) do |db|
+            room = Desk::Room.new(services, caller, db, still: true)
             tag(room, caller, topics)
             json yield(room)
           end

@@ -7,9 +7,9 @@ require "puma/launcher"
 
 # The app for a bench, in a process that has done nothing else: _serve.rb URL PORT PROCESSES KEEPER
 url, port, processes, keeper = ARGV
-office = NutShelf::Boot::Wiring.office(url)
+services = NutShelf::Boot::Wiring.services(url)
 app =
-  NutShelf::Api::App.build(office: office, secret: "s" * 96, demo_account: keeper, throttle: false, build: "bench")
+  NutShelf::Api::App.build(services: services, secret: "s" * 96, demo_account: keeper, throttle: false, build: "bench")
 configuration =
   Puma::Configuration.new do |config|
     config.bind "tcp://127.0.0.1:#{port}"
@@ -17,7 +17,7 @@ configuration =
     config.workers Integer(processes)
     config.preload_app!
     config.silence_single_worker_warning
-    config.before_fork { office.database.disconnect }
+    config.before_fork { services.database.disconnect }
     config.app app
     config.environment "production"
     config.quiet

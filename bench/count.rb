@@ -135,9 +135,9 @@ Sequel.connect(NutShelf::Boot::Wiring.scratch_url(BenchHouse::NAME)) { |db| db.r
 timed =
   Array.new(rounds + 3) do
     base_count = enter.call
-    base = Harness.time { house.office.database.within(id) { |db| bare.call(db, base_count) } }
+    base = Harness.time { house.services.database.within(id) { |db| bare.call(db, base_count) } }
     # What the bare round took away comes back, so that both find the same stock.
-    house.office.database.within(id) do |db|
+    house.services.database.within(id) do |db|
       entry =
         db[:acts].insert(household_id: id, account_id: account, kind: "found", occurred_on: today, summary: "back")
       db[:movements].multi_insert(
@@ -162,7 +162,7 @@ timed =
     done = nil
     ours = Harness.time { done = act.call(NutShelf::Desk::FinishCount, { count_id: count }) }
     act.call(NutShelf::Desk::Undo, { act_id: done["act_id"] })
-    house.office.database.within(id) { |db| NutShelf::Store::House.new(db, id).counts.set_status(count, "thrown") }
+    house.services.database.within(id) { |db| NutShelf::Store::House.new(db, id).counts.set_status(count, "thrown") }
     [base, ours]
   end
 base, ours = timed.drop(3).transpose.map(&:sort)

@@ -18,15 +18,15 @@ class BenchHouse
     def self.today(_zone = nil) = TODAY
   end
 
-  attr_reader :office, :who, :url
+  attr_reader :services, :who, :url
 
   def initialize
     owner = NutShelf::Boot::Wiring.scratch_url(NAME)
     NutShelf::Store::Owner.drop(owner)
     @url = url = NutShelf::Boot::Wiring.migrated(owner)
-    @office = NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(url).to_h, clock: StillClock)
-    account = office.database.outside { |db| db[:accounts].insert(email: KEEPER, name: "Bench") }
-    id = NutShelf::Desk::HouseholdMaker.new(office).make(account, { name: "Bench", time_zone: "UTC", people: 4 })
+    @services = NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(url).to_h, clock: StillClock)
+    account = services.database.outside { |db| db[:accounts].insert(email: KEEPER, name: "Bench") }
+    id = NutShelf::Desk::HouseholdMaker.new(services).make(account, { name: "Bench", time_zone: "UTC", people: 4 })
     @who = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
     @owner = owner
   end
@@ -67,7 +67,7 @@ class BenchHouse
 
   # As after any act on a stack: one stack is another, and what was kept of the shelf holds no more.
   def stock_changed
-    office.database.within(who.household_id) do |db|
+    services.database.within(who.household_id) do |db|
       mine = db[:lots].where(household_id: who.household_id).where { on_hand > 0 }
       @touched = mine.where(Sequel[:id] > @touched.to_i).min(:id) || mine.min(:id)
       mine.where(id: @touched).update(label: "touched #{@touched}")
@@ -85,7 +85,7 @@ class BenchHouse
   # Writes the same rows with nothing around them, one statement a row.
   # @param rows [Hash{Integer=>Hash}] dates by stack
   def rewrite(rows)
-    office.database.within(who.household_id) do |db|
+    services.database.within(who.household_id) do |db|
       rows.each { |id, row| db[:lots].where(household_id: who.household_id, id: id).update(row) }
     end
   end
@@ -93,7 +93,7 @@ class BenchHouse
   DATES = %i[quality_until safety_until ready_on usable_until strict_until stopped look_first basis].freeze
 
   def dates
-    office.database.within(who.household_id) do |db|
+    services.database.within(who.household_id) do |db|
       db[:lots]
         .where(household_id: who.household_id)
         .select(:id, *DATES)
@@ -102,9 +102,11 @@ class BenchHouse
     end
   end
 
-  def inside = office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+  def inside
+    services.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+  end
 
-  def act(klass, input, key) = klass.new(office, who).call(input, key: key)
+  def act(klass, input, key) = klass.new(services, who).call(input, key: key)
 
   # @return [Proc] POST: called with a path and a JSON body, answers a Rack::MockResponse
   def post
@@ -127,7 +129,7 @@ class BenchHouse
   def app
     @app ||=
       NutShelf::Api::App.build(
-        office: office,
+        services: services,
         secret: "s" * 96,
         demo_account: KEEPER,
         throttle: false,

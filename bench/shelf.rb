@@ -17,7 +17,7 @@ ready = JSON.parse(answer.body)
 sql = house.inside { |inner| inner.lots.narrow.limit(2001).sql }
 raw =
   lambda do
-    rows = house.office.database.within(house.who.household_id) { |db| db.fetch(sql).all }
+    rows = house.services.database.within(house.who.household_id) { |db| db.fetch(sql).all }
     [rows.size, JSON.generate(ready)]
   end
 

@@ -40,16 +40,16 @@ views = views.slice(*ARGV[2..]) if ARGV.size > 2
 
 table =
   views.map do |name, ask|
-    house.office.forget
-    replay = Replay.of(house.office.database.sequel) { ask.call }
+    house.services.forget
+    replay = Replay.of(house.services.database.sequel) { ask.call }
     house.stock_changed
-    lean = Replay.of(house.office.database.sequel) { ask.call }
+    lean = Replay.of(house.services.database.sequel) { ask.call }
     answer = ask.call
     raise "#{name}: #{answer.status} #{answer.body[0, 200]}" unless answer.status == 200
 
     ready = JSON.parse(answer.body)
     read = lambda do |asked|
-      house.office.database.within(house.who.household_id) { |db| asked.reads.each { |sql| db.fetch(sql).all } }
+      house.services.database.within(house.who.household_id) { |db| asked.reads.each { |sql| db.fetch(sql).all } }
       JSON.generate(ready)
     end
     raw = -> { read.call(replay) }

@@ -43,7 +43,7 @@ close_act = lambda do |db|
 end
 bare_put =
   lambda do
-    house.office.database.within(id) do |db|
+    house.services.database.within(id) do |db|
       act = open_act.call(db, "put_away")
       lot =
         db[:lots].insert(
@@ -85,7 +85,7 @@ bare_put =
   end
 bare_take =
   lambda do
-    house.office.database.within(id) do |db|
+    house.services.database.within(id) do |db|
       act = open_act.call(db, "take")
       db[:lots].where(household_id: id, id: deep).for_update.first
       db[:movements].insert(
@@ -96,7 +96,7 @@ bare_take =
   end
 
 settings =
-  house.office.database.outside do |db|
+  house.services.database.outside do |db|
     %w[fsync synchronous_commit].to_h { |name| [name, db.get(Sequel.function(:current_setting, name))] }
   end
 Harness.report("write-put_away", **settings, rows: 6, **Harness.compare(150, baseline: bare_put, subject: put))

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "securerandom"
-require_relative "../boot/office"
+require_relative "../boot/wiring"
 require_relative "../boot/restore"
 require_relative "../store/backup"
 require_relative "../store/access"

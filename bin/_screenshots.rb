@@ -78,8 +78,8 @@ FileUtils.mkdir_p(folder)
 owner = NutShelf::Boot::Wiring.scratch_url("nut_shelf_pictures")
 NutShelf::Store::Owner.drop(owner)
 url = NutShelf::Boot::Wiring.migrated(owner)
-office = NutShelf::Boot::Wiring.office(url)
-NutShelf::Demo::Loader.new(office).load
+services = NutShelf::Boot::Wiring.services(url)
+NutShelf::Demo::Loader.new(services).load
 app = NutShelf::Boot::Web.build(url, demo_account: NutShelf::Demo::Household::KEEPER, throttle: false)
 server = Puma::Server.new(app, nil, log_writer: Puma::LogWriter.null, max_threads: 4)
 port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
@@ -148,5 +148,5 @@ begin
 ensure
   browser.quit
   server.stop(true)
-  office.database.disconnect
+  services.database.disconnect
 end

@@ -43,8 +43,8 @@ begin
   url = Boot::Wiring.prepare(mode == "demo" ? Demo::House::NAME : "nut_shelf_house")
   url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
-  office = Boot::Wiring.office(url, work: Boot::Workers.new(nursery.door))
-  app = Boot::Web.build(url, office: office, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
+  services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door))
+  app = Boot::Web.build(url, services: services, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)
   host = ENV.fetch("HOST", "127.0.0.1")
   configuration =
@@ -55,7 +55,7 @@ begin
       config.workers Boot::Settings.web_processes
       config.preload_app!
       config.silence_single_worker_warning
-      config.before_fork { office.database.disconnect }
+      config.before_fork { services.database.disconnect }
       # Refused before a body is spooled, and nobody who hangs keeps the house from stopping.
       config.http_content_length_limit Core::Limits::LARGEST_BODY
       config.first_data_timeout 10

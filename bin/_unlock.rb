@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../boot/office"
+require_relative "../boot/wiring"
 
 # Whoever runs the house can see who knocks: the way out of a lockout that needs no waiting.
 demo = ARGV.delete("--demo")

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "office"
+require_relative "wiring"
 require_relative "../api/app"
 
 module NutShelf
@@ -13,9 +13,9 @@ module NutShelf
 
       # @param url [String] the app's database URL
       # @param options [Hash] see Api::App.build
-      def build(url, office: Wiring.office(url), **options)
+      def build(url, services: Wiring.services(url), **options)
         Api::App.build(
-          office: office,
+          services: services,
           secret: Settings.secret("session"),
           build: Settings.build,
           interface: INTERFACE,

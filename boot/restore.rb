@@ -3,7 +3,7 @@
 require "json"
 require "json_schemer"
 require_relative "clock"
-require_relative "office"
+require_relative "wiring"
 require_relative "../desk/catch_up"
 require_relative "../desk/kept"
 require_relative "../store/backup"
@@ -45,8 +45,8 @@ module NutShelf
 
       # Stored dates are never taken on trust.
       def date_anew(db, id)
-        office =
-          Desk::Office.new(
+        services =
+          Desk::Services.new(
             database: Store::Database.new(db),
             catalog: Reference.catalog,
             clock: Clock,
@@ -56,7 +56,7 @@ module NutShelf
             marks: Marks.table,
             kept: Desk::Kept.new
           )
-        Desk::CatchUp.new(office).household(id)
+        Desk::CatchUp.new(services).household(id)
       rescue Desk::Error, Core::Error, ArgumentError, KeyError, NoMethodError, TypeError
         raise Store::Backup::Unfit, "What happened to one of its stacks cannot be read. Nothing was taken in."
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "loader"
-require_relative "../boot/office"
+require_relative "../boot/wiring"
 require_relative "../boot/settings"
 
 module NutShelf
@@ -25,10 +25,10 @@ module NutShelf
       private
 
       def with(url)
-        office = Boot::Wiring.office(url)
-        yield Loader.new(office)
+        services = Boot::Wiring.services(url)
+        yield Loader.new(services)
       ensure
-        office&.database&.disconnect
+        services&.database&.disconnect
       end
 
       def anew

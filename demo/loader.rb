@@ -6,7 +6,7 @@ require_relative "calendar"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
-require_relative "../boot/office"
+require_relative "../boot/wiring"
 require_relative "../store/accounts"
 require_relative "../desk/household_maker"
 require_relative "../desk/household_lexicon"
@@ -25,11 +25,11 @@ module NutShelf
       PLACES = File.join(__dir__, "places.json")
       UNFINISHED = "%s@unfinished.example"
 
-      # @param office [Desk::Office]
-      def initialize(office)
+      # @param services [Desk::Services]
+      def initialize(services)
         @calendar = Calendar.new
         @calendar.day = FIRST
-        @office = Desk::Office.new(**office.to_h, clock: @calendar)
+        @services = Desk::Services.new(**services.to_h, clock: @calendar)
         @keys = 0
       end
 
@@ -56,31 +56,31 @@ module NutShelf
       # Nobody can sign in before the ten weeks are lived, so that a demo stopped half way is never taken for a whole
       # one.
       def open_doors
-        @office.database.outside do |db|
+        @services.database.outside do |db|
           Household::ACCOUNTS.each_key do |key|
             Store::Accounts.change_email(db, from: UNFINISHED % key, to: "#{key}@sallow.example")
           end
         end
       end
 
-      def account?(email) = @office.database.outside { |db| !Store::Accounts.by_email(db, email).nil? }
+      def account?(email) = @services.database.outside { |db| !Store::Accounts.by_email(db, email).nil? }
 
       def make_household
         hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
         @accounts =
-          @office.database.outside do |db|
+          @services.database.outside do |db|
             Household::ACCOUNTS.to_h do |key, (name, _)|
               [key, Store::Accounts.add(db, email: UNFINISHED % key, name: name, password_hash: hash)]
             end
           end
         places = JSON.parse(File.read(PLACES)).map { |place| place.transform_keys(&:to_sym) }
         @household_id =
-          Desk::HouseholdMaker.new(@office).make(
+          Desk::HouseholdMaker.new(@services).make(
             @accounts.fetch("ines"),
             { name: Household::NAME, time_zone: "Europe/Dublin", currency: "EUR", day_order: "dmy" },
             places: places
           )
-        @office.database.outside do |db|
+        @services.database.outside do |db|
           Household::ACCOUNTS.except("ines").each do |key, (_, role)|
             Store::Households.join(db, account_id: @accounts.fetch(key), household_id: @household_id, role: role)
           end
@@ -105,7 +105,7 @@ module NutShelf
           )
       end
 
-      def within = @office.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
+      def within = @services.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
 
       def live(day)
         @calendar.day = day
@@ -130,9 +130,9 @@ module NutShelf
 
       def put_away(who, line)
         draft =
-          @office
+          @services
             .database
-            .within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@office, caller(who), db)).call(line) }
+            .within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@services, caller(who), db)).call(line) }
         if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
           raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}"
         end
@@ -199,7 +199,7 @@ module NutShelf
       def on_shelf = in_room { |room| room.shelf.stacks.values }
 
       def in_room
-        @office.database.within(@household_id) { |db| yield Desk::Room.new(@office, caller("tomas"), db) }
+        @services.database.within(@household_id) { |db| yield Desk::Room.new(@services, caller("tomas"), db) }
       end
 
       def usable?(row) = !row.stopped && (row.safety_until.nil? || row.safety_until >= @calendar.day)
@@ -249,7 +249,7 @@ module NutShelf
       def clear_out
         on_shelf.each do |row|
           fresh =
-            row.food_key.then { |key| @office.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
+            row.food_key.then { |key| @services.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
             row.usable_until && row.usable_until < @calendar.day
           next unless fresh || !usable?(row)
 
@@ -293,7 +293,7 @@ module NutShelf
       end
 
       def act(klass, who, input)
-        klass.new(@office, caller(who)).call(input, key: "demo-#{@keys += 1}-#{klass.name.split("::").last}")
+        klass.new(@services, caller(who)).call(input, key: "demo-#{@keys += 1}-#{klass.name.split("::").last}")
       end
     end
   end

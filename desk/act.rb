@@ -4,7 +4,7 @@ require "digest"
 require "json"
 require_relative "envelope"
 require_relative "errors"
-require_relative "office"
+require_relative "services"
 require_relative "room"
 require_relative "entry"
 require_relative "foresight"
@@ -26,10 +26,10 @@ module NutShelf
       # @return [Array<Symbol>] see tells_once
       def self.told_once = @told_once || []
 
-      # @param office [Office]
+      # @param services [Services]
       # @param caller [Caller]
-      def initialize(office, caller)
-        @office = office
+      def initialize(services, caller)
+        @services = services
         @caller = caller
       end
 
@@ -40,8 +40,8 @@ module NutShelf
       # @raise [Forbidden, Invalid, Conflict, Store::Error]
       def call(input, key:, envelope: Envelope::NONE)
         permit
-        @office.database.within(@caller.household_id) do |db|
-          @room = Room.new(@office, @caller, db, envelope: envelope)
+        @services.database.within(@caller.household_id) do |db|
+          @room = Room.new(@services, @caller, db, envelope: envelope)
           stored = claim(key, input)
           next stored if stored
 
@@ -59,8 +59,8 @@ module NutShelf
       def foresee(input)
         permit
         seen = nil
-        @office.database.trying(@caller.household_id) do |db|
-          @room = Room.new(@office, @caller, db)
+        @services.database.trying(@caller.household_id) do |db|
+          @room = Room.new(@services, @caller, db)
           lock
           seen = Foresight.new(@room, input[:lot_id]).call(perform(input))
         end
@@ -93,7 +93,7 @@ module NutShelf
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
-        @room = Room.new(@office, @caller, house.db, envelope: @room.envelope)
+        @room = Room.new(@services, @caller, house.db, envelope: @room.envelope)
         @room.locked(row)
         permit
         revision

@@ -8,21 +8,21 @@ module NutShelf
     # Dates stacks anew that were dated by older rules, or came from a backup: stored dates are never taken on trust.
     # Foods and dishes that were shipped or put right since the household was made are brought in.
     class CatchUp
-      # @param office [Office]
-      def initialize(office)
-        @office = office
+      # @param services [Services]
+      def initialize(services)
+        @services = services
       end
 
       # @return [Integer] stacks whose last good day changed, over all households
-      def call = @office.database.outside { |db| Store::Households.ids(db) }.sum { |id| household(id) }
+      def call = @services.database.outside { |db| Store::Households.ids(db) }.sum { |id| household(id) }
 
       # @param id [Integer] household
       # @return [Integer] stacks whose last good day changed
       def household(id)
-        @office.database.within(id) do |db|
-          room = Room.new(@office, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
-          added = room.house.foods.take_in(@office.catalog, @office.search_words)
-          added += room.house.recipes.take_in(@office.catalog.recipes, room.house.foods.ids_by_key)
+        @services.database.within(id) do |db|
+          room = Room.new(@services, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
+          added = room.house.foods.take_in(@services.catalog, @services.search_words)
+          added += room.house.recipes.take_in(@services.catalog.recipes, room.house.foods.ids_by_key)
           room.house.household.bump if added.positive? || room.household.dated_by != Redate::RULES
           next 0 if room.household.dated_by == Redate::RULES
 

@@ -17,10 +17,10 @@ module NutShelf
         @lexicon ||= @room.kept(:lexicon, :rules) do
           Core::LabelLine::Lexicon.new(
             foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) },
-            names: @room.office.names,
+            names: @room.services.names,
             places: places,
             nicknames: nicknames,
-            **@room.office.tongues.foods(languages)
+            **@room.services.tongues.foods(languages)
           )
         end
       end
@@ -32,7 +32,7 @@ module NutShelf
           day_order: @room.household.day_order.to_sym,
           currency: @room.household.currency,
           measures: measures,
-          tongue: @room.office.tongues.tongue(languages, kept: places.map(&:name))
+          tongue: @room.services.tongues.tongue(languages, kept: places.map(&:name))
         )
       end
 

@@ -14,9 +14,9 @@ module NutShelf
         { name: "Freezer", kind: "freezer", tier: "backstock", low_c: -20, high_c: -18 }
       ].freeze
 
-      # @param office [Office]
-      def initialize(office)
-        @office = office
+      # @param services [Services]
+      def initialize(services)
+        @services = services
       end
 
       # @param account_id [Integer] who becomes its keeper
@@ -25,7 +25,7 @@ module NutShelf
       # @return [Integer] household id
       def make(account_id, input, places: FIRST_PLACES)
         id =
-          @office.database.making do |db|
+          @services.database.making do |db|
             Store::Households.make(
               db,
               account_id: account_id,
@@ -39,13 +39,13 @@ module NutShelf
       private
 
       def furnish(id, input, places)
-        @office.database.within(id) do |db|
+        @services.database.within(id) do |db|
           house = Store::House.new(db, id)
           house.household.update(dated_by: Redate::RULES)
           places.each { |place| house.places.add(**place) }
           Array.new(input[:people] || 0) { |number| house.household.add_person(name: "Person #{number + 1}") }
-          house.foods.seed(@office.catalog, @office.search_words)
-          house.recipes.seed(@office.catalog.recipes, house.foods.ids_by_key)
+          house.foods.seed(@services.catalog, @services.search_words)
+          house.recipes.seed(@services.catalog.recipes, house.foods.ids_by_key)
         end
       end
     end

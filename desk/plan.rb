@@ -154,7 +154,7 @@ module NutShelf
       private
 
       def worked_out(on)
-        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.office.work
+        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.services.work
         work.ask(ranking(on), shared)
       rescue Core::Work::Undone => e
         raise unless e.again?

@@ -11,20 +11,20 @@ module NutShelf
   module Desk
     # The household during one transaction: its rows, its rules and its day.
     class Room
-      attr_reader :house, :office, :caller, :envelope, :still
+      attr_reader :house, :services, :caller, :envelope, :still
 
       # @param envelope [Envelope] of the act that is being done here
       # @param still [Boolean] whether all that is read here is of one moment (Database#still): then it may be kept
-      def initialize(office, caller, db, envelope: Envelope::NONE, still: false)
+      def initialize(services, caller, db, envelope: Envelope::NONE, still: false)
         @still = still
-        @office = office
+        @services = services
         @caller = caller
         @envelope = envelope
         @house = Store::House.new(db, caller.household_id)
       end
 
       # @return [Room] the same room, read anew after its rules or places changed
-      def fresh = Room.new(office, caller, house.db, envelope: envelope)
+      def fresh = Room.new(services, caller, house.db, envelope: envelope)
 
       # @return [Store::Rows::Household] as it was first read here or as the lock gave it
       def household = @household ||= house.household.row
@@ -40,14 +40,14 @@ module NutShelf
       # @yield makes it; frozen, and the same for everybody in the household
       def kept(name, *topics, &)
         slot = [caller.household_id, name]
-        still ? office.kept.keep(slot, rests_on(topics), &) : office.kept.known(slot, rests_on(topics), &)
+        still ? services.kept.keep(slot, rests_on(topics), &) : services.kept.known(slot, rests_on(topics), &)
       end
 
       # @return [Array] what the shelf's contents are known by, here and in every other process
       def shelf_key = [caller.household_id, *rests_on(%i[stock rules])]
 
       # @return [Date] in the household's time zone
-      def today = @today ||= office.clock.today(household.time_zone)
+      def today = @today ||= services.clock.today(household.time_zone)
 
       # The day what is done here counts for: today, or the day a late letter was written.
       # @return [Date]
@@ -87,7 +87,7 @@ module NutShelf
       def policy = @policy ||= house.household.policy(household)
 
       # @return [Core::Catalog] with the household's own keeping times
-      def catalog = @catalog ||= kept(:catalog, :rules) { office.catalog.with_own(house.rules.own) }
+      def catalog = @catalog ||= kept(:catalog, :rules) { services.catalog.with_own(house.rules.own) }
 
       # @return [Hash{Integer=>Core::Place}] those in use
       def places = @places ||= all_places.reject { |_, place| place.gone? }
@@ -220,7 +220,7 @@ module NutShelf
       # @return [String] what it is drawn as: "tin"
       def mark(stack)
         food = food(stack.food_id)
-        office.marks.of(keys: [food.key], aisle: food.aisle, noun: stack.noun, wrapping: stack.wrapping)
+        services.marks.of(keys: [food.key], aisle: food.aisle, noun: stack.noun, wrapping: stack.wrapping)
       end
 
       # @return [String] "222 g Beans, open"
@@ -234,7 +234,7 @@ module NutShelf
       # Of today, by the rules there are.
       def drawn_before
         today, _, rules = rests_on(%i[stock rules])
-        office.kept.last([caller.household_id, :shelf]) do |mark|
+        services.kept.last([caller.household_id, :shelf]) do |mark|
           mark.values_at(0, 2) == [today, rules]
         end
       end

@@ -24,7 +24,7 @@ module NutShelf
       end
 
       # @return [Array<Core::LookList::Sign>]
-      def of(room, lot) = room.office.catalog.signs.fetch(kind(room, lot), [])
+      def of(room, lot) = room.services.catalog.signs.fetch(kind(room, lot), [])
     end
   end
 end

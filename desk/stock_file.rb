@@ -135,7 +135,7 @@ module NutShelf
         rows = words.rows.values
         ids = rows.to_h { |row| [row.key, row.id] }
         {
-          foreign_words: @room.office.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
+          foreign_words: @room.services.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
           day_order: @room.household.day_order.to_sym,
           currency: @room.household.currency,
           measures: words.measures,

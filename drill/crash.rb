@@ -56,14 +56,14 @@ class CrashDrill
     owner = @cluster.url("nut_shelf_drill")
     NutShelf::Store::Owner.drop(owner)
     @url = NutShelf::Store::Owner.prepare(owner, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
-    @office = NutShelf::Boot::Wiring.office(@url)
-    account = @office.database.outside { |db| db[:accounts].insert(email: "drill@example.test", name: "Drill") }
-    @household = NutShelf::Desk::HouseholdMaker.new(@office).make(account, { name: "Drill", time_zone: "UTC" })
+    @services = NutShelf::Boot::Wiring.services(@url)
+    account = @services.database.outside { |db| db[:accounts].insert(email: "drill@example.test", name: "Drill") }
+    @household = NutShelf::Desk::HouseholdMaker.new(@services).make(account, { name: "Drill", time_zone: "UTC" })
     who = NutShelf::Desk::Caller.new(account_id: account, household_id: @household, role: "keeper")
     food, place =
       inside { |house| [house.foods.by_key(["canned-chickpeas"]).values.first[:id], house.places.all.first.id] }
     @lot =
-      NutShelf::Desk::PutAway.new(@office, who).call(
+      NutShelf::Desk::PutAway.new(@services, who).call(
         { food_id: food, place_id: place, count: STOCK.to_s, amount: "1", unit: "piece" },
         key: "drill-stock-key"
       )[
@@ -71,11 +71,11 @@ class CrashDrill
       ]
   end
 
-  def inside = @office.database.within(@household) { |db| yield NutShelf::Store::House.new(db, @household), db }
+  def inside = @services.database.within(@household) { |db| yield NutShelf::Store::House.new(db, @household), db }
 
   def assert_durable
     %w[fsync synchronous_commit full_page_writes].each do |name|
-      value = @office.database.outside { |db| db.get(Sequel.function(:current_setting, name)) }
+      value = @services.database.outside { |db| db.get(Sequel.function(:current_setting, name)) }
       raise "#{name} is #{value}: this drill would prove nothing" unless value == "on"
 
       puts "#{name}: #{value}"
@@ -116,7 +116,7 @@ class CrashDrill
   def acknowledged = File.file?(@log) ? File.foreach(@log).count : 0
 
   def judge
-    @office.database.disconnect
+    @services.database.disconnect
     keys = File.readlines(@log, chomp: true)
     raise "Hardly anything was acknowledged (#{keys.size}): the load was no load" if keys.size < 100
 

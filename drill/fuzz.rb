@@ -17,8 +17,8 @@ include NutShelf # rubocop:disable Style/MixinUsage -- a script
 
 owner = Boot::Wiring.scratch_url("nut_shelf_fuzz")
 Store::Owner.drop(owner)
-office = Boot::Wiring.office(Boot::Wiring.migrated(owner))
-app = Api::App.build(office: office, secret: "s" * 96, throttle: false, hosts: ["example.org"])
+services = Boot::Wiring.services(Boot::Wiring.migrated(owner))
+app = Api::App.build(services: services, secret: "s" * 96, throttle: false, hosts: ["example.org"])
 browser = Rack::Test::Session.new(app)
 token = -> { JSON.parse(browser.get("/api/session").body)["csrf"] }
 send = lambda do |path, body, headers = {}|
@@ -87,9 +87,9 @@ count.times do
   codes[answer.status] += 1
   broken << [answer.status, request.to_s] if answer.status >= 500
 end
-household = office.database.outside { |db| Store::Households.ids(db).first }
+household = services.database.outside { |db| Store::Households.ids(db).first }
 faults =
-  office.database.within(household) do |db|
+  services.database.within(household) do |db|
     Store::House.new(db, household).then { |house| [house.lots.out_of_balance.size, house.soundness.faults] }
   end
 broken.uniq.first(10).each { |status, text| warn "#{status} #{text}" }

@@ -10,7 +10,7 @@ module NutShelf
       get("/") do
         caller = caller!
         refuse("keeper_only", "Only a keeper can do that.", "Ask a keeper of the household.") unless caller.keeper?
-        office.database.still(caller.household_id) do |db|
+        services.database.still(caller.household_id) do |db|
           content_type :json
           attachment "household.json"
           Store::Backup.write(db, caller.household_id)

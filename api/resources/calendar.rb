@@ -15,12 +15,12 @@ module NutShelf
       get("/:token.ics") do
         token = params[:token].to_s
         household =
-          token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && office.database.outside { |db| Store::Access.calendar(db, token) }
+          token.match?(/\A[A-Za-z0-9_-]{20,80}\z/) && services.database.outside { |db| Store::Access.calendar(db, token) }
         household or refuse("not_found", "There is no such calendar.", "Ask for a new address.")
-        office.database.within(household) do |db|
+        services.database.within(household) do |db|
           content_type "text/calendar", charset: "utf-8"
           headers "cache-control" => "private, no-cache"
-          feed(Desk::Room.new(office, Desk::Caller.new(account_id: 0, household_id: household, role: "helper"), db))
+          feed(Desk::Room.new(services, Desk::Caller.new(account_id: 0, household_id: household, role: "helper"), db))
         end
       end
 

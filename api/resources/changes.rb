@@ -10,8 +10,8 @@ module NutShelf
       get("/") do
         since = params[:since] && number_param(:since, nil, 0..((2**53) - 1))
         caller = caller!
-        office.database.still(caller.household_id) do |db|
-          room = Desk::Room.new(office, caller, db, still: true)
+        services.database.still(caller.household_id) do |db|
+          room = Desk::Room.new(services, caller, db, still: true)
           found = Desk::ChangesSince.new(room).call(since)
           headers "cache-control" => "private, no-store"
           json({ **found.to_h, today: room.today.iso8601 })

@@ -11,7 +11,7 @@ module NutShelf
       post("/preview") do
         input = body_as("ImportFile")
         caller = caller!
-        office.database.within(caller.household_id) { |db| json preview(Desk::Room.new(office, caller, db), input) }
+        services.database.within(caller.household_id) { |db| json preview(Desk::Room.new(services, caller, db), input) }
       end
 
       post("/") { act(Desk::ImportStock, body_as("ImportFile")) }
@@ -67,10 +67,10 @@ module NutShelf
     class Export < Base
       get("/") do
         caller = caller!
-        office.database.within(caller.household_id) do |db|
+        services.database.within(caller.household_id) do |db|
           content_type "text/csv", charset: "utf-8"
           attachment "stock.csv"
-          Desk::StockOut.new(Desk::Room.new(office, caller, db)).csv
+          Desk::StockOut.new(Desk::Room.new(services, caller, db)).csv
         end
       end
     end

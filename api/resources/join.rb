@@ -24,7 +24,7 @@ module NutShelf
         found = invitation(input[:token])
         signed_in = found.for_account_id ? nil : env["nut_shelf.account_id"]
         hash = signed_in ? nil : password_hash(found, input)
-        account = office.database.outside_at_once { |db| welcome(db, input, hash, signed_in) }
+        account = services.database.outside_at_once { |db| welcome(db, input, hash, signed_in) }
         env["nut_shelf.login"].call(account) unless signed_in
         env["nut_shelf.choose"].call(found.household_id)
         json({ joined: true })
@@ -32,7 +32,7 @@ module NutShelf
 
       helpers do
         def invitation(token)
-          office.database.outside { |db| Store::Access.invitation(db, token) } || used_up
+          services.database.outside { |db| Store::Access.invitation(db, token) } || used_up
         end
 
         def used_up

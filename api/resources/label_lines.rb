@@ -11,8 +11,8 @@ module NutShelf
       post("/") do
         asked = body_as("LabelLine")
         caller = caller!
-        office.database.still(caller.household_id) do |db|
-          room = Desk::Room.new(office, caller, db, envelope: written(asked[:on]), still: true)
+        services.database.still(caller.household_id) do |db|
+          room = Desk::Room.new(services, caller, db, envelope: written(asked[:on]), still: true)
           json DraftView.new(room).call(asked[:text], filling: asked[:filling_place_id])
         end
       end

@@ -88,9 +88,9 @@ module NutShelf
             )
           end
           caller = caller!
-          office.database.within(caller.household_id) do |db|
+          services.database.within(caller.household_id) do |db|
             Desk::StackLabels
-              .new(Desk::Room.new(office, caller, db), address)
+              .new(Desk::Room.new(services, caller, db), address)
               .of(ids)
               .flat_map { |label| [label] * copies }
           end

@@ -35,7 +35,7 @@ module NutShelf
 
       get("/:id/photo") do
         caller = caller!
-        office.database.within(caller.household_id) do |db|
+        services.database.within(caller.household_id) do |db|
           photo = Store::House.new(db, caller.household_id).places.photo(id_param) or
             refuse("not_found", "There is no picture of it.", "Take one.")
           content_type photo.media_type
@@ -47,7 +47,7 @@ module NutShelf
       post("/:id/fit") do
         input = body_as("Fit")
         caller = caller!
-        office.database.within(caller.household_id) { |db| json fit(Desk::Room.new(office, caller, db), input) }
+        services.database.within(caller.household_id) { |db| json fit(Desk::Room.new(services, caller, db), input) }
       end
 
       helpers do

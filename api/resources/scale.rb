@@ -10,7 +10,7 @@ module NutShelf
     class Scale < Base
       get("/") do
         caller = caller!
-        office.database.within(caller.household_id) do |db|
+        services.database.within(caller.household_id) do |db|
           jar =
             params[:container_id] &&
             Store::House.new(db, caller.household_id).containers.find(id_param(:container_id))

@@ -10,9 +10,9 @@ module NutShelf
       post("/") do
         text = body_as("Scan")[:text]
         caller = caller!
-        office
+        services
           .database
-          .within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(office, caller, db)).call(text) }
+          .within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(services, caller, db)).call(text) }
       end
     end
   end

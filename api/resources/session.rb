@@ -22,7 +22,7 @@ module NutShelf
         account = caller!.account_id
         id = body_as("ChooseHousehold")[:household_id]
         there =
-          office
+          services
             .database
             .outside { |db| Store::Households.memberships(db, account) }
             .to_a
@@ -45,14 +45,14 @@ module NutShelf
       post("/demo-sign-in") do
         body_as("Nothing")
         email = settings.demo_account or refuse("not_found", "There is no demo here.", "Sign in with your own name.")
-        account = office.database.outside { |db| Store::Accounts.by_email(db, email) }
+        account = services.database.outside { |db| Store::Accounts.by_email(db, email) }
         env["nut_shelf.login"].call(account)
         json session_view(account)
       end
 
       helpers do
         def refuse_zone(zone)
-          return if office.clock.zone_known?(zone)
+          return if services.clock.zone_known?(zone)
 
           refuse(
             "invalid",
@@ -64,13 +64,13 @@ module NutShelf
 
         def make_first(input)
           hash = Passwords.hash(input[:password])
-          office.database.outside do |db|
+          services.database.outside do |db|
             Store::Accounts.alone_at_first_start(db) do
               unless Store::Households.empty?(db)
                 refuse("started", "This house has its keeper already.", "Sign in, or ask a keeper for an invitation.")
               end
               account = Store::Accounts.add(db, email: input[:email], name: input[:name].strip, password_hash: hash)
-              Desk::HouseholdMaker.new(office).make(
+              Desk::HouseholdMaker.new(services).make(
                 account,
                 {
                   name: input[:household].strip,
@@ -84,13 +84,13 @@ module NutShelf
         end
 
         def session_view(account_id)
-          member, account, all = account_id && office.database.outside { |db| belonging(db, account_id) }
+          member, account, all = account_id && services.database.outside { |db| belonging(db, account_id) }
           base = {
             signed_in: !member.nil?,
-            first_start: member.nil? && office.database.outside { |db| Store::Households.empty?(db) },
+            first_start: member.nil? && services.database.outside { |db| Store::Households.empty?(db) },
             demo: !settings.demo_account.nil?,
             csrf: env["nut_shelf.csrf"].call,
-            today: office.clock.today.iso8601,
+            today: services.clock.today.iso8601,
             zone: "UTC",
             account: account&.slice(:id, :name),
             address: settings.public_address,
@@ -122,7 +122,7 @@ module NutShelf
 
         def signed(member, account)
           row =
-            office.database.within(member.household_id) { |db| Store::Households.new(db, member.household_id).row }
+            services.database.within(member.household_id) { |db| Store::Households.new(db, member.household_id).row }
           {
             person: {
               name: account.name,
@@ -133,7 +133,7 @@ module NutShelf
               degrees: row.settings.fetch("degrees", "c"),
               units: units(row)
             },
-            today: office.clock.today(row.time_zone).iso8601,
+            today: services.clock.today(row.time_zone).iso8601,
             zone: row.time_zone
           }
         end

@@ -50,7 +50,7 @@ module NutShelf
         asked = body_as("Foresee")
         klass, schema = DOINGS.fetch(asked[:act].to_sym)
         fitting(asked.fetch(:input, {}), schema)
-        json klass.new(office, caller!).foresee({ lot_id: id_param, **asked.fetch(:input, {}) })
+        json klass.new(services, caller!).foresee({ lot_id: id_param, **asked.fetch(:input, {}) })
       end
 
       helpers do

@@ -35,7 +35,7 @@ module NutShelf
 
       # @param row [Store::Rows::Food]
       # @return [String]
-      def mark(row) = @room.office.marks.of(keys: [row.key, row.reference_key], aisle: row.aisle)
+      def mark(row) = @room.services.marks.of(keys: [row.key, row.reference_key], aisle: row.aisle)
 
       private
 

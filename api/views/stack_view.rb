@@ -15,7 +15,7 @@ module NutShelf
         @measures = room.measures
         @today = room.today
         @policy = room.policy
-        @table = room.office.marks
+        @table = room.services.marks
         @marks = {}
         @days = {}
         @words = {}

@@ -60,7 +60,7 @@ module NutShelf
           **found,
           search_text: [
             name || food.name,
-            room.office.search_words[food.reference_key],
+            room.services.search_words[food.reference_key],
             *(nicknames || food.nicknames)
           ].compact.join(" ").downcase
         }
@@ -89,7 +89,7 @@ module NutShelf
       def holds(food, input)
         return {} unless input[:allergens]
 
-        missing = food.own? ? [] : room.office.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
+        missing = food.own? ? [] : room.services.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
         if missing.any?
           refuse(
             "/allergens",

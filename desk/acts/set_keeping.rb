@@ -26,7 +26,7 @@ module NutShelf
       # Of the kind of the shipped row it stands beside; what no row speaks of is a matter of quality.
       def own_row(food, input)
         at = input.values_at(:place, :state, :storage)
-        shipped = room.office.catalog.row(food.key, *at) || room.office.catalog.row(food.class_key, *at)
+        shipped = room.services.catalog.row(food.key, *at) || room.services.catalog.row(food.class_key, *at)
         Core::KeepingRow.new(
           scope: food.key,
           **input.slice(:place, :state, :storage, :low, :high),
@@ -54,7 +54,7 @@ module NutShelf
 
       def refuse_unsafe(food, row)
         refuse("/low", "The short time is longer than the long one.", "Swap them.") if row.low > row.high
-        breach = Core::OwnTime.breach(room.office.catalog, food, row) or return
+        breach = Core::OwnTime.breach(room.services.catalog, food, row) or return
         refuse(
           breach.limit ? "/high" : "/place",
           "#{food.name}: #{breach.words}",

@@ -349,7 +349,7 @@ RSpec.describe "The door", :api do
 
   it "lets a helper take but not bring in or make places" do
     who = sign_in(household!)
-    office.database.sequel.transaction do
+    services.database.sequel.transaction do
       Sequel.connect(HouseSupport.owner_url) do |owner|
         owner[:memberships].where(account_id: who.account_id).update(role: "helper")
       end
@@ -375,7 +375,7 @@ RSpec.describe "The door", :api do
     tell("/api/logout")
     @csrf = nil
     expect(ask("/api/session")).to include("signed_in" => false, "person" => nil)
-    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     10.times { tell("/api/login", { login: email, password: "guess" }) }
     tell("/api/login", { login: email, password: "another long one" })
     expect(status).to eq(429)
@@ -384,7 +384,7 @@ RSpec.describe "The door", :api do
   it "remembers a device that was asked to stay signed in, and no other" do
     who = household!
     sign_in(who)
-    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     [true, false].each do |remember|
       clear_cookies
       @csrf = nil
@@ -405,8 +405,10 @@ RSpec.describe "The door", :api do
       "code" => "last_keeper",
       "title" => /only keeper of House/
     )
-    other = office.database.outside { |db| db[:accounts].insert(email: "o#{rand(10**9)}@example.test", name: "Other") }
-    office.database.outside do |db|
+    other = services.database.outside do |db|
+      db[:accounts].insert(email: "o#{rand(10**9)}@example.test", name: "Other")
+    end
+    services.database.outside do |db|
       db[:memberships].insert(account_id: other, household_id: ines.household_id, role: "keeper")
     end
     feed = tell("/api/feeds")["path"]
@@ -441,10 +443,10 @@ RSpec.describe "The door", :api do
 
   it "says that the database is away, and comes back by itself" do
     sign_in(household!)
-    broken = NutShelf::Store::Database.new(office.database.sequel)
+    broken = NutShelf::Store::Database.new(services.database.sequel)
     def broken.outside = raise(NutShelf::Store::Away, "gone")
     def broken.within(_) = raise(NutShelf::Store::Away, "gone")
-    lost = built(office: NutShelf::Desk::Office.new(**office.to_h, database: broken))
+    lost = built(services: NutShelf::Desk::Services.new(**services.to_h, database: broken))
     answer = Rack::Test::Session.new(lost).get("/api/session")
     expect([answer.status, JSON.parse(answer.body)["code"]]).to eq([503, "database_away"])
     expect(ask("/api/session")).to include("signed_in" => true)
@@ -455,9 +457,9 @@ RSpec.describe "The door", :api do
       url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_empty")
       NutShelf::Store::Owner.drop(url)
       app_url = NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
-      NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
+      NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(app_url).to_h, clock: clock)
     end
-    let(:app) { built(office: fresh) }
+    let(:app) { built(services: fresh) }
     let(:wanted) do
       {
         household: "Our house", name: "Ada", email: "ada@example.test", password: "long enough!",
@@ -485,7 +487,7 @@ RSpec.describe "The door", :api do
 
   it "opens the demo's own door only in demo mode" do
     who = household!
-    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     demo = Rack::Test::Session.new(built(demo_account: email))
     token = JSON.parse(demo.get("/api/session").body)["csrf"]
     answer =
@@ -499,7 +501,8 @@ RSpec.describe "The door", :api do
     second =
       Rack::Test::Session.new(
         built(
-          office: NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(HouseSupport.app_url).to_h, clock: clock)
+          services: NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(HouseSupport.app_url).to_h,
+clock: clock)
         )
       )
     stack = put_away(who, "honey", "cupboard")

@@ -7,11 +7,11 @@ require_relative "../../store/accounts"
 RSpec.describe "The guard", :api do
   let(:ines) { household! }
 
-  def email(who) = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+  def email(who) = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
 
   def person(household_id, role)
-    id = office.database.outside { |db| db[:accounts].insert(email: "p#{rand(10**9)}@example.test", name: "Person") }
-    office.database.outside { |db| db[:memberships].insert(account_id: id, household_id: household_id, role: role) }
+    id = services.database.outside { |db| db[:accounts].insert(email: "p#{rand(10**9)}@example.test", name: "Person") }
+    services.database.outside { |db| db[:memberships].insert(account_id: id, household_id: household_id, role: role) }
     NutShelf::Desk::Caller.new(account_id: id, household_id: household_id, role: role)
   end
 
@@ -151,7 +151,7 @@ RSpec.describe "The guard", :api do
 
     it "ends it with a closed account, also when somebody else closes it" do
       sign_in(ines)
-      office.database.outside { |db| db[:accounts].where(id: ines.account_id).update(status_id: 3) }
+      services.database.outside { |db| db[:accounts].where(id: ines.account_id).update(status_id: 3) }
       expect(ask("/api/session")["signed_in"]).to be(false)
       get("/api/stacks")
       expect(status).to eq(401)
@@ -190,9 +190,9 @@ RSpec.describe "The guard", :api do
       9.times { tell("/api/login", { login: email(ines), password: "guess guess" }) }
       tell("/api/login", { login: email(ines), password: "a long password" })
       expect(status).to eq(429)
-      deadline = office.database.outside { |db| db[:account_lockouts].where(id: ines.account_id).get(:deadline) }
+      deadline = services.database.outside { |db| db[:account_lockouts].where(id: ines.account_id).get(:deadline) }
       expect(deadline - Time.now).to be < 660
-      office.database.outside { |db| NutShelf::Store::Accounts.unlock(db, email(ines)) }
+      services.database.outside { |db| NutShelf::Store::Accounts.unlock(db, email(ines)) }
       tell("/api/login", { login: email(ines), password: "a long password" })
       expect(status).to eq(200)
     end

@@ -67,7 +67,7 @@ RSpec.describe "The household", :api do
         token_hash: NutShelf::Store::Access.hash(token)
       )
     end
-    email = office.database.outside { |db| db[:accounts].where(id: ines.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: ines.account_id).get(:email) }
     clear_cookies
     @csrf = nil
     expect(tell("/api/join/look", { token: token })["email"]).to eq(email)
@@ -103,7 +103,7 @@ RSpec.describe "The household", :api do
     tell("/api/members/#{made["invitation_id"]}/revoke")
     expect(tell("/api/join/look", { token: made["path"].split("#").last })["code"]).to eq("not_found")
     other =
-      office.database.outside do |db|
+      services.database.outside do |db|
         db[:accounts]
           .insert(email: "tomas-#{rand(10**9)}@example.test", name: "Tomas")
           .tap { |id| db[:memberships].insert(account_id: id, household_id: ines.household_id, role: "helper") }
@@ -162,7 +162,7 @@ RSpec.describe "The household", :api do
     feed = tell("/api/feeds")
     get(feed["path"])
     expect(parsed(last_response.body)).to include(
-      include("on" => "2026-11-26", "summary" => "Take out to thaw: #{office.catalog.food("chicken-thighs").name}")
+      include("on" => "2026-11-26", "summary" => "Take out to thaw: #{services.catalog.food("chicken-thighs").name}")
     )
     clock.day = Date.new(2026, 11, 26)
     expect(ask("/api/today")["thaw"].first).to include("place" => "Freezer", "hours" => 12)

@@ -184,7 +184,7 @@ RSpec.describe "Work at the shelf", :api do
     ask("/api/containers/#{jar}/fill")
     expect(status).to eq(422)
     ask("/api/containers/#{jar}/fill?food_id=#{food_id(ines, "canned-chickpeas")}")
-    expect(status).to eq(office.catalog.food("canned-chickpeas").g_per_ml ? 200 : 422)
+    expect(status).to eq(services.catalog.food("canned-chickpeas").g_per_ml ? 200 : 422)
   end
 
   it "weighs with the scale, tare by container" do

@@ -7,7 +7,7 @@ RSpec.describe "Signing in", :api do
   let(:ines) { household! }
   let(:email) { outside { |db| db[:accounts].where(id: ines.account_id).get(:email) } }
 
-  def outside(&) = office.database.outside(&)
+  def outside(&) = services.database.outside(&)
 
   def log_in(password, name: email, **more)
     tell("/api/login", { login: name, password: password, **more })

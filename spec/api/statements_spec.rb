@@ -47,8 +47,8 @@ RSpec.describe "Statements of a view", :api do
     %w[
       today stacks foods?usual=yes places meals dishes missing bring-forward containers care counts people barcodes acts
     ].to_h do |path|
-      office.forget
-      replay = Replay.of(office.database.sequel) { get "/api/#{path}" }
+      services.forget
+      replay = Replay.of(services.database.sequel) { get "/api/#{path}" }
       expect([path, last_response.status]).to eq([path, 200])
       [path, replay.reads.size]
     end

@@ -28,8 +28,8 @@ RSpec.describe "What views read of", :api do
   end
 
   def tables_of(path)
-    office.forget
-    replay = Replay.of(office.database.sequel) { get path }
+    services.forget
+    replay = Replay.of(services.database.sequel) { get path }
     expect(last_response.status).to eq(200), last_response.body[0, 200]
     replay.reads.flat_map { |sql| sql.scan(/(?:FROM|JOIN) "?(\w+)"?/).flatten }.map(&:to_sym).uniq
   end

@@ -8,13 +8,13 @@ RSpec.describe "A new user", :browser do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_new")
     NutShelf::Store::Owner.drop(url)
     app_url = NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
-    NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
+    NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(app_url).to_h, clock: clock)
   end
 
   before do
     Capybara.app =
       NutShelf::Api::App.build(
-        office: empty,
+        services: empty,
         secret: "s" * 96,
         build: "new",
         interface: NutShelf::Boot::Web::INTERFACE,

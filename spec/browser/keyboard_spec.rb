@@ -10,7 +10,7 @@ RSpec.describe "By keyboard alone", :browser do
   def enter_by_keys
     hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(BrowserSupport::PASSWORD)
     email =
-      office.database.outside do |db|
+      services.database.outside do |db|
         db[:accounts].where(id: who.account_id).update(password_hash: hash)
         db[:accounts].where(id: who.account_id).get(:email)
       end

@@ -243,7 +243,7 @@ RSpec.describe "Work at the shelf", :browser do
     fill_in "Your password now", with: BrowserSupport::PASSWORD
     click_button "Change the password"
     expect(page).to have_content("Your password is changed.")
-    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     Capybara.reset_sessions!
     visit "/"
     fill_in "E-mail address", with: email

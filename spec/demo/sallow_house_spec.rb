@@ -11,7 +11,7 @@ RSpec.describe "Sallow House" do
   it "lives ten weeks without a refused act, and its stock is the sum of its movements" do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_sallow")
     NutShelf::Store::Owner.drop(url)
-    demo = NutShelf::Boot::Wiring.office(NutShelf::Boot::Wiring.migrated(url))
+    demo = NutShelf::Boot::Wiring.services(NutShelf::Boot::Wiring.migrated(url))
     id = NutShelf::Demo::Loader.new(demo).load
     demo.database.within(id) do |db|
       house = NutShelf::Store::House.new(db, id)
@@ -47,7 +47,7 @@ RSpec.describe "Sallow House" do
   it "knows a demo that was stopped half way, and takes it for no whole one" do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_half")
     NutShelf::Store::Owner.drop(url)
-    half = NutShelf::Boot::Wiring.office(NutShelf::Boot::Wiring.migrated(url))
+    half = NutShelf::Boot::Wiring.services(NutShelf::Boot::Wiring.migrated(url))
     loader = NutShelf::Demo::Loader.new(half)
     allow(loader).to receive(:live).and_raise(Interrupt)
     expect { loader.load }.to raise_error(Interrupt)

@@ -33,7 +33,7 @@ RSpec.describe "What a movement remembers" do
   it "is so on the day it was done, when a letter comes late" do
     id = tins("2026-12-04", occurred_on: "2026-11-01")
     late = NutShelf::Desk::Envelope.new(on: Date.new(2026, 11, 20), held: true)
-    NutShelf::Desk::Take.new(office, ines).call({ lot_id: id, amount: "400" }, key: key!, envelope: late)
+    NutShelf::Desk::Take.new(services, ines).call({ lot_id: id, amount: "400" }, key: key!, envelope: late)
     expect(latest(id)).to eq(["eaten", "soon", 14, false])
   end
 

@@ -19,34 +19,34 @@ RSpec.describe NutShelf::Desk::CatchUp do
 
   it "dates stacks anew that older rules had dated, once" do
     forget(usable_until: Date.new(2099, 1, 1), quality_until: nil, strict_until: nil)
-    expect(described_class.new(office).household(ines.household_id)).to eq(1)
+    expect(described_class.new(services).household(ines.household_id)).to eq(1)
     expect(lot(ines, tin)).to have_attributes(usable_until: Date.new(2028, 5, 31), strict_until: Date.new(2028, 5, 31))
-    forget_nothing = described_class.new(office).household(ines.household_id)
+    forget_nothing = described_class.new(services).household(ines.household_id)
     expect(forget_nothing).to eq(0)
   end
 
   it "brings in what was shipped since the household was made, once, and lets it be found" do
     shipped = Struct.new(:foods) { def home_class?(_key) = false }
-    food = office.catalog.food("cider").with(key: "perry", name: "Perry")
-    later = shipped.new(office.catalog.foods.merge("perry" => food))
+    food = services.catalog.food("cider").with(key: "perry", name: "Perry")
+    later = shipped.new(services.catalog.foods.merge("perry" => food))
     added = Array.new(2) { inside(ines) { |house| house.foods.take_in(later, { "perry" => "perry pear cider" }) } }
     expect(added).to eq([1, 0])
     expect(inside(ines) { |house| house.foods.search("perry", limit: 3).map(&:name).first }).to eq(
       "Perry"
     )
-    expect(described_class.new(office).household(ines.household_id)).to eq(0)
+    expect(described_class.new(services).household(ines.household_id)).to eq(0)
   end
 
   it "gives a dish that was put right a further version, and leaves what was planned as it was" do
     meal = act(:PlanMeal, ines, { recipe_id: dish.first, on: HouseSupport::TODAY.iso8601 })["meal_id"]
-    right = office.catalog.recipes.map { |one| one.key == "two-bean-chilli" ? one.with(active_minutes: 99) : one }
+    right = services.catalog.recipes.map { |one| one.key == "two-bean-chilli" ? one.with(active_minutes: 99) : one }
     taken = Array.new(2) { inside(ines) { |house| house.recipes.take_in(right, house.foods.ids_by_key) } }
     expect(taken).to eq([1, 0])
     versions = inside(ines) { |house| house.recipes.values.values.select { |one| one.key == "two-bean-chilli" } }
     told = versions.map { |one| [one.version, one.active_minutes == 99, one.followed] }
     expect(told).to contain_exactly([1, false, true], [2, true, false])
     offered = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).ranked(HouseSupport::TODAY).map(&:id) }
-    expect(offered).to include(dish.first).and(satisfy { |ids| ids.uniq.size == office.catalog.recipes.size })
+    expect(offered).to include(dish.first).and(satisfy { |ids| ids.uniq.size == services.catalog.recipes.size })
     planned = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).dish(meal).recipe }
     expect(planned).to have_attributes(version: 1, active_minutes: versions.find { |one|
       one.version == 1
@@ -54,7 +54,7 @@ RSpec.describe NutShelf::Desk::CatchUp do
   end
 
   it "finds every shipped dish as it was shipped, so that none gets a version for nothing" do
-    expect(inside(ines) { |house| house.recipes.take_in(office.catalog.recipes, house.foods.ids_by_key) }).to eq(0)
+    expect(inside(ines) { |house| house.recipes.take_in(services.catalog.recipes, house.foods.ids_by_key) }).to eq(0)
   end
 
   it "lets nobody change a dish" do
@@ -70,7 +70,7 @@ RSpec.describe NutShelf::Desk::CatchUp do
 
   it "covers every household" do
     forget(usable_until: nil)
-    expect(described_class.new(office).call).to be >= 1
+    expect(described_class.new(services).call).to be >= 1
     expect(lot(ines, tin).usable_until).to eq(Date.new(2028, 5, 31))
   end
 end

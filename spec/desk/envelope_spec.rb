@@ -21,7 +21,7 @@ RSpec.describe "Acts that come in late" do
   end
 
   def late(klass, input, who: ines, key: key!, **more)
-    NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key, envelope: envelope(**more))
+    NutShelf::Desk.const_get(klass).new(services, who).call(input, key: key, envelope: envelope(**more))
   end
 
   def story(id) = lot(ines, id).history.map { |event| event.values_at("kind", "on") }

@@ -24,8 +24,9 @@ RSpec.describe "Foods of a household" do
   end
 
   def read(text)
-    office.database.within(ines.household_id) do |db|
-      NutShelf::Desk::HouseholdLexicon.new(NutShelf::Desk::Room.new(office, ines, db)).reader.read(text, today: clock.today)
+    services.database.within(ines.household_id) do |db|
+      NutShelf::Desk::HouseholdLexicon.new(NutShelf::Desk::Room.new(services, ines, db)).reader.read(text,
+        today: clock.today)
     end
   end
 

@@ -42,8 +42,8 @@ RSpec.describe NutShelf::Desk::Kept do
     let(:ines) { household! }
 
     def look(still: true)
-      office.database.public_send(still ? :still : :within, ines.household_id) do |db|
-        yield NutShelf::Desk::Room.new(office, ines, db, still: still)
+      services.database.public_send(still ? :still : :within, ines.household_id) do |db|
+        yield NutShelf::Desk::Room.new(services, ines, db, still: still)
       end
     end
 

@@ -88,8 +88,8 @@ RSpec.describe "Dates in hands" do
 
   # @return [Array<String>] stacks that read as good for longer than the law allows, with their stories
   def laundered
-    office.database.within(ines.household_id) do |db|
-      room = NutShelf::Desk::Room.new(office, ines, db)
+    services.database.within(ines.household_id) do |db|
+      room = NutShelf::Desk::Room.new(services, ines, db)
       redate = NutShelf::Desk::Redate.new(room)
       room.shelf.stacks.each_value.filter_map do |row|
         story = redate.story(room.house.lots.one(row.id))
@@ -113,7 +113,7 @@ RSpec.describe "Dates in hands" do
 
   # Drawn from what changed since the look before.
   def shelf_as_kept
-    office.database.still(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db, still: true).shelf }
+    services.database.still(ines.household_id) { |db| NutShelf::Desk::Room.new(services, ines, db, still: true).shelf }
   end
 
   def shelf_as_read = in_room(ines) { |room| NutShelf::Desk::ShelfLoader.new(room.tap(&:every_food)).whole }
@@ -149,8 +149,8 @@ RSpec.describe "Dates in hands" do
     20.times { hands.step }
     before = dates
     clock.day = Date.new(2026, 12, 20)
-    office.database.outside { |db| db[:households].where(id: ines.household_id).update(dated_by: 0) }
-    NutShelf::Desk::CatchUp.new(office).call
+    services.database.outside { |db| db[:households].where(id: ines.household_id).update(dated_by: 0) }
+    NutShelf::Desk::CatchUp.new(services).call
     expect(dates).to eq(before)
   end
 

@@ -200,7 +200,7 @@ RSpec.describe "The life of a stack" do
         "lot_id"
       ]
     before = inside(ines) { |house| [house.lots.one(id), house.household.revision, house.ledger.recent.size] }
-    seen = NutShelf::Desk::Open.new(office, ines).foresee({ lot_id: id })
+    seen = NutShelf::Desk::Open.new(services, ines).foresee({ lot_id: id })
     opened = seen[:stacks].find { |one| one[:new] }
     expect(opened).to include(amount: "400 g, open", place: "Fridge")
     after = inside(ines) { |house| [house.lots.one(id), house.household.revision, house.ledger.recent.size] }

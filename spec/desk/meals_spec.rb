@@ -13,9 +13,9 @@ RSpec.describe "Meals from the shelf" do
   end
 
   def desk_plan
-    office
+    services
       .database
-      .within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::Room.new(office, ines, db)) }
+      .within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::Room.new(services, ines, db)) }
   end
 
   def tin(**more)
@@ -142,7 +142,7 @@ RSpec.describe "Meals from the shelf" do
   it "carries the allergens of what it is like into a food of one's own, and of all that went in into a dish" do
     butter =
       act(:AddFood, ines, { name: "Nut spread of Ines", like_food_id: food_id(ines, "peanut-butter") })["food_id"]
-    room = office.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(office, ines, db).food(butter) }
+    room = services.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(services, ines, db).food(butter) }
     expect(room.allergens).to eq(%w[peanut])
     milk = put_away(ines, "cheddar", "fridge", printed_on: "2027-01-01", printed_kind: "best_before")["lot_id"]
     done =
@@ -159,8 +159,8 @@ RSpec.describe "Meals from the shelf" do
         }
       )
     food =
-      office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Room.new(office, ines, db).food(lot(ines, done["leftover_lot_id"]).food_id)
+      services.database.within(ines.household_id) do |db|
+        NutShelf::Desk::Room.new(services, ines, db).food(lot(ines, done["leftover_lot_id"]).food_id)
       end
     expect(food.allergens).to include("milk")
   end
@@ -191,9 +191,9 @@ RSpec.describe "Meals from the shelf" do
     end
     clock.day = HouseSupport::TODAY
     rate = lambda do
-      office.database.within(ines.household_id) do |db|
+      services.database.within(ines.household_id) do |db|
         NutShelf::Desk::UsageRates
-          .new(NutShelf::Desk::Room.new(office, ines, db))
+          .new(NutShelf::Desk::Room.new(services, ines, db))
           .rate(food_id(ines, "white-rice"), "mass")
           .weekly
       end
@@ -217,8 +217,8 @@ RSpec.describe "Meals from the shelf" do
     act(:Move, ines, { lot_id: bad, place_id: loft })
     act(:Look, ines, { lot_id: bad, result: "bad" })
     items =
-      office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(office, ines, db)).items
+      services.database.within(ines.household_id) do |db|
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(services, ines, db)).items
       end
     expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stack.id } }).to eq([back])
   end
@@ -229,8 +229,8 @@ RSpec.describe "Meals from the shelf" do
     loft = act(:AddPlace, ines, { name: "Loft", kind: "cupboard", tier: "backstock" })["place_id"]
     act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
     item =
-      office.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(office, ines, db)).items.first
+      services.database.within(ines.household_id) do |db|
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(services, ines, db)).items.first
       end
     expect(item).to have_attributes(food_id: other, food: have_attributes(key: "own-honey"))
   end

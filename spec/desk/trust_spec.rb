@@ -8,8 +8,10 @@ RSpec.describe "Taking back" do
   let(:wren) { person("Wren", "helper") }
 
   def person(name, role)
-    id = office.database.outside { |db| db[:accounts].insert(email: "#{name}#{rand(10**9)}@example.test", name: name) }
-    office.database.outside do |db|
+    id = services.database.outside do |db|
+      db[:accounts].insert(email: "#{name}#{rand(10**9)}@example.test", name: name)
+    end
+    services.database.outside do |db|
       db[:memberships].insert(account_id: id, household_id: ines.household_id, role: role)
     end
     NutShelf::Desk::Caller.new(account_id: id, household_id: ines.household_id, role: role)
@@ -220,7 +222,7 @@ RSpec.describe "Taking back" do
       )
       expect { keep("potatoes", "cupboard", "whole", 60) }.not_to raise_error
       breach =
-        office.catalog.foods.values.first(60).flat_map do |food|
+        services.catalog.foods.values.first(60).flat_map do |food|
           %w[unopened opened whole cut cooked].product(%w[fridge cupboard]).filter_map do |state, place|
             row =
               NutShelf::Core::KeepingRow.new(
@@ -232,11 +234,11 @@ RSpec.describe "Taking back" do
                 kind: :quality,
                 own_reason: "Ours"
               )
-            next if NutShelf::Core::OwnTime.breach(office.catalog, food, row)
+            next if NutShelf::Core::OwnTime.breach(services.catalog, food, row)
 
-            own = office.catalog.with_own({ [food.key, place, state] => row })
+            own = services.catalog.with_own({ [food.key, place, state] => row })
             %w[bought_sealed opened cut cooked left_over].find do |situation|
-              office.catalog.keeping(food, situation, place).row&.kind == :safety &&
+              services.catalog.keeping(food, situation, place).row&.kind == :safety &&
                 own.keeping(food, situation, place).row == row
             end
           end
@@ -247,7 +249,7 @@ RSpec.describe "Taking back" do
 
   it "reads the worst of the signs: what bulges is not good" do
     id = tin["lot_id"]
-    bulging = office.catalog.signs.fetch("tin").first.sign
+    bulging = services.catalog.signs.fetch("tin").first.sign
     expect { act(:Look, ines, { lot_id: id, result: "good", signs: [bulging] }) }.to raise_error(
       NutShelf::Desk::Invalid,
       /means it is bad, not good/

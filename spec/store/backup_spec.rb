@@ -77,7 +77,7 @@ RSpec.describe NutShelf::Store::Backup do
     ).to be_empty
     described_class::TABLES.each do |table|
       columns =
-        office.database.sequel.schema(table).map { |name, _| name.to_s } - ["household_id"] -
+        services.database.sequel.schema(table).map { |name, _| name.to_s } - ["household_id"] -
         described_class::DERIVED.fetch(table, []).map(&:to_s)
       expect(
         [table, schema.dig("properties", "tables", "properties", table.to_s, "items", "properties").keys.sort]
@@ -88,7 +88,9 @@ RSpec.describe NutShelf::Store::Backup do
   it "holds no secret" do
     act(:Invite, ines, { name: "Guest", role: "helper" })
     act(:OpenFeed, ines, {})
-    office.database.outside { |db| db[:accounts].where(id: ines.account_id).update(password_hash: "$argon2id$secret") }
+    services.database.outside do |db|
+      db[:accounts].where(id: ines.account_id).update(password_hash: "$argon2id$secret")
+    end
     expect(written).not_to match(/argon2|token_hash|password/)
   end
 

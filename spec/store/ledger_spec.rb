@@ -7,7 +7,7 @@ RSpec.describe "The ledger" do
   let(:done) { put_away(who, "canned-chickpeas", "cupboard", count: "3", price_minor: 267) }
   let(:id) { done["lot_id"] }
 
-  def within(&block) = office.database.within(who.household_id, &block)
+  def within(&block) = services.database.within(who.household_id, &block)
 
   %i[movements acts lot_events].each do |table|
     it "refuses to change or delete rows of #{table}" do

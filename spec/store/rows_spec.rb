@@ -10,7 +10,7 @@ RSpec.describe NutShelf::Store::Rows do
 
   described_class::TABLES.each do |table, made|
     it "tells of every column of #{table}, and of none it has not" do
-      expect(made::FIELDS).to match_array(office.database.sequel[table].columns - [:household_id])
+      expect(made::FIELDS).to match_array(services.database.sequel[table].columns - [:household_id])
     end
   end
 

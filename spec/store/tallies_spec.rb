@@ -6,11 +6,11 @@ require_relative "../../store/tallies"
 RSpec.describe NutShelf::Store::Tallies do
   include HouseSupport
 
-  let(:tallies) { described_class.new(office.database) }
-  let(:other) { described_class.new(NutShelf::Boot::Wiring.office(HouseSupport.app_url, connections: 1).database) }
+  let(:tallies) { described_class.new(services.database) }
+  let(:other) { described_class.new(NutShelf::Boot::Wiring.services(HouseSupport.app_url, connections: 1).database) }
   let(:key) { "login:#{rand(10**12)}" }
 
-  def end_all = office.database.outside { |db| db[:tallies].update(ends: Sequel.lit("now() - interval '1 second'")) }
+  def end_all = services.database.outside { |db| db[:tallies].update(ends: Sequel.lit("now() - interval '1 second'")) }
 
   it "counts for all processes together" do
     expect([tallies.increment(key), other.increment(key), tallies.increment(key)]).to eq([1, 2, 3])
@@ -24,7 +24,7 @@ RSpec.describe NutShelf::Store::Tallies do
     expect(tallies.increment(key)).to eq(1)
     end_all
     tallies.increment("#{key}-another")
-    expect(office.database.outside { |db| db[:tallies].where(key: key).count }).to eq(0)
+    expect(services.database.outside { |db| db[:tallies].where(key: key).count }).to eq(0)
   end
 
   it "can be set and put away" do

@@ -27,7 +27,7 @@ RSpec.describe NutShelf::Store::Topics do
   it "has a trigger on every table of every topic, and every household's table is of one" do
     ines
     triggers, walled =
-      office.database.outside do |db|
+      services.database.outside do |db|
         [
           db[:pg_trigger].where(Sequel.like(:tgname, "%_topic")).select_map(:tgname),
           db[Sequel[:information_schema][:columns]]

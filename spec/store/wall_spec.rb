@@ -6,7 +6,7 @@ require_relative "../support/house"
 RSpec.describe "The household wall" do
   let(:mine) { household! }
   let(:theirs) { household! }
-  let(:db) { office.database.sequel }
+  let(:db) { services.database.sequel }
 
   walled = %i[
     people places foods packs pack_barcodes keeping_rules lots acts movements lot_events price_observations
@@ -43,7 +43,7 @@ RSpec.describe "The household wall" do
 
   it "shows one household nothing of another, whatever it asks" do
     done = put_away(theirs, "canned-chickpeas", "cupboard", price_minor: 99)
-    office.database.within(mine.household_id) do |inner|
+    services.database.within(mine.household_id) do |inner|
       expect(inner[:lots].where(id: done["lot_id"]).count).to eq(0)
       expect(inner[:lots].where(household_id: theirs.household_id).count).to eq(0)
       expect(inner[:households].select_map(:id)).to eq([mine.household_id])
@@ -53,9 +53,9 @@ RSpec.describe "The household wall" do
   it "refuses to write into another household" do
     id = theirs.household_id
     expect do
-      office.database.within(mine.household_id) { |inner| inner[:people].insert(household_id: id, name: "Guest") }
+      services.database.within(mine.household_id) { |inner| inner[:people].insert(household_id: id, name: "Guest") }
     end.to raise_error(Sequel::DatabaseError, /row-level security/)
-    office.database.within(mine.household_id) do |inner|
+    services.database.within(mine.household_id) do |inner|
       expect(inner[:places].where(household_id: id).update(name: "Mine now")).to eq(0)
     end
   end

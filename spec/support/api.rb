@@ -71,9 +71,9 @@ module ApiSupport
   class << self
     def app = @app ||= built
 
-    def built(office: HouseSupport.office, **options)
+    def built(services: HouseSupport.services, **options)
       NutShelf::Api::App.build(
-        office: office,
+        services: services,
         secret: "s" * 96,
         build: "spec",
         throttle: false,
@@ -92,12 +92,12 @@ module ApiSupport
   def csrf = @csrf ||= JSON.parse(get("/api/session").body)["csrf"]
 
   def sign_in(who)
-    office.database.outside do |db|
+    services.database.outside do |db|
       db[:accounts].where(id: who.account_id).update(
         password_hash: Argon2::Password.new(t_cost: 1, m_cost: 5).create("a long password")
       )
     end
-    email = office.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
+    email = services.database.outside { |db| db[:accounts].where(id: who.account_id).get(:email) }
     send_json("/api/login", { login: email, password: "a long password" })
     @csrf = nil
     who

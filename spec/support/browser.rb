@@ -49,7 +49,7 @@ module BrowserSupport
       @gate ||=
         Gate.new(
           NutShelf::Api::App.build(
-            office: HouseSupport.office,
+            services: HouseSupport.services,
             secret: "s" * 96,
             build: "browser",
             interface: NutShelf::Boot::Web::INTERFACE,
@@ -66,7 +66,7 @@ module BrowserSupport
   def enter(who)
     hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(PASSWORD)
     email =
-      office.database.outside do |db|
+      services.database.outside do |db|
         db[:accounts].where(id: who.account_id).update(password_hash: hash)
         db[:accounts].where(id: who.account_id).get(:email)
       end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../../boot/office"
+require_relative "../../boot/wiring"
 require_relative "../../desk/household_maker"
 Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each do |file|
   require_relative "../../desk/acts/#{File.basename(file, ".rb")}"
@@ -37,14 +37,16 @@ module HouseSupport
     # Further databases made in this run.
     def made = @made ||= []
 
-    def office = @office ||= NutShelf::Desk::Office.new(**NutShelf::Boot::Wiring.office(app_url).to_h, clock: clock)
+    def services
+      @services ||= NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(app_url).to_h, clock: clock)
+    end
 
     def clock = @clock ||= SpecClock.new
 
     def next_number = @number = (@number || 0) + 1
   end
 
-  def office = HouseSupport.office
+  def services = HouseSupport.services
 
   def clock = HouseSupport.clock
 
@@ -52,11 +54,11 @@ module HouseSupport
   def household!(role: "keeper", people: 2)
     number = HouseSupport.next_number
     account =
-      office.database.outside do |db|
+      services.database.outside do |db|
         db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}")
       end
     id =
-      NutShelf::Desk::HouseholdMaker.new(office).make(
+      NutShelf::Desk::HouseholdMaker.new(services).make(
         account,
         { name: "House #{number}", time_zone: "UTC", people: people }
       )
@@ -71,15 +73,17 @@ module HouseSupport
 
   def key! = "spec-key-#{HouseSupport.next_number}-#{rand(10**12)}"
 
-  def act(klass, who, input, key: key!) = NutShelf::Desk.const_get(klass).new(office, who).call(input, key: key)
+  def act(klass, who, input, key: key!) = NutShelf::Desk.const_get(klass).new(services, who).call(input, key: key)
 
   def inside(who)
-    office.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
+    services.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }
   end
 
   def lot(who, id) = inside(who) { |house| house.lots.one(id) }
 
-  def in_room(who) = office.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(office, who, db) }
+  def in_room(who)
+    services.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(services, who, db) }
+  end
 
   # @return [Array<Core::Stack>] everything that is there, first date first
   def on_shelf(who) = in_room(who) { |room| room.shelf.stacks.values }

@@ -9,7 +9,7 @@ require_relative "reference"
 require_relative "settings"
 require_relative "../desk/catch_up"
 require_relative "../desk/kept"
-require_relative "../desk/office"
+require_relative "../desk/services"
 require_relative "../store/database"
 require_relative "../store/accounts"
 require_relative "../store/owner"
@@ -48,16 +48,16 @@ module NutShelf
       # Dates anew what older rules dated, or what a backup brought.
       # @param url [String] the app's URL
       def catch_up(url)
-        office = office(url, connections: 2)
-        Desk::CatchUp.new(office).call
+        services = services(url, connections: 2)
+        Desk::CatchUp.new(services).call
       ensure
-        office&.database&.disconnect
+        services&.database&.disconnect
       end
 
       # @param url [String] the app's URL
-      # @return [Desk::Office]
-      def office(url, connections: 8, work: Core::Work::Here)
-        Desk::Office.new(
+      # @return [Desk::Services]
+      def services(url, connections: 8, work: Core::Work::Here)
+        Desk::Services.new(
           work: work,
           database: Store::Database.connect(url, connections: connections),
           catalog: Reference.catalog,

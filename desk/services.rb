@@ -6,7 +6,7 @@ require_relative "../core/work"
 module NutShelf
   module Desk
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
-    Office =
+    Services =
       Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept,
         work: Core::Work::Here) do
         # Nothing that was kept from an earlier look is there.
