@@ -2,10 +2,10 @@
 
 require_relative "harness"
 require_relative "house"
-require_relative "../desk/acts/enter_rest"
-require_relative "../desk/acts/enter_line"
+require_relative "../desk/commands/enter_rest"
+require_relative "../desk/commands/enter_line"
 require_relative "../desk/acts/finish_count"
-require_relative "../desk/acts/start_count"
+require_relative "../desk/commands/start_count"
 require_relative "../desk/acts/undo"
 
 # A count of 300 lines finished in one act, durable, against the bare SQL that writes the same rows. Goal: within 3 x.

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "errors"
 require_relative "value"
 
 module NutShelf
@@ -9,7 +10,7 @@ module NutShelf
     # shelf) stands apart, under a key that says what it holds, so that whoever runs jobs may keep it.
     module Work
       # The work was not done. `again` says whether it is worth trying elsewhere, or later.
-      class Undone < StandardError
+      class Undone < Error
         # @return [Boolean] whether it is worth trying elsewhere, or later
         def again? = true
       end

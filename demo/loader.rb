@@ -10,8 +10,8 @@ require_relative "../boot/wiring"
 require_relative "../store/accounts"
 require_relative "../desk/household_maker"
 require_relative "../desk/household_lexicon"
-Dir[File.expand_path("../desk/acts/*.rb", __dir__)].each do |file|
-  require_relative "../desk/acts/#{File.basename(file, ".rb")}"
+Dir[File.expand_path("../desk/{acts,commands}/*.rb", __dir__)].each do |file|
+  require_relative "../desk/#{File.basename(File.dirname(file))}/#{File.basename(file, ".rb")}"
 end
 require_relative "../api/views/draft_view"
 require_relative "../desk/plan"

@@ -4,13 +4,14 @@ require "csv"
 require_relative "figures"
 require_relative "headings"
 require_relative "../core/limits"
+require_relative "errors"
 
 module NutShelf
   module Exchange
     # A table somebody else's program wrote: finds out encoding, delimiter and decimal sign, which line holds the
     # headings and which column means what. Keeps the line number of every row.
     class CsvFile
-      class Unreadable < StandardError
+      class Unreadable < Error
       end
 
       DELIMITERS = [",", ";", "\t", "|"].freeze

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "open3"
+require_relative "errors"
 
 module NutShelf
   module Exchange
@@ -9,7 +10,7 @@ module NutShelf
       PROGRAM = "pdftoppm"
 
       # The program is not installed.
-      class Missing < StandardError
+      class Missing < Error
       end
 
       module_function

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/limits"
+require_relative "errors"
 
 module NutShelf
   module Exchange
@@ -8,7 +9,7 @@ module NutShelf
     # camera wrote into it besides the picture (where and when it was taken, by whom).
     class Photo
       # What is wrong with a file, in words.
-      class Unfit < StandardError
+      class Unfit < Error
       end
 
       KINDS = {

@@ -2,13 +2,14 @@
 
 require "json"
 require_relative "../core/dating/lineage"
+require_relative "errors"
 
 module NutShelf
   module Exchange
     # Reads stories of stacks from JSON, so that anybody can try the dating rules on their own, and writes the answers.
     class StoryFile
       # What is wrong in a file: which story, which field, and how to mend it.
-      class Unreadable < StandardError
+      class Unreadable < Error
       end
 
       SITUATIONS = %w[

@@ -3,12 +3,12 @@
 require_relative "../base"
 require_relative "../views/count_view"
 require_relative "../../desk/places_due"
-require_relative "../../desk/acts/clear_line"
-require_relative "../../desk/acts/enter_line"
-require_relative "../../desk/acts/enter_rest"
+require_relative "../../desk/commands/clear_line"
+require_relative "../../desk/commands/enter_line"
+require_relative "../../desk/commands/enter_rest"
 require_relative "../../desk/acts/finish_count"
-require_relative "../../desk/acts/start_count"
-require_relative "../../desk/acts/throw_count"
+require_relative "../../desk/commands/start_count"
+require_relative "../../desk/commands/throw_count"
 
 module NutShelf
   module Api

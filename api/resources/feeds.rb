@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../../desk/acts/open_feed"
-require_relative "../../desk/acts/revoke_feed"
+require_relative "../../desk/commands/open_feed"
+require_relative "../../desk/commands/revoke_feed"
 
 module NutShelf
   module Api

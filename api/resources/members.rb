@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../../desk/acts/invite"
-require_relative "../../desk/acts/revoke_invitation"
-require_relative "../../desk/acts/change_member"
+require_relative "../../desk/commands/invite"
+require_relative "../../desk/commands/revoke_invitation"
+require_relative "../../desk/commands/change_member"
 
 module NutShelf
   module Api

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
-require_relative "../../desk/acts/read_scale"
+require_relative "../../desk/commands/read_scale"
 require_relative "../../devices/scale"
 
 module NutShelf

@@ -10,21 +10,8 @@ require_relative "../../store/backup"
 RSpec.describe NutShelf::Desk::Undo do
   include HouseSupport
 
-  # Acts that open, enter or end something that is no fact of the house: nothing to take back, or a way of its own.
-  never = %w[
-    ChangeMember
-    ClearLine
-    EnterLine
-    EnterRest
-    Invite
-    OpenFeed
-    ReadScale
-    RevokeFeed
-    RevokeInvitation
-    StartCount
-    ThrowCount
-    Undo
-  ]
+  # What an act cannot take back: another undo.
+  never = %w[Undo]
   # Tables that only ever grow, by acts.
   ledger = %w[acts movements lot_events lot_sources record_events]
   # What stands for "was never there", by table.

@@ -2,8 +2,8 @@
 
 require_relative "../../boot/wiring"
 require_relative "../../desk/household_maker"
-Dir[File.expand_path("../../desk/acts/*.rb", __dir__)].each do |file|
-  require_relative "../../desk/acts/#{File.basename(file, ".rb")}"
+Dir[File.expand_path("../../desk/{acts,commands}/*.rb", __dir__)].each do |file|
+  require_relative "../../desk/#{File.basename(File.dirname(file))}/#{File.basename(file, ".rb")}"
 end
 
 # A database of its own for the specs, and fresh households in it.

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 require_relative "../counting"
 
 module NutShelf
   module Desk
     # Somebody counting says what is there: of a stack that was expected, or something that was not. The difference is
     # taken against what is on hand at this moment, so whatever is taken later stays taken.
-    class EnterLine < Act
+    class EnterLine < Command
       private
 
       # @param input [Hash] :count_id, then :lot_id with :found ("as_expected", "gone", "amount", "level") and :packs,

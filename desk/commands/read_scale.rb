@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # A reading of the kitchen scale arrives.
-    class ReadScale < Act
+    class ReadScale < Command
       private
 
       # @param input [Hash] :grams, :steady

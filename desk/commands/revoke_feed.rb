@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # The feed's address leads nowhere any more.
-    class RevokeFeed < Act
+    class RevokeFeed < Command
       private
 
       # @param input [Hash] :feed_id

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 require "securerandom"
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # Invites somebody by a link that works once. The link is shown this one time; only its hash is kept.
-    class Invite < Act
+    class Invite < Command
       keeper_only
       tells_once :path
 

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # The link leads nowhere any more.
-    class RevokeInvitation < Act
+    class RevokeInvitation < Command
       keeper_only
 
       private

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # Begins to count a place and all places within it. Nothing in the stock changes before the count is finished.
-    class StartCount < Act
+    class StartCount < Command
       private
 
       # @param input [Hash] :place_id

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # Another role for somebody, or the end of their belonging here. A household always keeps one keeper.
-    class ChangeMember < Act
+    class ChangeMember < Command
       keeper_only
 
       private

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 require "securerandom"
-require_relative "../act"
+require_relative "../command"
 
 module NutShelf
   module Desk
     # A private calendar feed. Its address is shown once; a new one ends the old ones of this account.
-    class OpenFeed < Act
+    class OpenFeed < Command
       tells_once :path
 
       private
