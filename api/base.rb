@@ -9,7 +9,7 @@ require_relative "body"
 require_relative "problem"
 require_relative "../desk/envelope"
 require_relative "../desk/services"
-require_relative "../desk/room"
+require_relative "../desk/unit_of_work"
 require_relative "views/touched"
 
 module NutShelf
@@ -158,7 +158,7 @@ module NutShelf
           json services
             .database
             .within(caller!.household_id) { |db|
-              { **answer, touched: Touched.new(Desk::Room.new(services, caller!, db)).by(answer["act_id"]) }
+              { **answer, touched: Touched.new(Desk::UnitOfWork.new(services, caller!, db)).by(answer["act_id"]) }
             }
         end
 
@@ -176,19 +176,19 @@ module NutShelf
         def view(*topics)
           caller = caller!
           services.database.still(caller.household_id) do |db|
-            room = Desk::Room.new(services, caller, db, still: true)
-            tag(room, caller, topics)
-            json yield(room)
+            work = Desk::UnitOfWork.new(services, caller, db, still: true)
+            tag(work, caller, topics)
+            json yield(work)
           end
         end
 
-        def tag(room, caller, topics)
-          read = topics.empty? ? room.household.revision : Store::Topics.revisions(room.household, topics)
+        def tag(work, caller, topics)
+          read = topics.empty? ? work.household.revision : Store::Topics.revisions(work.household, topics)
           mark = [
             *read,
             caller.household_id,
             caller.account_id,
-            room.today,
+            work.today,
             caller.role,
             Base.build_stamp,
             request.fullpath

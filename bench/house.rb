@@ -149,7 +149,7 @@ class BenchHouse
 
     def prepare(input)
       @fingerprint = 1
-      @stacks = input[:rows].map { |row| NutShelf::Desk::NewStack.new(room, row) }
+      @stacks = input[:rows].map { |row| NutShelf::Desk::NewStack.new(work, row) }
     end
   end
   private_constant :BroughtIn

@@ -100,7 +100,7 @@ module NutShelf
           ShelfWork.new(
             act: ->(name, who, input) { act(Desk.const_get(name), who, input) },
             front: method(:front),
-            standing: ->(place_id) { in_room { |room| room.stacks_in([place_id]) } },
+            standing: ->(place_id) { at_work { |work| work.stacks_in([place_id]) } },
             within: method(:within)
           )
       end
@@ -132,7 +132,7 @@ module NutShelf
         draft =
           @services
             .database
-            .within(@household_id) { |db| Api::DraftView.new(Desk::Room.new(@services, caller(who), db)).call(line) }
+            .within(@household_id) { |db| Api::DraftView.new(Desk::UnitOfWork.new(@services, caller(who), db)).call(line) }
         if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
           raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}"
         end
@@ -196,10 +196,10 @@ module NutShelf
           .min_by { |stack| [stack.open ? 0 : 1, Core::Order.day(stack.usable_until), stack.id] }
       end
 
-      def on_shelf = in_room { |room| room.shelf.stacks.values }
+      def on_shelf = at_work { |work| work.shelf.stacks.values }
 
-      def in_room
-        @services.database.within(@household_id) { |db| yield Desk::Room.new(@services, caller("tomas"), db) }
+      def at_work
+        @services.database.within(@household_id) { |db| yield Desk::UnitOfWork.new(@services, caller("tomas"), db) }
       end
 
       def usable?(row) = !row.stopped && (row.safety_until.nil? || row.safety_until >= @calendar.day)
@@ -237,9 +237,9 @@ module NutShelf
       end
 
       def best(day, meal)
-        in_room do |room|
+        at_work do |work|
           Desk::Plan
-            .new(room)
+            .new(work)
             .ranked(day)
             .reject { |entry| entry.dish.shut? }
             .select { |entry| entry.dish.recipe.meal == meal && entry.dish.covered > Rational(3, 5) }

@@ -16,9 +16,9 @@ module NutShelf
         permit
         seen = nil
         @services.database.trying(@caller.household_id) do |db|
-          @room = Room.new(@services, @caller, db)
+          @work = UnitOfWork.new(@services, @caller, db)
           lock
-          seen = Foresight.new(@room, input[:lot_id]).call(perform(input))
+          seen = Foresight.new(@work, input[:lot_id]).call(perform(input))
         end
         seen
       end
@@ -27,7 +27,7 @@ module NutShelf
 
       # Opens an act and answers what the interface needs to report and to undo it.
       def entry(kind, summary, on: nil, undoes: nil, subject: nil)
-        Entry.open(room, kind: kind, summary: summary, occurred_on: on || room.on, undoes: undoes, subject: subject)
+        Entry.open(work, kind: kind, summary: summary, occurred_on: on || work.on, undoes: undoes, subject: subject)
       end
 
       # For a person's own good: two keepers who change the same record must not overwrite each other unseen.
@@ -48,7 +48,7 @@ module NutShelf
           act_id: entry.act_id,
           summary: entry.summary,
           **more,
-          **(room.unsettled.empty? ? {} : { unsettled: room.unsettled })
+          **(work.unsettled.empty? ? {} : { unsettled: work.unsettled })
         }
       end
     end

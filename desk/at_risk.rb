@@ -6,15 +6,15 @@ module NutShelf
   module Desk
     # What pests could reach in a place and nobody set apart yet.
     class AtRisk
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @return [Array<Core::Stack>]
       def in_place(place_id)
-        @room.stacks_in([place_id]).select do |stack|
-          !stack.quarantined && Core::PestReach.reached?(stack, @room.food(stack.food_id))
+        @work.stacks_in([place_id]).select do |stack|
+          !stack.quarantined && Core::PestReach.reached?(stack, @work.food(stack.food_id))
         end
       end
     end

@@ -10,9 +10,9 @@ module NutShelf
       IN_USE = 3
       COLD = %w[thawed leftover cooked cut].freeze
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param food [Store::Rows::Food]
@@ -24,7 +24,7 @@ module NutShelf
         home = here(food.home_place_id)
         return home if home && (state.nil? || kinds.include?(home.kind))
 
-        fitting = @room.places.values.select { |row| kinds.include?(row.kind) }
+        fitting = @work.places.values.select { |row| kinds.include?(row.kind) }
         fitting.find { |place| place.id == filling } || fitting.find { |place| place.id == last(food) } ||
           only(fitting) || used(fitting)
       end
@@ -33,7 +33,7 @@ module NutShelf
       # @param state [String, nil]
       # @return [Array<String>] kinds of places such food is kept in as it comes
       def kinds(food, state = nil)
-        known = @room.food(food.id)
+        known = @work.food(food.id)
         return %w[freezer] if state == "frozen" || (known.aisle == "Frozen" && state != "thawed")
         return %w[fridge] if COLD.include?(state) || (state == "opened" && known.opened_where == "fridge")
 
@@ -42,7 +42,7 @@ module NutShelf
 
       private
 
-      def here(id) = id && @room.places[id]
+      def here(id) = id && @work.places[id]
 
       def only(places) = (places.first if places.size == 1)
 
@@ -52,11 +52,11 @@ module NutShelf
         counts.key(counts.values.max) if counts.values.one?(&:positive?) && counts.values.max >= IN_USE
       end
 
-      def stacks = @stacks ||= @room.house.lots.stacks_by_place
+      def stacks = @stacks ||= @work.house.lots.stacks_by_place
 
-      def last(food) = @room.house.foods.came_last([food.id])[food.id]&.start_place_id
+      def last(food) = @work.house.foods.came_last([food.id])[food.id]&.start_place_id
 
-      def shelf?(food) = food.food_group == "supplies" || @room.catalog.keeping(food, "bought_sealed", "cupboard").row?
+      def shelf?(food) = food.food_group == "supplies" || @work.catalog.keeping(food, "bought_sealed", "cupboard").row?
     end
   end
 end

@@ -11,10 +11,10 @@ module NutShelf
     class CalendarEntries
       AHEAD = 60
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param thawing [Array<Thawing::Task>]
-      def initialize(room, thawing)
-        @room = room
+      def initialize(work, thawing)
+        @work = work
         @thawing = thawing
       end
 
@@ -31,15 +31,15 @@ module NutShelf
             uid: "stack-#{stack.id}",
             on: stack.usable_until,
             category: "LAST GOOD DAY",
-            summary: "Last good day: #{stack.name(@room.food(stack.food_id))}",
-            description: "#{@room.wording(stack)} in #{stack.place}"
+            summary: "Last good day: #{stack.name(@work.food(stack.food_id))}",
+            description: "#{@work.wording(stack)} in #{stack.place}"
           )
         end
       end
 
       def turning
-        span = @room.today..(@room.today + AHEAD)
-        @room.shelf.stacks.each_value.select { |stack| span.cover?(stack.usable_until) && !stack.stopped }
+        span = @work.today..(@work.today + AHEAD)
+        @work.shelf.stacks.each_value.select { |stack| span.cover?(stack.usable_until) && !stack.stopped }
       end
 
       def thaws
@@ -55,10 +55,10 @@ module NutShelf
       end
 
       def care
-        @room.house.care.due(@room.today + AHEAD).map do |rule|
+        @work.house.care.due(@work.today + AHEAD).map do |rule|
           entry(
             uid: "care-#{rule.id}",
-            on: [rule.next_on, @room.today].max,
+            on: [rule.next_on, @work.today].max,
             summary: rule.title,
             description: place(rule),
             category: "CARE"
@@ -66,13 +66,13 @@ module NutShelf
         end
       end
 
-      def place(rule) = rule.where_id ? @room.place(rule.where_id).name : ""
+      def place(rule) = rule.where_id ? @work.place(rule.where_id).name : ""
 
       def counts
-        PlacesDue.new(@room).by_rhythm.map do |place, due|
+        PlacesDue.new(@work).by_rhythm.map do |place, due|
           entry(
             uid: "count-#{place.id}",
-            on: @room.today,
+            on: @work.today,
             summary: "Count #{place.name}",
             description: due.reason,
             category: "CHECK"

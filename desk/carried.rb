@@ -10,11 +10,11 @@ module NutShelf
       # What of each stack's lack has been explained, in base units.
       attr_reader :explained
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param entry [Entry]
       # @param lots [Hash{Integer=>Store::Rows::Lot}] locked
-      def initialize(room, entry, lots)
-        @room = room
+      def initialize(work, entry, lots)
+        @work = work
         @entry = entry
         @lots = lots
         @explained = Hash.new(0r)
@@ -31,7 +31,7 @@ module NutShelf
         settle_open_count(lot, amount)
         part = all_of_it?(lot, amount) ? lot : @entry.split(lot, amount)
         @there[lot.id] -= amount
-        @entry.happen(part, @room.happening("moved", place_id: stack.place_id), place_id: stack.place_id)
+        @entry.happen(part, @work.happening("moved", place_id: stack.place_id), place_id: stack.place_id)
       end
 
       private
@@ -39,7 +39,7 @@ module NutShelf
       # A stack that went elsewhere as a whole has nothing left to carry, though it still has all it had.
       def all_of_it?(lot, amount) = amount == @there[lot.id] && amount == lot.on_hand
 
-      def house = @room.house
+      def house = @work.house
 
       def refuse_other(lot, stack)
         return if lot.food_id == stack.food_id && lot.dimension == stack.dimension.to_s

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "redate_stacks"
-require_relative "room"
+require_relative "unit_of_work"
 
 module NutShelf
   module Desk
@@ -20,14 +20,14 @@ module NutShelf
       # @return [Integer] stacks whose last good day changed
       def household(id)
         @services.database.within(id) do |db|
-          room = Room.new(@services, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
-          added = room.house.foods.take_in(@services.catalog, @services.search_words)
-          added += room.house.recipes.take_in(@services.catalog.recipes, room.house.foods.ids_by_key)
-          room.house.household.bump if added.positive? || room.household.dated_by != Redate::RULES
-          next 0 if room.household.dated_by == Redate::RULES
+          work = UnitOfWork.new(@services, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
+          added = work.house.foods.take_in(@services.catalog, @services.search_words)
+          added += work.house.recipes.take_in(@services.catalog.recipes, work.house.foods.ids_by_key)
+          work.house.household.bump if added.positive? || work.household.dated_by != Redate::RULES
+          next 0 if work.household.dated_by == Redate::RULES
 
-          changed = RedateStacks.new(room, nil).redate(room.house.lots.all)
-          room.house.household.update(dated_by: Redate::RULES)
+          changed = RedateStacks.new(work, nil).redate(work.house.lots.all)
+          work.house.household.update(dated_by: Redate::RULES)
           changed
         end
       end

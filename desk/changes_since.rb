@@ -13,25 +13,25 @@ module NutShelf
       # when they are too many or a rule may have changed any. Frozen.
       Changes = Core::Value.of(:revision, :topics, :stacks)
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param since [Integer, nil] a revision; nil: nothing was seen yet
       # @return [Changes] of everything, where the number is none of this household's
       def call(since)
-        now = @room.household.revision
+        now = @work.household.revision
         return Changes.new(revision: now, topics: Store::Topics::ALL) unless since && since <= now
 
-        topics = @room.house.household.changed_since(since, @room.household)
+        topics = @work.house.household.changed_since(since, @work.household)
         Changes.new(revision: now, topics: topics, stacks: topics.include?(:rules) ? nil : stacks(since))
       end
 
       private
 
       def stacks(since)
-        ids = @room.house.ledger.touched_since(since, MOST + 1)
+        ids = @work.house.ledger.touched_since(since, MOST + 1)
         ids.size > MOST ? nil : ids
       end
     end

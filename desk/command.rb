@@ -5,7 +5,7 @@ require "json"
 require_relative "envelope"
 require_relative "errors"
 require_relative "services"
-require_relative "room"
+require_relative "unit_of_work"
 
 module NutShelf
   module Desk
@@ -40,7 +40,7 @@ module NutShelf
       def call(input, key:, envelope: Envelope::NONE)
         permit
         @services.database.within(@caller.household_id) do |db|
-          @room = Room.new(@services, @caller, db, envelope: envelope)
+          @work = UnitOfWork.new(@services, @caller, db, envelope: envelope)
           stored = claim(key, input)
           next stored if stored
 
@@ -54,18 +54,18 @@ module NutShelf
 
       private
 
-      attr_reader :room
+      attr_reader :work
 
       # What can be worked out before other writers of the household have to wait. Nothing here may write.
       def prepare(_input) = nil
 
-      def house = room.house
+      def house = work.house
 
       # Writers of a household wait in a line; whoever waited may have lost the role meanwhile.
       # @return [Integer] the household's new revision
       def lock
         row = house.household.bump
-        room.locked(row)
+        work.locked(row)
         revision = row.revision
         role = house.household.role_of(@caller.account_id)
         unless role
@@ -78,8 +78,8 @@ module NutShelf
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
-        @room = Room.new(@services, @caller, house.db, envelope: @room.envelope)
-        @room.locked(row)
+        @work = UnitOfWork.new(@services, @caller, house.db, envelope: @work.envelope)
+        @work.locked(row)
         permit
         revision
       end
@@ -98,7 +98,7 @@ module NutShelf
 
       def claim(key, input)
         hash = Digest::SHA256.hexdigest("#{self.class.name}\n#{JSON.generate(input)}")
-        stored = room.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
+        stored = work.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
         return JSON.parse(stored.answer) if stored.request_hash == hash
 
         raise Invalid.new(

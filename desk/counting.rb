@@ -16,21 +16,21 @@ module NutShelf
       # words, `candidates` stacks it may have been carried from. Frozen.
       Differing = Core::Value.of(:line, :lot, :difference, :stack, :candidates)
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param count [Store::Rows::Count]
-      def initialize(room, count)
-        @room = room
+      def initialize(work, count)
+        @work = work
         @count = count
       end
 
       # @return [Array<Integer>] the place and those within it, in walking order
-      def place_ids = @place_ids ||= @room.house.places.within(@count.place_id)
+      def place_ids = @place_ids ||= @work.house.places.within(@count.place_id)
 
       # @return [Array<Store::Rows::PersonsLine>] what was entered and stands
-      def lines = @lines ||= @room.house.counts.lines(@count.id)
+      def lines = @lines ||= @work.house.counts.lines(@count.id)
 
       # @return [Array<Core::Stack>] nested places in order
-      def expected = @expected ||= @room.stacks_in(place_ids)
+      def expected = @expected ||= @work.stacks_in(place_ids)
 
       # @return [Array<Store::Rows::PersonsLine>] lines that say another amount than was there
       def changing = lines.select { |line| line.lot_id && line.delta&.nonzero? }
@@ -39,26 +39,26 @@ module NutShelf
       def besides = lines.select { |line| line.found == "new" }
 
       # @return [Hash{Integer=>Date}] when each stack of a line was last in anybody's hand
-      def seen = @seen ||= @room.house.usage.seen_on(lines.filter_map(&:lot_id))
+      def seen = @seen ||= @work.house.usage.seen_on(lines.filter_map(&:lot_id))
 
       # @param lots [Hash{Integer=>Hash}] stacks of the changing lines
       # @param candidates [Boolean] whether to look where unexpected things may have come from
       # @return [Array<Differing>]
       def differing(lots = changing_lots, candidates: true)
-        @room.know_foods(lots.values.map(&:food_id))
-        @usage = UsageRates.new(@room, food_ids: lots.values.map(&:food_id).uniq)
+        @work.know_foods(lots.values.map(&:food_id))
+        @usage = UsageRates.new(@work, food_ids: lots.values.map(&:food_id).uniq)
         changing.filter_map { |line| changed(line, lots.fetch(line.lot_id)) } +
           besides.map { |line| unexpected(line, candidates) }
       end
 
       # @return [Hash{Integer=>Hash}] the stacks of the changing lines
-      def changing_lots = @room.house.lots.every(changing.map(&:lot_id)).to_h { |lot| [lot.id, lot] }
+      def changing_lots = @work.house.lots.every(changing.map(&:lot_id)).to_h { |lot| [lot.id, lot] }
 
       # What a line changes now: takes since it was entered count, and nothing goes below zero.
       def delta(line, lot) = [line.delta, -lot.on_hand].max
 
       # @return [NewStack] what somebody found without its being expected
-      def stack(line) = NewStack.new(@room, line.draft.to_h.transform_keys(&:to_sym), acquired: false)
+      def stack(line) = NewStack.new(@work, line.draft.to_h.transform_keys(&:to_sym), acquired: false)
 
       private
 
@@ -73,14 +73,14 @@ module NutShelf
             on_hand: lot.on_hand,
             stack_value_minor: lot.value_minor,
             daily: daily,
-            unseen_days: seen[lot.id] ? (@room.today - seen[lot.id]).to_i : 0,
+            unseen_days: seen[lot.id] ? (@work.today - seen[lot.id]).to_i : 0,
             stopped: not_to_eat?(lot),
-            ask_from_minor: @room.household.settings.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR)
+            ask_from_minor: @work.household.settings.fetch("ask_from_minor", Core::Difference::ASK_FROM_MINOR)
           )
         Differing.new(line: line, lot: lot, difference: difference, candidates: [])
       end
 
-      def not_to_eat?(lot) = lot.stopped || (lot.safety_until && lot.safety_until < @room.today) == true
+      def not_to_eat?(lot) = lot.stopped || (lot.safety_until && lot.safety_until < @work.today) == true
 
       def unexpected(line, candidates)
         stack = stack(line)
@@ -104,7 +104,7 @@ module NutShelf
 
       # Stacks of the same food that stand elsewhere, or were missing somewhere lately.
       def candidates(food_id)
-        @room
+        @work
           .house
           .lots
           .of_food(food_id, missing.keys)
@@ -126,11 +126,11 @@ module NutShelf
       # What open counts miss, and what finished ones wrote off lately.
       def missing
         @missing ||=
-          @room
+          @work
             .house
             .counts
             .missing_in_open
-            .merge(@room.house.counts.lost_since(@room.today - LOOK_BACK)) { |_, one, other| one + other }
+            .merge(@work.house.counts.lost_since(@work.today - LOOK_BACK)) { |_, one, other| one + other }
       end
     end
   end

@@ -6,10 +6,10 @@ module NutShelf
   module Desk
     # The food a cooked dish becomes when some of it is kept.
     class DishFood
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param entry [Entry] of the act that keeps some of a dish
-      def initialize(room, entry)
-        @room = room
+      def initialize(work, entry)
+        @work = work
         @entry = entry
       end
 
@@ -17,14 +17,14 @@ module NutShelf
       # @param foods [Array<Core::Food>] what really went in
       # @return [Integer] food id
       def ensure(recipe, foods = [])
-        kept = Core::KeptDish.of(recipe, @room.catalog, foods)
-        known = @room.house.foods.by_key([kept.key])[kept.key]
+        kept = Core::KeptDish.of(recipe, @work.catalog, foods)
+        known = @work.house.foods.by_key([kept.key])[kept.key]
         return known.id if known
 
         facts = {
           **kept.to_h, name: recipe.name, aisle: "Home leftovers", food_group: "protein", dimension: "count"
         }
-        @room.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+        @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
       end
     end
   end

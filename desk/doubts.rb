@@ -18,22 +18,22 @@ module NutShelf
       Need = Core::Value.of(amount: 0r, meals: [].freeze)
       private_constant :Need
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param usage [UsageRates]
-      def initialize(room, usage: UsageRates.new(room))
-        @room = room
+      def initialize(work, usage: UsageRates.new(work))
+        @work = work
         @usage = usage
       end
 
       # @param dishes [Hash{Integer=>Core::Dish}] planned dishes by meal
       # @return [Array<Question>]
       def questions(dishes)
-        left = A_DAY - @room.house.usage.answered(@room.today)
+        left = A_DAY - @work.house.usage.answered(@work.today)
         return [] unless left.positive?
 
         needs = needed(dishes)
-        seen = @room.house.usage.seen_on(needs.keys)
-        found = needs.filter_map { |id, need| question(@room.shelf.stack(id), need, seen[id]) }
+        seen = @work.house.usage.seen_on(needs.keys)
+        found = needs.filter_map { |id, need| question(@work.shelf.stack(id), need, seen[id]) }
         found.sort_by { |one| [one.doubt.at_least / one.stack.on_hand, one.stack.id] }.first(left)
       end
 
@@ -41,7 +41,7 @@ module NutShelf
       # @return [Core::Doubt] of one stack
       def of(stack, seen_on)
         daily = @usage.of(stack).daily
-        Core::Doubt.new(on_hand: stack.on_hand, seen_on: seen_on || @room.today, today: @room.today, daily: daily)
+        Core::Doubt.new(on_hand: stack.on_hand, seen_on: seen_on || @work.today, today: @work.today, daily: daily)
       end
 
       private

@@ -12,25 +12,25 @@ module NutShelf
       attr_reader :act_id, :summary
 
       # @return [Entry]
-      def self.open(room, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
+      def self.open(work, kind:, summary:, occurred_on:, undoes: nil, subject: nil)
         id =
-          room.house.ledger.open(
+          work.house.ledger.open(
             kind: kind,
-            account_id: room.caller.account_id,
-            role: room.caller.role,
+            account_id: work.caller.account_id,
+            role: work.caller.role,
             occurred_on: occurred_on,
             summary: summary,
             undoes_act_id: undoes,
             subject_id: subject,
-            device: room.envelope.device.to_s,
-            sequence: room.sequence,
-            revision: room.household.revision
+            device: work.envelope.device.to_s,
+            sequence: work.sequence,
+            revision: work.household.revision
           )
-        new(room, id, summary, occurred_on)
+        new(work, id, summary, occurred_on)
       end
 
-      def initialize(room, act_id, summary, occurred_on)
-        @room = room
+      def initialize(work, act_id, summary, occurred_on)
+        @work = work
         @act_id = act_id
         @summary = summary
         @occurred_on = occurred_on
@@ -83,7 +83,7 @@ module NutShelf
       # How a stack stands on the day of this act, as its movements keep it.
       # @param lot [Store::Rows::Lot]
       # @return [Hash] :state, :days_left and :looked
-      def as_it_was(lot) = Core::AsItWas.of(lot, on: @occurred_on, policy: @room.policy).to_h
+      def as_it_was(lot) = Core::AsItWas.of(lot, on: @occurred_on, policy: @work.policy).to_h
 
       # Takes an amount out; its value goes with it, the last take gets the rest.
       # @return [Integer] minor units that went
@@ -151,7 +151,7 @@ module NutShelf
 
       # Adds something that happened to a stack's story. Where it stands is told by the last move of all, which a late
       # letter need not be.
-      # @param event [Hash{String => Object}] see Room#happening
+      # @param event [Hash{String => Object}] see UnitOfWork#happening
       # @return [Store::Rows::Lot] as it is after that
       def happen(lot, event, **changes)
         lot = now(lot)
@@ -180,15 +180,15 @@ module NutShelf
       end
 
       # @return [Redate] by the rules as they were when the act began
-      def redate = @redate ||= Redate.new(@room)
+      def redate = @redate ||= Redate.new(@work)
 
       private
 
-      def house = @room.house
+      def house = @work.house
 
       # What is not to eat is let back onto the shelf by a keeper or not at all.
       def guard_stop(before, after)
-        return if @room.caller.keeper? || !not_to_eat?(before) || not_to_eat?(after)
+        return if @work.caller.keeper? || !not_to_eat?(before) || not_to_eat?(after)
 
         raise Forbidden.new(
           "That would let back onto the shelf what is not to eat.",
@@ -197,7 +197,7 @@ module NutShelf
         )
       end
 
-      def not_to_eat?(lot) = lot.stopped || (!lot.safety_until.nil? && lot.safety_until < @room.today)
+      def not_to_eat?(lot) = lot.stopped || (!lot.safety_until.nil? && lot.safety_until < @work.today)
 
       def keep(lot) = @now[lot.id] = lot
 
@@ -208,13 +208,13 @@ module NutShelf
           end
         return false if later.empty?
 
-        @room.unsettled << "It was moved again since: it stands in #{@room.place(lot.place_id).name}."
+        @work.unsettled << "It was moved again since: it stands in #{@work.place(lot.place_id).name}."
         true
       end
 
       # Nothing can have been done to what was not there yet.
       def refuse_before_it_came(lot)
-        return unless @room.late? && lot.known_on && @room.on < lot.known_on
+        return unless @work.late? && lot.known_on && @work.on < lot.known_on
 
         raise Conflict.new(
           "#{name(lot)} came only on #{lot.known_on}.",
@@ -223,11 +223,11 @@ module NutShelf
         )
       end
 
-      def name(lot) = lot.name(@room.food(lot.food_id))
+      def name(lot) = lot.name(@work.food(lot.food_id))
 
       def not_enough(lot)
         Conflict.new(
-          "Only #{@room.part_words(lot, lot.on_hand)} of it is left.",
+          "Only #{@work.part_words(lot, lot.on_hand)} of it is left.",
           code: "not_enough",
           remedy: "Take less, or look again: somebody may have taken some."
         )

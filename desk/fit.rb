@@ -8,13 +8,13 @@ module NutShelf
     module Fit
       module_function
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param lot [Store::Rows::Lot]
       # @param part [Core::Part] the stack as it is today
       # @param pointer [String] where it stands in what was sent
       # @raise [Conflict]
-      def check(room, lot, part, pointer:)
-        return unless lot.quarantined || part.unfit?(room.today) || part.unknown
+      def check(work, lot, part, pointer:)
+        return unless lot.quarantined || part.unfit?(work.today) || part.unknown
 
         why = lot.quarantined ? "is set apart as not to eat" : unfit(part)
         raise Conflict.new(

@@ -23,7 +23,7 @@ module NutShelf
       def home(input)
         return {} unless input.key?(:home_place_id)
 
-        { home_place_id: input[:home_place_id] && room.place(input[:home_place_id]).id }
+        { home_place_id: input[:home_place_id] && work.place(input[:home_place_id]).id }
       end
 
       # @param input [Hash] :packs as [{amount:, unit:}]

@@ -7,25 +7,25 @@ module NutShelf
     # The dates an act would give, read before its transaction is taken back. They are the act's own, so what is
     # shown before confirming can never differ from what happens.
     class Foresight
-      # @param room [Room] inside the act's transaction
+      # @param work [UnitOfWork] inside the act's transaction
       # @param lot_id [Integer, nil] the stack in hand
-      def initialize(room, lot_id)
-        @room = room
+      def initialize(work, lot_id)
+        @work = work
         @lot_id = lot_id
       end
 
       # @param answer [Hash] the act's answer
       # @return [Hash] :summary and :stacks
       def call(answer)
-        events = @room.house.ledger.events(answer[:act_id])
+        events = @work.house.ledger.events(answer[:act_id])
         ids = [
           *events.map(&:lot_id),
-          *@room.house.ledger.movements(answer[:act_id]).map(&:lot_id)
+          *@work.house.ledger.movements(answer[:act_id]).map(&:lot_id)
         ].uniq
         made = events.select { |event| event.kind == "came" }.map(&:lot_id)
         {
           summary: answer[:summary],
-          stacks: @room.house.lots.every(ids).select { |lot| lot.on_hand.positive? }.map { |lot| stack(lot, made) }
+          stacks: @work.house.lots.every(ids).select { |lot| lot.on_hand.positive? }.map { |lot| stack(lot, made) }
         }
       end
 
@@ -36,13 +36,13 @@ module NutShelf
         {
           new: made.include?(lot.id),
           this: lot.id == @lot_id,
-          name: lot.name(@room.food(lot.food_id)),
-          amount: @room.wording(lot),
-          place: @room.place(lot.place_id).name,
+          name: lot.name(@work.food(lot.food_id)),
+          amount: @work.wording(lot),
+          place: @work.place(lot.place_id).name,
           usable_until: usable&.iso8601,
           state:
-            Core::State.of(today: @room.today, policy: @room.policy, dates: lot),
-          days_left: usable && (usable - @room.today).to_i,
+            Core::State.of(today: @work.today, policy: @work.policy, dates: lot),
+          days_left: usable && (usable - @work.today).to_i,
           steps: lot.steps,
           warnings: lot.flags.map { |flag| flag["text"] },
           value_minor: lot.value_minor

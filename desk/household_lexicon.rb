@@ -7,20 +7,20 @@ module NutShelf
   module Desk
     # The label line reader with the household's foods, nicknames, places and habits.
     class HouseholdLexicon
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @return [Core::LabelLine::Lexicon]
       def lexicon
-        @lexicon ||= @room.kept(:lexicon, :rules) do
+        @lexicon ||= @work.kept(:lexicon, :rules) do
           Core::LabelLine::Lexicon.new(
-            foods: rows.transform_values { |row| Store::Foods.value(row, @room.catalog) },
-            names: @room.services.names,
+            foods: rows.transform_values { |row| Store::Foods.value(row, @work.catalog) },
+            names: @work.services.names,
             places: places,
             nicknames: nicknames,
-            **@room.services.tongues.foods(languages)
+            **@work.services.tongues.foods(languages)
           )
         end
       end
@@ -29,30 +29,30 @@ module NutShelf
       def reader
         Core::LabelLine::Reader.new(
           lexicon,
-          day_order: @room.household.day_order.to_sym,
-          currency: @room.household.currency,
+          day_order: @work.household.day_order.to_sym,
+          currency: @work.household.currency,
           measures: measures,
-          tongue: @room.services.tongues.tongue(languages, kept: places.map(&:name))
+          tongue: @work.services.tongues.tongue(languages, kept: places.map(&:name))
         )
       end
 
       # @return [Hash{String=>Hash}] food rows by key
-      def rows = @rows ||= @room.house.foods.all.to_h { |row| [row.key, row] }
+      def rows = @rows ||= @work.house.foods.all.to_h { |row| [row.key, row] }
 
       # @return [Core::Place, nil] by the name the reader gives
-      def place(name) = @room.places.values.find { |row| row.name == name }
+      def place(name) = @work.places.values.find { |row| row.name == name }
 
       # @return [Hash] whose cups, pints and gallons, see Units::MEASURES
-      def measures = Core::LabelLine::Units::MEASURES.fetch(@room.measures.system)
+      def measures = Core::LabelLine::Units::MEASURES.fetch(@work.measures.system)
 
       private
 
       def places
-        @places ||= @room.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row.name, kind: row.kind) }
+        @places ||= @work.places.values.map { |row| Core::LabelLine::KnownPlace.new(name: row.name, kind: row.kind) }
       end
 
       # @return [Array<String>] the languages the household writes in, "en" always among them
-      def languages = ["en", *@room.household.settings["languages"]].uniq
+      def languages = ["en", *@work.household.settings["languages"]].uniq
 
       def nicknames = rows.values.flat_map { |row| row.nicknames.map { |name| [name, row.key] } }.to_h
     end

@@ -3,7 +3,7 @@
 module NutShelf
   module Desk
     # What was worked out once and holds until something it rests on is written to: the latest of each kind, for so
-    # many households (see Room#kept). Its mark says what it rests on, so that two processes that keep it under one
+    # many households (see UnitOfWork#kept). Its mark says what it rests on: two processes that keep it under one
     # mark keep the same. Safe for threads; nothing else of the house remembers.
     class Kept
       MOST = 64

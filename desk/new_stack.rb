@@ -13,18 +13,18 @@ module NutShelf
       MAX = 1_000_000_000
       DAYS = %i[printed_on made_on opened_on frozen_on thawed_on occurred_on].freeze
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param input [Hash] see PutAway
       # @param acquired [Boolean] false when the day of purchase is not known (imports)
-      def initialize(room, input, acquired: true)
-        @room = room
+      def initialize(work, input, acquired: true)
+        @work = work
         @input = input
         @acquired = acquired
         check
       end
 
       # @return [Date] the day it came
-      def occurred_on = @occurred_on ||= day(:occurred_on) || @room.on
+      def occurred_on = @occurred_on ||= day(:occurred_on) || @work.on
 
       # @return [String] "3 x 400 g Chickpeas, canned"
       def words
@@ -32,7 +32,7 @@ module NutShelf
           Store::Rows::Lot.new(
             on_hand: quantity, pack_amount: pack_amount, dimension: dimension.to_s, noun: noun, open: came_in.open?
           )
-        @room.named(stack, name)
+        @work.named(stack, name)
       end
 
       # @param entry [Entry]
@@ -46,7 +46,7 @@ module NutShelf
       # A count found it: nobody knows when it came.
       # @param entry [Entry]
       def found(entry)
-        lot = entry.new_lot({ **facts, seen_on: @room.today })
+        lot = entry.new_lot({ **facts, seen_on: @work.today })
         entry.move(lot, quantity, value, "found", why: "counted")
       end
 
@@ -112,7 +112,7 @@ module NutShelf
       def dimension = @input[:amount].nil? ? :count : Core::Unit.dimension(@input.fetch(:unit))
 
       # @return [Core::Food]
-      def food = @food ||= @room.food(@input[:food_id])
+      def food = @food ||= @work.food(@input[:food_id])
 
       private
 
@@ -131,7 +131,7 @@ module NutShelf
         if @input[:printed_kind] && !@input[:printed_on]
           refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
         end
-        @room.place_in_use(@input[:place_id])
+        @work.place_in_use(@input[:place_id])
         food
         DAYS.each { |field| day(field) }
         later_than_today(:opened_on, :frozen_on, :thawed_on, :made_on, :occurred_on)
@@ -139,7 +139,7 @@ module NutShelf
 
       def later_than_today(*fields)
         fields.each do |field|
-          if day(field) && day(field) > @room.today
+          if day(field) && day(field) > @work.today
             refuse("/#{field}", "#{day(field)} has not come yet.", "Give a day up to today.")
           end
         end
@@ -182,7 +182,7 @@ module NutShelf
       def pack_id
         return unless pack_amount
 
-        @room.house.packs.ensure(food_id: @input[:food_id], amount: pack_amount, dimension: dimension.to_s)
+        @work.house.packs.ensure(food_id: @input[:food_id], amount: pack_amount, dimension: dimension.to_s)
       end
 
       def estimate
@@ -190,7 +190,7 @@ module NutShelf
         Core::Money.estimate(
           (grams || 200r) * quantity,
           food.food_group,
-          @room.household.settings.fetch("price_per_kg", {})
+          @work.household.settings.fetch("price_per_kg", {})
         )
       end
 
@@ -199,7 +199,7 @@ module NutShelf
       def note_price(entry, lot)
         return unless came_in.bought? && noun.nil? && @input[:price_minor]&.positive? && quantity.round(6).positive?
 
-        @room.house.packs.add_price(
+        @work.house.packs.add_price(
           food_id: lot.food_id,
           pack_id: lot.pack_id,
           act_id: entry.act_id,

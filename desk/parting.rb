@@ -7,10 +7,10 @@ module NutShelf
     # Parts an amount from a stack the way hands do: all of it, whole packs as they are, or a part of a sealed pack,
     # which is opened for it; what stays of that pack is an opened stack too.
     class Parting
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param entry [Entry]
-      def initialize(room, entry)
-        @room = room
+      def initialize(work, entry)
+        @work = work
         @entry = entry
       end
 
@@ -19,14 +19,14 @@ module NutShelf
       # @param usual [Rational] what is meant when nothing is said
       # @return [Rational]
       # @raise [Conflict] when there is not that much
-      def self.amount(room, lot, text, usual: lot.on_hand)
-        amount = room.still_there(lot, text ? text.to_r : usual)
+      def self.amount(work, lot, text, usual: lot.on_hand)
+        amount = work.still_there(lot, text ? text.to_r : usual)
         return amount if amount.positive? && amount <= lot.on_hand
 
         raise Conflict.new(
           "There is not that much of it.",
           code: "not_enough",
-          remedy: "Only #{room.part_words(lot, lot.on_hand)} is left."
+          remedy: "Only #{work.part_words(lot, lot.on_hand)} is left."
         )
       end
 
@@ -38,7 +38,7 @@ module NutShelf
         return lot if amount == lot.on_hand
         return @entry.split(lot, amount) unless breaks_pack?(lot, amount)
 
-        opened = Taking.new(@room, @entry).open_one(lot)
+        opened = Taking.new(@work, @entry).open_one(lot)
         amount == opened.on_hand ? opened : @entry.split(opened, amount)
       end
 

@@ -15,30 +15,30 @@ module NutShelf
     class Plan
       HORIZON = 14
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @return [Core::Shelf]
-      def shelf = @room.shelf
+      def shelf = @work.shelf
 
       # A fresh draw on the shelf, by the dates of everybody who eats here.
       # @return [Core::Cursor]
       def cursor = shelf.cursor(allow_look: looks?, strict: strict?)
 
       # @return [Hash{Integer=>Core::Recipe}] every version of every dish
-      def recipes = @recipes ||= @room.kept(:recipes, :plan, :rules) { @room.house.recipes.values.freeze }
+      def recipes = @recipes ||= @work.kept(:recipes, :plan, :rules) { @work.house.recipes.values.freeze }
 
       # @return [Rational] usual portions at a meal
-      def servings = @servings ||= @room.house.household.portions
+      def servings = @servings ||= @work.house.household.portions
 
       # Everybody who eats here sits at every meal.
       # @return [Core::Diet]
       def diet
         @diet ||=
           Core::Diet.new(
-            @room.eaters.map { |row| Core::Diet::Eater.new(name: row.name, excludes: row.excludes) }
+            @work.eaters.map { |row| Core::Diet::Eater.new(name: row.name, excludes: row.excludes) }
           )
       end
 
@@ -49,9 +49,9 @@ module NutShelf
       # @return [Array<Core::Ranker::Ranked>] dishes of what the planned meals leave, best first
       # @raise [Core::Work::Undone] when it takes too long
       def ranked(on)
-        return worked_out(on) unless on == @room.today
+        return worked_out(on) unless on == @work.today
 
-        @room.kept(:ranking, :stock, :plan, :people, :rules) { worked_out(on).freeze }
+        @work.kept(:ranking, :stock, :plan, :people, :rules) { worked_out(on).freeze }
       end
 
       # @return [Core::PriceBook]
@@ -59,11 +59,11 @@ module NutShelf
         @prices ||=
           begin
             keys = shelf.food_ids.invert
-            latest = @room.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
+            latest = @work.house.packs.latest_prices(keys.keys).transform_keys { |id| keys[id] }
             Core::PriceBook.new(
               prices: latest,
               foods: shelf.foods,
-              estimates: @room.household.settings.fetch("price_per_kg", {})
+              estimates: @work.household.settings.fetch("price_per_kg", {})
             )
           end
       end
@@ -72,10 +72,10 @@ module NutShelf
       # @return [Array<Core::MissingList::Planned>]
       def planned
         @planned ||=
-          @room
+          @work
             .house
             .meals
-            .between(@room.today - HORIZON, @room.today + HORIZON)
+            .between(@work.today - HORIZON, @work.today + HORIZON)
             .select { |row| row.status == "planned" }
             .map { |row| value(row) }
       end
@@ -85,7 +85,7 @@ module NutShelf
 
       # @param to [Date]
       # @return [Array(Array<Core::MissingList::Item>, Hash)] what to buy for the meals up to a day, and their dishes
-      def missing(to = @room.today + HORIZON)
+      def missing(to = @work.today + HORIZON)
         meals = coming.select { |meal| meal.on <= to }
         meals.empty? ? [[], {}] : Core::MissingList.build(meals, cursor: cursor, diet: diet)
       end
@@ -96,7 +96,7 @@ module NutShelf
       # @param id [Integer] meal
       # @return [Core::Dish] as the plan has it on the meal's own day
       # @raise [Store::Missing]
-      def dish(id) = all_missing.last[id] || later(@room.house.meals.listed_one(id))
+      def dish(id) = all_missing.last[id] || later(@work.house.meals.listed_one(id))
 
       # What the coming meals leave of everything.
       # @return [Core::Cursor]
@@ -149,12 +149,12 @@ module NutShelf
 
       # @param stack [Core::Stack]
       # @return [Integer, nil] days to its last good one
-      def days_left(stack) = stack.usable_until && (stack.usable_until - @room.today).to_i
+      def days_left(stack) = stack.usable_until && (stack.usable_until - @work.today).to_i
 
       private
 
       def worked_out(on)
-        work = shelf.stacks.size < MANY ? Core::Work::Here : @room.services.work
+        work = shelf.stacks.size < MANY ? Core::Work::Here : @work.services.work
         work.ask(ranking(on), shared)
       rescue Core::Work::Undone => e
         raise unless e.again?
@@ -171,13 +171,13 @@ module NutShelf
         )
       end
 
-      def shared = Core::Work::Shared.new(key: @room.shelf_key, value: shelf)
+      def shared = Core::Work::Shared.new(key: @work.shelf_key, value: shelf)
 
       # Somebody who goes by the date sits at every meal, so all of it goes by the date.
-      def strict? = @room.policy.by_the_date? || @room.strict_eaters?
+      def strict? = @work.policy.by_the_date? || @work.strict_eaters?
 
       # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
-      def looks? = !strict? && @room.household.settings.fetch("plan_looks", true)
+      def looks? = !strict? && @work.household.settings.fetch("plan_looks", true)
 
       def value(row)
         Core::MissingList::Planned.new(
@@ -188,11 +188,11 @@ module NutShelf
         )
       end
 
-      def overdue?(meal) = meal.on < @room.today
+      def overdue?(meal) = meal.on < @work.today
 
       # A meal outside the span draws on what the span leaves.
       def later(row)
-        day = [row.on_date, @room.today].max
+        day = [row.on_date, @work.today].max
         Core::Dish.plan(
           recipes.fetch(row.recipe_id),
           servings: row.servings,

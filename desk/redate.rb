@@ -11,26 +11,26 @@ module NutShelf
 
       STORED = %i[quality_until safety_until ready_on usable_until stopped look_first by_school].freeze
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param lot [Store::Rows::Lot]
       # @param policy [Core::Policy] the household's, unless said
       # @return [Core::Dating]
-      def judge(lot, policy: @room.policy)
-        Core::Judge.date(story(lot), catalog: @room.catalog, policy: policy, today: @room.today)
+      def judge(lot, policy: @work.policy)
+        Core::Judge.date(story(lot), catalog: @work.catalog, policy: policy, today: @work.today)
       end
 
       # @return [Core::Part] the stack as it would go into another today
-      def part(lot) = Core::Part.of(judge(lot), lot.name(@room.food(lot.food_id)))
+      def part(lot) = Core::Part.of(judge(lot), lot.name(@work.food(lot.food_id)))
 
       # @return [Hash] the columns to store
       def columns(lot)
         dating = judge(lot)
-        alike = @room.policy.by_the_date? || !dating.by_school
-        strict = alike ? dating : judge(lot, policy: @room.policy.strict)
+        alike = @work.policy.by_the_date? || !dating.by_school
+        strict = alike ? dating : judge(lot, policy: @work.policy.strict)
         {
           **dating.to_h.slice(*STORED),
           age_unknown: dating.unknown,
@@ -46,7 +46,7 @@ module NutShelf
       # @return [Core::Story] what the dating core is told
       def story(lot)
         Core::Story.new(
-          food: @room.food(lot.food_id),
+          food: @work.food(lot.food_id),
           place: standing(lot.start_place_id),
           printed_kind: lot.printed_kind&.to_sym,
           events: lot.history.map { |event| happened(event) },
@@ -90,9 +90,9 @@ module NutShelf
 
       def day(text) = text && Date.iso8601(text)
 
-      def standing(id) = @room.place(id).standing
+      def standing(id) = @work.place(id).standing
 
-      def frozen?(lot) = @room.place(lot.place_id).kind == "freezer"
+      def frozen?(lot) = @work.place(lot.place_id).kind == "freezer"
     end
   end
 end

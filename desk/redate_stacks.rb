@@ -13,16 +13,16 @@ module NutShelf
         "food" => %w[class_key reference_key aisle food_group dimension], "keeping" => %w[low high kind removed scope]
       }.freeze
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param entry [Entry]
-      def initialize(room, entry)
-        @room = room
+      def initialize(work, entry)
+        @work = work
         @entry = entry
       end
 
       # @param events [Array<Store::Rows::RecordEvent>] that were written or put back; those of this act, unless said
       # @return [Integer] stacks whose last good day changed
-      def follow(events = @room.house.records.events(@entry.act_id))
+      def follow(events = @work.house.records.events(@entry.act_id))
         care_changed(events.select { |event| event.record == "care" }.map(&:record_id))
         touched = events.select { |event| DATING.fetch(event.record, []).intersect?(facts(event)) }
         touched.empty? ? 0 : redate(stacks(touched))
@@ -32,24 +32,24 @@ module NutShelf
       # @param lots [Array<Store::Rows::Lot>]
       # @return [Integer] stacks whose last good day changed
       def redate(lots)
-        fresh = @room.fresh
+        fresh = @work.fresh
         fresh.know_foods(lots.map(&:food_id))
         redating = Redate.new(fresh)
         changed = lots.filter_map { |lot| changes(lot, redating.columns(lot)) }
-        @room.house.lots.rewrite(changed)
+        @work.house.lots.rewrite(changed)
         changed.count { |one| one.key?(:usable_until) }
       end
 
       # Writes on a stack until when its care holds.
       # @param ids [Array<Integer>] of care rules
       def care_changed(ids)
-        ids.filter_map { |id| @room.house.records.lock("care", id).lot_id }.uniq.each { |lot_id| care_of(lot_id) }
+        ids.filter_map { |id| @work.house.records.lock("care", id).lot_id }.uniq.each { |lot_id| care_of(lot_id) }
       end
 
       # @param lot_id [Integer]
       def care_of(lot_id)
-        lot = @room.house.lots.lock_one(lot_id)
-        rule = @room.house.care.holding(lot_id)
+        lot = @work.house.lots.lock_one(lot_id)
+        rule = @work.house.care.holding(lot_id)
         changes = {
           care_until: rule&.held_until,
           care_words: rule&.title
@@ -63,7 +63,7 @@ module NutShelf
 
       # A keeping time may reach any stack; a school those it dates; a place those that stood there; a food its own.
       def stacks(events)
-        lots = @room.house.lots
+        lots = @work.house.lots
         kinds = events.map(&:record).uniq
         return lots.by_school if kinds == ["household"]
         return lots.all if kinds.intersect?(%w[household keeping])

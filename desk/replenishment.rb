@@ -14,11 +14,11 @@ module NutShelf
       # what stands at hand, what to bring and where to. Frozen.
       Item = Core::Value.of(:food_id, :food, :amount_g, :pack_g, :own, :list, :steps, :to_place)
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
-        @shelf = room.shelf
-        @usage = UsageRates.new(room)
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
+        @shelf = work.shelf
+        @usage = UsageRates.new(work)
       end
 
       # @return [Array<Item>] foods that need something brought, the emptiest first
@@ -52,7 +52,7 @@ module NutShelf
         amount, own, steps = wanted(food, stacks.first, back)
         return unless amount.positive?
 
-        list = Core::BringForward.new(working: working, backstock: back, amount: amount, on: @room.today)
+        list = Core::BringForward.new(working: working, backstock: back, amount: amount, on: @work.today)
         Item.new(
           food_id: @shelf.food_ids.fetch(key),
           food: food,
@@ -72,7 +72,7 @@ module NutShelf
 
         rate = @usage.of(first)
         facts = { daily: rate.daily * first.grams_per_unit, reach: reach(back) }
-        words = ->(grams) { Core::HandWords.of(grams, food, measures: @room.measures) }
+        words = ->(grams) { Core::HandWords.of(grams, food, measures: @work.measures) }
         [
           Core::BringForward.working_amount(**facts),
           false,
@@ -80,20 +80,20 @@ module NutShelf
         ]
       end
 
-      def working_amounts = @working_amounts ||= @room.house.foods.working_amounts
+      def working_amounts = @working_amounts ||= @work.house.foods.working_amounts
 
       def reach(back)
         back
-          .map { |stack| @room.place(stack.place_id).reach }
+          .map { |stack| @work.place(stack.place_id).reach }
           .min_by { |word| Core::BringForward::REACH_DAYS.fetch(word) }
       end
 
       # Where it goes: where some of it stands already, else the first working place that suits a sealed pack.
       def to_place(working)
         there = working.find { |stack| !stack.open }
-        return @room.place(there.place_id) if there
+        return @work.place(there.place_id) if there
 
-        places = @room.places.values.select(&:working?)
+        places = @work.places.values.select(&:working?)
         places.find { |place| %w[cupboard cool_dark].include?(place.kind) } || places.first
       end
 
@@ -105,14 +105,14 @@ module NutShelf
               items
                 .select(&:to_place)
                 .flat_map { |item| item.list.picks.map { |pick| [pick.stack.id, item.to_place.id] } }
-            lots = @room.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot.id, lot] }
-            redate = Redate.new(@room)
+            lots = @work.house.lots.every(wanted.map(&:first)).to_h { |lot| [lot.id, lot] }
+            redate = Redate.new(@work)
             wanted.to_h { |id, place_id| [[id, place_id], moved(redate, lots.fetch(id), place_id)] }
           end
       end
 
       def moved(redate, lot, place_id)
-        event = { "kind" => "moved", "on" => @room.today.iso8601, "place_id" => place_id }
+        event = { "kind" => "moved", "on" => @work.today.iso8601, "place_id" => place_id }
         redate.judge(lot.with(history: [*lot.history, event], place_id: place_id)).usable_until
       end
     end

@@ -9,11 +9,11 @@ module NutShelf
     module Signs
       module_function
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param lot [Store::Rows::Lot]
       # @return [String] key of the list
-      def kind(room, lot)
-        food = room.food(lot.food_id)
+      def kind(work, lot)
+        food = work.food(lot.food_id)
         Core::LookList.kind(
           food,
           situation: lot.situation,
@@ -24,7 +24,7 @@ module NutShelf
       end
 
       # @return [Array<Core::LookList::Sign>]
-      def of(room, lot) = room.services.catalog.signs.fetch(kind(room, lot), [])
+      def of(work, lot) = work.services.catalog.signs.fetch(kind(work, lot), [])
     end
   end
 end

@@ -9,12 +9,12 @@ module NutShelf
     module Sound
       module_function
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @raise [Conflict] naming what would not hold
-      def keeping(room)
-        before = room.house.soundness.faults
+      def keeping(work)
+        before = work.house.soundness.faults
         result = yield
-        broken = room.house.soundness.faults - before
+        broken = work.house.soundness.faults - before
         return result if broken.empty?
 
         raise Conflict.new(

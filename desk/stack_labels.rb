@@ -10,10 +10,10 @@ module NutShelf
         "opened" => "opened", "frozen" => "frozen", "thawed" => "thawed", "cut" => "cut", "cooked" => "cooked"
       }.freeze
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param base [String] address of the house, for the square code
-      def initialize(room, base)
-        @room = room
+      def initialize(work, base)
+        @work = work
         @base = base
       end
 
@@ -21,8 +21,8 @@ module NutShelf
       # @return [Array<Exchange::LabelSheet::Label>] in the order asked for
       # @raise [Store::Missing]
       def of(ids)
-        lots = @room.house.lots.every(ids.uniq).to_h { |lot| [lot.id, lot] }
-        @room.know_foods(lots.values.map(&:food_id))
+        lots = @work.house.lots.every(ids.uniq).to_h { |lot| [lot.id, lot] }
+        @work.know_foods(lots.values.map(&:food_id))
         ids.map { |id| label(lots[id] || raise(Store::Missing, "There is no such stack here.")) }
       end
 
@@ -30,24 +30,24 @@ module NutShelf
 
       def label(lot)
         Exchange::LabelSheet::Label.new(
-          name: lot.name(@room.food(lot.food_id)),
+          name: lot.name(@work.food(lot.food_id)),
           amount: amount(lot),
           until_words: until_words(lot),
           dates: dates(lot),
-          place: @room.place(lot.place_id).name,
+          place: @work.place(lot.place_id).name,
           directions: lot.directions,
           bought_for: lot.bought_for,
           code: "#{@base}/s/#{lot.id}",
-          mark: @room.mark(lot)
+          mark: @work.mark(lot)
         )
       end
 
       # A label goes onto one pack.
       def amount(lot)
         if lot.open || lot.pack_amount.nil?
-          @room.wording(lot)
+          @work.wording(lot)
         else
-          @room.wording(lot, amount: [lot.pack_amount, lot.on_hand].min)
+          @work.wording(lot, amount: [lot.pack_amount, lot.on_hand].min)
         end
       end
 
@@ -65,7 +65,7 @@ module NutShelf
       def happened(event)
         return "#{EVENTS[event["kind"]]} #{day(event)}" if EVENTS.key?(event["kind"])
 
-        "frozen #{day(event)}" if event["kind"] == "moved" && @room.place(event["place_id"]).kind == "freezer"
+        "frozen #{day(event)}" if event["kind"] == "moved" && @work.place(event["place_id"]).kind == "freezer"
       end
 
       def day(event) = Core::Words.day(Date.iso8601(event["on"]))

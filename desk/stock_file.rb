@@ -13,12 +13,12 @@ module NutShelf
     class StockFile
       attr_reader :file
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param input [Hash] :content (base64), :columns, :foods, :places, :place_id, :default_places (kind to id),
       #   :heading (line, 0 for none), :skip (lines)
       # @raise [Invalid] when it is no table at all
-      def initialize(room, input)
-        @room = room
+      def initialize(work, input)
+        @work = work
         @input = input
         @bytes = Base64.strict_decode64(input[:content])
         @file = Exchange::CsvFile.new(@bytes, heading: input[:heading], skip: input[:skip] || [])
@@ -82,7 +82,7 @@ module NutShelf
 
       # @return [String, nil] when this very list was brought in before
       def before
-        act = @room.house.ledger.imported(fingerprint) or return
+        act = @work.house.ledger.imported(fingerprint) or return
         "This list was brought in on #{Core::Words.day(act.occurred_on)} by #{act.person}. Bringing it in again " \
           "doubles what it holds."
       end
@@ -115,36 +115,36 @@ module NutShelf
 
       private
 
-      def words = @words ||= HouseholdLexicon.new(@room)
+      def words = @words ||= HouseholdLexicon.new(@work)
 
       # @return [String] the kind of place such food belongs into as it is bought
-      def belongs(food_id) = food_id ? belonging.kinds(@room.food_row(food_id)).first : "cupboard"
+      def belongs(food_id) = food_id ? belonging.kinds(@work.food_row(food_id)).first : "cupboard"
 
       # @return [Integer, nil] the place the household said it belongs
-      def home(food_id) = food_id && @room.food_row(food_id).home_place_id.then { |id| id if @room.places.key?(id) }
+      def home(food_id) = food_id && @work.food_row(food_id).home_place_id.then { |id| id if @work.places.key?(id) }
 
-      def belonging = @belonging ||= Belonging.new(@room)
+      def belonging = @belonging ||= Belonging.new(@work)
 
       def known(field) = Exchange::Headings::FIELDS.include?(field) ? field : nil
 
       def likely(text)
-        @room.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row.id, name: row.name } }
+        @work.house.foods.search(text[0, 60], limit: 3).map { |row| { id: row.id, name: row.name } }
       end
 
       def settings
         rows = words.rows.values
         ids = rows.to_h { |row| [row.key, row.id] }
         {
-          foreign_words: @room.services.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
-          day_order: @room.household.day_order.to_sym,
-          currency: @room.household.currency,
+          foreign_words: @work.services.foreign_words.transform_values { |keys| keys.filter_map { |key| ids[key] } },
+          day_order: @work.household.day_order.to_sym,
+          currency: @work.household.currency,
           measures: words.measures,
-          today: @room.today,
+          today: @work.today,
           food_ids: ids,
           food_by_name: rows.to_h { |row| [row.name.downcase, row.id] },
           foods: (@input[:foods] || {}).transform_keys(&:to_s),
           places: (@input[:places] || {}).transform_keys(&:to_s),
-          place_ids: @room.places.values.to_h { |row| [row.name.downcase, row.id] },
+          place_ids: @work.places.values.to_h { |row| [row.name.downcase, row.id] },
           place_id: @input[:place_id],
           default_places: @input[:default_places]&.transform_keys(&:to_s),
           belongs: method(:belongs),

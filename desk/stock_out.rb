@@ -15,14 +15,14 @@ module NutShelf
       REMARK = "Its story does not go into a list: its last good day stands here as a use-by."
       NO_AGE = "Nobody knows how old it is."
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @return [String] CSV
       def csv
-        lots = @room.house.lots.for_export
+        lots = @work.house.lots.for_export
         rows = lots.map { |lot| Exchange::StockCsv.row(lot) }
         again = read_back(rows)
         Exchange::StockCsv.write(rows.zip(lots, again).map { |row, lot, dating| safe(row, lot, dating) })
@@ -46,13 +46,13 @@ module NutShelf
 
       # @return [Array<Core::Dating, nil>] what an import would make of each row, nil where it would refuse it
       def read_back(rows)
-        file = StockFile.new(@room, { content: Base64.strict_encode64(Exchange::StockCsv.write(rows)) })
+        file = StockFile.new(@work, { content: Base64.strict_encode64(Exchange::StockCsv.write(rows)) })
         file.rows.map { |row| row.input && dating(row.input) }
       end
 
       def dating(input)
-        facts = NewStack.new(@room, input, acquired: input.key?(:occurred_on)).facts(dry: true)
-        Redate.new(@room).judge(Store::Rows::Lot.new(**facts, start_place_id: facts[:place_id]))
+        facts = NewStack.new(@work, input, acquired: input.key?(:occurred_on)).facts(dry: true)
+        Redate.new(@work).judge(Store::Rows::Lot.new(**facts, start_place_id: facts[:place_id]))
       rescue Invalid
         nil
       end

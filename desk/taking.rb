@@ -8,10 +8,10 @@ module NutShelf
     # Takes any amount from a stack the way hands do: whole packs as they are; for a part of a sealed pack
     # one pack is opened first and becomes a stack of its own. Of a piece of fresh produce, what stays is cut.
     class Taking
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param entry [Entry]
-      def initialize(room, entry)
-        @room = room
+      def initialize(work, entry)
+        @work = work
         @entry = entry
       end
 
@@ -43,19 +43,19 @@ module NutShelf
 
       # An opened pack goes where it belongs: most tins and jars into the fridge, if the household has one.
       # @return [Integer] place id
-      def where_opened(lot) = @room.openings.place(food(lot), kind(lot), @room.place(lot.place_id)).id
+      def where_opened(lot) = @work.openings.place(food(lot), kind(lot), @work.place(lot.place_id)).id
 
       private
 
       def kind(lot) = Core::Breaking.kind(food(lot), dimension: lot.dimension.to_sym, pack: lot.pack_amount)
 
-      def food(lot) = @room.food(lot.food_id)
+      def food(lot) = @work.food(lot.food_id)
 
       def carried(lot, place_id)
-        place_id == lot.place_id ? [] : [@room.happening("moved", place_id: place_id)]
+        place_id == lot.place_id ? [] : [@work.happening("moved", place_id: place_id)]
       end
 
-      def broken(lot) = [*kind(lot)].map { |kind| @room.happening(kind.to_s) }
+      def broken(lot) = [*kind(lot)].map { |kind| @work.happening(kind.to_s) }
 
       def parts(lot, amount)
         return amount, 0r if lot.open || amount >= lot.on_hand

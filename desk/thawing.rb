@@ -7,10 +7,10 @@ module NutShelf
   module Desk
     # What has to come out of the freezer, and when, for the meals that are planned.
     class Thawing
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param plan [Plan]
-      def initialize(room, plan)
-        @room = room
+      def initialize(work, plan)
+        @work = work
         @plan = plan
       end
 
@@ -36,10 +36,10 @@ module NutShelf
 
         on, hours = Core::Thaw.start(on: meal.on, grams: pick.amount, hours_per_kg: food.thaw_hours_fridge)
         Task.new(
-          on: [on, @room.today].max,
+          on: [on, @work.today].max,
           lot_id: stack.id,
           name: stack.name(food),
-          amount: @room.loose_words(stack, @plan.proposal(pick)),
+          amount: @work.loose_words(stack, @plan.proposal(pick)),
           place: stack.place,
           meal_id: meal.id,
           meal: meal.recipe.name,

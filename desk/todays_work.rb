@@ -21,10 +21,10 @@ module NutShelf
       # A stack that turns: the meals that take from it, and the best dishes for it (see Core::Ranker). Frozen.
       Turning = Core::Value.of(:stack, :ties, :dishes)
 
-      # @param room [Room]
-      def initialize(room)
-        @room = room
-        @plan = Plan.new(room)
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
+        @plan = Plan.new(work)
       end
 
       attr_reader :plan
@@ -41,7 +41,7 @@ module NutShelf
       def needs = @needs ||= Core::Needs.of(shelf.stacks.values, state: method(:state), foods: shelf.foods)
 
       # @return [Array<Doubts::Question>] "still there?"
-      def questions = Doubts.new(@room).questions(plan.all_missing.last)
+      def questions = Doubts.new(@work).questions(plan.all_missing.last)
 
       # @param question [Doubts::Question]
       # @return [Rational] what a hand would take for it
@@ -56,16 +56,16 @@ module NutShelf
       end
 
       # @return [Array<Thawing::Task>] what comes out by tonight
-      def thaw = Thawing.new(@room, plan).tasks.select { |task| task.on <= @room.today }
+      def thaw = Thawing.new(@work, plan).tasks.select { |task| task.on <= @work.today }
 
       # @return [Array<Array(Core::Place, Core::Due)>]
-      def counts = PlacesDue.new(@room).by_rhythm.first(COUNTS)
+      def counts = PlacesDue.new(@work).by_rhythm.first(COUNTS)
 
       private
 
       def shelf = plan.shelf
 
-      def state(stack) = Core::State.of(today: @room.today, policy: @room.policy, dates: stack)
+      def state(stack) = Core::State.of(today: @work.today, policy: @work.policy, dates: stack)
 
       def turning
         shelf
@@ -79,7 +79,7 @@ module NutShelf
       # The best dishes for each stack that turns.
       def dishes
         @dishes ||=
-          plan.ranked(@room.today).reject { |entry| entry.dish.shut? }.each_with_object({}) do |entry, found|
+          plan.ranked(@work.today).reject { |entry| entry.dish.shut? }.each_with_object({}) do |entry, found|
             entry.dish.rescued_picks.map { |_, pick, _| pick.stack.id }.uniq.each { |id| (found[id] ||= []) << entry }
           end
       end

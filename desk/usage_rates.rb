@@ -10,10 +10,10 @@ module NutShelf
       NONE = Core::Rate.of([])
       UNITS = { "mass" => "g", "volume" => "ml", "count" => "pieces" }.freeze
 
-      # @param room [Room]
+      # @param work [UnitOfWork]
       # @param food_ids [Array<Integer>, nil] only these; nil: every food
-      def initialize(room, food_ids: nil)
-        @room = room
+      def initialize(work, food_ids: nil)
+        @work = work
         @food_ids = food_ids
       end
 
@@ -30,10 +30,10 @@ module NutShelf
 
       def rates
         @rates ||=
-          @room
+          @work
             .house
             .usage
-            .daily(@room.today, food_ids: @food_ids)
+            .daily(@work.today, food_ids: @food_ids)
             .group_by { |row| [row.food_id, row.dimension] }
             .transform_values { |rows| reckon(rows) }
       end
@@ -42,7 +42,7 @@ module NutShelf
         uses =
           rows.map { |row| Core::Weeks::Use.new(on: row.occurred_on, since: row.since, amount: row.used) }
         Core::Rate.of(
-          Core::Weeks.of(uses, today: @room.today, first_on: first_on(rows)),
+          Core::Weeks.of(uses, today: @work.today, first_on: first_on(rows)),
           said: weekly_said[rows.first.food_id],
           unit: UNITS.fetch(rows.first.dimension, "packs")
         )
@@ -50,10 +50,10 @@ module NutShelf
 
       def said(food_id) = weekly_said[food_id] ? Core::Rate.of([], said: weekly_said[food_id]) : NONE
 
-      def weekly_said = @weekly_said ||= @room.house.foods.weekly_said
+      def weekly_said = @weekly_said ||= @work.house.foods.weekly_said
 
       # Weeks before a food first came are not weeks without use.
-      def first_on(rows) = (@first_days ||= @room.house.usage.first_days).fetch(rows.first.food_id, @room.today)
+      def first_on(rows) = (@first_days ||= @work.house.usage.first_days).fetch(rows.first.food_id, @work.today)
     end
   end
 end

@@ -93,16 +93,16 @@ module NutShelf
         box = pdf.bounds
         side = [box.height, box.width * 0.3].min
         square(pdf, label.code, box.right - side, box.top, side)
-        room = box.width - side - 4
+        work = box.width - side - 4
         name_height = box.height * 0.3
-        mark = label.mark.empty? ? 0 : [name_height, room * 0.14].min
+        mark = label.mark.empty? ? 0 : [name_height, work * 0.14].min
         DrawnMark.draw(pdf, label.mark, 0, box.top, mark)
         indent = mark.zero? ? 0 : mark + 3
         fit(
           pdf,
           label.name,
           at: [indent, box.top],
-          width: room - indent,
+          width: work - indent,
           height: name_height,
           size: @grid.height * 0.36,
           style: :bold,
@@ -112,17 +112,17 @@ module NutShelf
           pdf,
           label.until_words,
           at: [0, box.top - name_height],
-          width: room,
+          width: work,
           height: box.height * 0.2,
           size: @grid.height * 0.3,
           style: :bold,
           min_font_size: 6,
           valign: :center
         )
-        small(pdf, label, box, room, name_height + (box.height * 0.21))
+        small(pdf, label, box, work, name_height + (box.height * 0.21))
       end
 
-      def small(pdf, label, box, room, from)
+      def small(pdf, label, box, work, from)
         text =
           [
             [label.amount, *label.dates, label.place].reject { |part| part.to_s.empty? }.join(", "),
@@ -133,7 +133,7 @@ module NutShelf
           pdf,
           text,
           at: [0, box.top - from],
-          width: room,
+          width: work,
           height: box.height - from,
           size: @grid.height * 0.22,
           min_font_size: 5,

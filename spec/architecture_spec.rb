@@ -14,20 +14,20 @@ RSpec.describe "The house" do
     "boot" => %w[api desk store exchange core], "demo" => %w[boot desk store core api],
     "bench" => %w[boot desk store core api demo spec], "drill" => %w[boot desk store core api demo spec]
   }
-  files = ->(room) { Dir[File.join(root, room, "**", "*.rb")].reject { |path| path.include?("/migrations/") } }
+  files = ->(work) { Dir[File.join(root, work, "**", "*.rb")].reject { |path| path.include?("/migrations/") } }
   room_of = ->(path) { path.delete_prefix("#{root}/").split("/").first }
 
-  allowed.each do |room, below|
-    it "lets #{room} know only #{below.empty? ? "itself" : below.join(", ")}" do
+  allowed.each do |work, below|
+    it "lets #{work} know only #{below.empty? ? "itself" : below.join(", ")}" do
       upward =
         files
-          .(room)
+          .(work)
           .flat_map do |path|
             File
               .readlines(path)
               .grep(/^\s*require_relative "/)
               .map { |line| File.expand_path(line[/"(.+)"/, 1], File.dirname(path)) }
-              .reject { |target| target.include?('#{') || [room, *below].include?(room_of.(target)) }
+              .reject { |target| target.include?('#{') || [work, *below].include?(room_of.(target)) }
               .map { |target| "#{path} -> #{target}" }
           end
       expect(upward).to be_empty
@@ -50,7 +50,7 @@ RSpec.describe "The house" do
   end
 
   it "keeps SQL and its drivers in store" do
-    rooms = %w[core desk api exchange devices demo].flat_map { |room| files.(room) }
+    rooms = %w[core desk api exchange devices demo].flat_map { |work| files.(work) }
     told = rooms.to_h do |path|
       [path.delete_prefix("#{root}/"), spoken.(File.read(path))]
     end.reject { |_, list| list.empty? }
@@ -78,7 +78,7 @@ RSpec.describe "The house" do
   end
 
   it "lets no row travel as a hash" do
-    found = %w[desk api exchange devices].flat_map { |room| files.(room) }.to_h do |path|
+    found = %w[desk api exchange devices].flat_map { |work| files.(work) }.to_h do |path|
       [path.delete_prefix("#{root}/"), subscripted.(File.read(path))]
     end
     expect(found.reject { |_, names| names.empty? }).to be_empty
@@ -97,7 +97,7 @@ RSpec.describe "The house" do
   it "reads the environment in boot alone" do
     expect(
       %w[core store desk api exchange devices]
-        .flat_map { |room| files.(room) }
+        .flat_map { |work| files.(work) }
         .select { |path| File.read(path).match?(/\bENV\b/) }
     ).to be_empty
   end
@@ -122,7 +122,7 @@ RSpec.describe "The house" do
 
   it "keeps files under 300 lines" do
     long =
-      (allowed.keys.flat_map { |room| files.(room) } + Dir[File.join(root, "ui/src/**/*.{ts,tsx}")])
+      (allowed.keys.flat_map { |work| files.(work) } + Dir[File.join(root, "ui/src/**/*.{ts,tsx}")])
         .reject { |path| path.end_with?(".d.ts") }
         .select { |path| File.foreach(path).count > 300 }
     expect(long).to be_empty

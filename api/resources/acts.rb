@@ -9,7 +9,7 @@ module NutShelf
     # What was done lately, and taking it back.
     class Acts < Base
       get("/") do
-        view { |room| { acts: room.house.ledger.recent.map { |row| ActView.row(row, room.caller.account_id) } } }
+        view { |work| { acts: work.house.ledger.recent.map { |row| ActView.row(row, work.caller.account_id) } } }
       end
 
       post("/:id/undo") do

@@ -8,20 +8,20 @@ module NutShelf
     # Codes that were learnt.
     class Barcodes < Base
       get("/") do
-        view(:rules) do |room|
-          { barcodes: room.house.packs.barcodes.map { |row| barcode(row, room) } }
+        view(:rules) do |work|
+          { barcodes: work.house.packs.barcodes.map { |row| barcode(row, work) } }
         end
       end
 
       post("/") { act(Desk::LearnBarcode, body_as("LearnBarcode")) }
 
       helpers do
-        def barcode(row, room)
+        def barcode(row, work)
           {
             code: row.code,
             food_id: row.food_id,
-            food: room.food(row.food_id).name,
-            pack: room.size(Core::Quantity.new(row.amount, row.dimension.to_sym))
+            food: work.food(row.food_id).name,
+            pack: work.size(Core::Quantity.new(row.amount, row.dimension.to_sym))
           }
         end
       end

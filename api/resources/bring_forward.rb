@@ -9,37 +9,37 @@ module NutShelf
     # What to carry from backstock to the working shelf.
     class BringForward < Base
       get("/") do
-        view(:stock, :rules) do |room|
-          of = Desk::Replenishment.new(room)
-          { items: of.items.map { |item| item(room, of, item) }, crossed: BreachView.call(room) }
+        view(:stock, :rules) do |work|
+          of = Desk::Replenishment.new(work)
+          { items: of.items.map { |item| item(work, of, item) }, crossed: BreachView.call(work) }
         end
       end
 
       helpers do
-        def item(room, of, item)
+        def item(work, of, item)
           {
             food_id: item.food_id,
             food: item.food.name,
-            working_amount: words(room, item, item.amount_g),
+            working_amount: words(work, item, item.amount_g),
             own: item.own,
-            at_hand: words(room, item, item.list.there),
+            at_hand: words(work, item, item.list.there),
             steps: item.steps,
-            short: item.list.short.positive? ? words(room, item, item.list.short) : nil,
+            short: item.list.short.positive? ? words(work, item, item.list.short) : nil,
             to_place_id: item.to_place&.id,
             to_place: item.to_place&.name,
-            picks: item.list.picks.map { |pick| pick(room, pick, of.then_until(item, pick)) }
+            picks: item.list.picks.map { |pick| pick(work, pick, of.then_until(item, pick)) }
           }
         end
 
-        def words(room, item, grams) = Core::HandWords.of(grams, item.food, pack: item.pack_g, measures: room.measures)
+        def words(work, item, grams) = Core::HandWords.of(grams, item.food, pack: item.pack_g, measures: work.measures)
 
-        def pick(room, pick, then_until)
+        def pick(work, pick, then_until)
           stack = pick.stack
           amount = pick.amount / stack.grams_per_unit
           {
             lot_id: stack.id,
             amount: Core::Decimal.print(amount),
-            words: in_hands(room, stack, amount),
+            words: in_hands(work, stack, amount),
             place: stack.place,
             usable_until: stack.usable_until&.iso8601,
             then_until: then_until&.iso8601
@@ -47,11 +47,11 @@ module NutShelf
         end
 
         # "2 tins of 400 g", as hands carry them.
-        def in_hands(room, stack, amount)
-          packs = stack.open || stack.noun ? nil : Core::HandWords.packs(amount, stack.pack_amount, room.mark(stack))
-          return room.wording(stack, amount: amount) unless packs
+        def in_hands(work, stack, amount)
+          packs = stack.open || stack.noun ? nil : Core::HandWords.packs(amount, stack.pack_amount, work.mark(stack))
+          return work.wording(stack, amount: amount) unless packs
 
-          "#{packs} of #{room.size(Core::Quantity.new(stack.pack_amount, stack.dimension))}"
+          "#{packs} of #{work.size(Core::Quantity.new(stack.pack_amount, stack.dimension))}"
         end
       end
     end

@@ -20,15 +20,16 @@ module NutShelf
         services.database.within(household) do |db|
           content_type "text/calendar", charset: "utf-8"
           headers "cache-control" => "private, no-cache"
-          feed(Desk::Room.new(services, Desk::Caller.new(account_id: 0, household_id: household, role: "helper"), db))
+          feed(Desk::UnitOfWork.new(services, Desk::Caller.new(account_id: 0, household_id: household, role: "helper"),
+            db))
         end
       end
 
       helpers do
-        def feed(room)
-          thawing = Desk::Thawing.new(room, Desk::Plan.new(room)).tasks
-          Exchange::CalendarFeed.new(room.household.name, room.today.to_time.utc, house: room.household.uid).write(
-            Desk::CalendarEntries.new(room, thawing).entries
+        def feed(work)
+          thawing = Desk::Thawing.new(work, Desk::Plan.new(work)).tasks
+          Exchange::CalendarFeed.new(work.household.name, work.today.to_time.utc, house: work.household.uid).write(
+            Desk::CalendarEntries.new(work, thawing).entries
           )
         end
       end

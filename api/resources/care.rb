@@ -10,7 +10,7 @@ module NutShelf
     # Recurring care, checks and follow-ups.
     class Care < Base
       get("/") do
-        view(:plan, :stock, :rules) { |room| { care: room.house.care.all.map { |row| Care.row(row, room) } } }
+        view(:plan, :stock, :rules) { |work| { care: work.house.care.all.map { |row| Care.row(row, work) } } }
       end
 
       post("/") { act(Desk::AddCare, body_as("AddCare")) }
@@ -25,14 +25,14 @@ module NutShelf
         act(Desk::DropCare, { care_id: id_param })
       end
 
-      def self.row(row, room)
+      def self.row(row, work)
         {
           **row.slice(:id, :title, :lot_id, :every_days, :every_months, :holds_days),
           place_id: row.place_id,
-          place: row.where_id && room.place(row.where_id).name,
+          place: row.where_id && work.place(row.where_id).name,
           next_on: row.next_on&.iso8601,
           done_on: row.done_on&.iso8601,
-          late_days: row.next_on ? [(room.today - row.next_on).to_i, 0].max : 0
+          late_days: row.next_on ? [(work.today - row.next_on).to_i, 0].max : 0
         }
       end
     end

@@ -11,10 +11,10 @@ module NutShelf
         since = params[:since] && number_param(:since, nil, 0..((2**53) - 1))
         caller = caller!
         services.database.still(caller.household_id) do |db|
-          room = Desk::Room.new(services, caller, db, still: true)
-          found = Desk::ChangesSince.new(room).call(since)
+          work = Desk::UnitOfWork.new(services, caller, db, still: true)
+          found = Desk::ChangesSince.new(work).call(since)
           headers "cache-control" => "private, no-store"
-          json({ **found.to_h, today: room.today.iso8601 })
+          json({ **found.to_h, today: work.today.iso8601 })
         end
       end
     end

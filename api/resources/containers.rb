@@ -10,7 +10,7 @@ module NutShelf
     # Jars, tubs and boxes by size; the empty ones; what would go into one.
     class Containers < Base
       get("/") do
-        view(:stock, :rules) { |room| { containers: room.house.containers.all.map { |row| container(row, room) } } }
+        view(:stock, :rules) { |work| { containers: work.house.containers.all.map { |row| container(row, work) } } }
       end
 
       post("/") { act(Desk::AddContainer, body_as("AddContainer")) }
@@ -29,43 +29,43 @@ module NutShelf
               errors: [{ pointer: "/food_id", detail: "It is missing." }]
             )
           end
-        view(:stock, :rules) { |room| fill(room, room.house.containers.find(id_param), food_id) }
+        view(:stock, :rules) { |work| fill(work, work.house.containers.find(id_param), food_id) }
       end
 
       helpers do
-        def container(row, room)
+        def container(row, work)
           {
             **row.slice(:id, :kind, :shape, :capacity_ml, :owned, :in_use, :place_id, :version),
             name: row.name,
             empty: row.owned - row.in_use,
             tare_g: decimal(row.tare_g),
             full_at: decimal(row.full_at),
-            place: row.place_id && room.place(row.place_id).name
+            place: row.place_id && work.place(row.place_id).name
           }
         end
 
-        def words(room, grams) = room.amount(Core::Quantity.new(grams, :mass))
+        def words(work, grams) = work.amount(Core::Quantity.new(grams, :mass))
 
         def decimal(number) = number && Core::Decimal.print(number.to_r)
 
-        def fill(room, row, food_id)
-          food = room.food(food_id)
+        def fill(work, row, food_id)
+          food = work.food(food_id)
           fill =
             Core::Fill.new(
               capacity_ml: row.capacity_ml,
               food: food,
-              cursor: room.shelf.cursor(allow_look: false),
-              on: room.today,
+              cursor: work.shelf.cursor(allow_look: false),
+              on: work.today,
               freezing: params[:freezing] == "yes" ? row.shape : nil
             )
           {
-            amount: words(room, fill.grams),
+            amount: words(work, fill.grams),
             grams: Core::Decimal.print(fill.grams),
-            short: fill.short_g.positive? ? words(room, fill.short_g) : nil,
+            short: fill.short_g.positive? ? words(work, fill.short_g) : nil,
             steps: fill.steps,
             picks:
               fill.picks.map do |pick|
-                { lot_id: pick.stack.id, words: words(room, pick.amount), place: pick.stack.place }
+                { lot_id: pick.stack.id, words: words(work, pick.amount), place: pick.stack.place }
               end
           }
         end

@@ -14,14 +14,14 @@ module NutShelf
   module Api
     # Counting places: which are due, counts under way, what was found, and the end.
     class Counts < Base
-      get("/") { view { |room| overview(room) } }
+      get("/") { view { |work| overview(work) } }
 
       post("/") { act(Desk::StartCount, body_as("StartCount")) }
 
-      get("/:id") { view { |room| CountView.new(room, room.house.counts.find(id_param)).call } }
+      get("/:id") { view { |work| CountView.new(work, work.house.counts.find(id_param)).call } }
 
       get("/:id/differences") do
-        view { |room| { differences: CountView.new(room, room.house.counts.find(id_param)).differences } }
+        view { |work| { differences: CountView.new(work, work.house.counts.find(id_param)).differences } }
       end
 
       post("/:id/lines") { act(Desk::EnterLine, { count_id: id_param, **body_as("CountLine") }) }
@@ -38,18 +38,18 @@ module NutShelf
       end
 
       helpers do
-        def overview(room)
-          due = Desk::PlacesDue.new(room).all
-          counts = room.house.lots.stacks_by_place
-          sizes = room.house.counts.sizes
+        def overview(work)
+          due = Desk::PlacesDue.new(work).all
+          counts = work.house.lots.stacks_by_place
+          sizes = work.house.counts.sizes
           {
-            places: room.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
+            places: work.places.values.map { |place| place(place, due.fetch(place.id), counts.fetch(place.id, 0)) },
             open:
-              room.house.counts.open.map do |count|
+              work.house.counts.open.map do |count|
                 {
                   id: count.id,
                   place_id: count.place_id,
-                  place: room.place(count.place_id).name,
+                  place: work.place(count.place_id).name,
                   person: count.person,
                   started_at: count.started_at.utc.iso8601,
                   lines: sizes.fetch(count.id, 0)

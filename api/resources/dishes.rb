@@ -9,9 +9,9 @@ module NutShelf
     class Dishes < Base
       get("/") do
         day = day_param(:on)
-        view(:stock, :plan, :people, :rules) do |room|
-          plan = PlanView.new(room)
-          on = day || room.today
+        view(:stock, :plan, :people, :rules) do |work|
+          plan = PlanView.new(work)
+          on = day || work.today
           found = plan.plan.ranked(on)
           found = found.select { |entry| entry.dish.recipe.meal == params[:meal] } if params[:meal]
           {

@@ -9,13 +9,13 @@ module NutShelf
     # Foods by name, and new ones.
     class Foods < Base
       get("/") do
-        view(:stock, :rules) do |room|
+        view(:stock, :rules) do |work|
           {
             foods:
               if params[:usual] == "yes"
-                FoodView.new(room).usual(room.house.foods.usual)
+                FoodView.new(work).usual(work.house.foods.usual)
               else
-                FoodView.new(room).plain(found(room))
+                FoodView.new(work).plain(found(work))
               end
           }
         end
@@ -24,12 +24,12 @@ module NutShelf
       post("/") { act(Desk::AddFood, body_as("AddFood")) }
 
       helpers do
-        def found(room)
+        def found(work)
           text = params[:q].to_s.strip
           if text.length > 200 || text.include?("\u0000")
             refuse("invalid", "The search words cannot be used.", "Use up to 200 letters.")
           end
-          text.empty? ? room.house.foods.all : room.house.foods.search(text)
+          text.empty? ? work.house.foods.all : work.house.foods.search(text)
         end
       end
     end

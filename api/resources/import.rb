@@ -11,14 +11,14 @@ module NutShelf
       post("/preview") do
         input = body_as("ImportFile")
         caller = caller!
-        services.database.within(caller.household_id) { |db| json preview(Desk::Room.new(services, caller, db), input) }
+        services.database.within(caller.household_id) { |db| json preview(Desk::UnitOfWork.new(services, caller, db), input) }
       end
 
       post("/") { act(Desk::ImportStock, body_as("ImportFile")) }
 
       helpers do
-        def preview(room, input)
-          file = Desk::StockFile.new(room, input)
+        def preview(work, input)
+          file = Desk::StockFile.new(work, input)
           problems = file.problems
           {
             encoding: file.file.encoding,
@@ -26,7 +26,7 @@ module NutShelf
             decimal: file.file.decimal,
             columns: file.columns,
             fields: Exchange::Headings::FIELDS,
-            rows: file.rows.map { |row| shown(room, row) },
+            rows: file.rows.map { |row| shown(work, row) },
             total: file.rows.size,
             problems: problems.map(&:to_h),
             problem_count: problems.size,
@@ -41,24 +41,24 @@ module NutShelf
           }
         end
 
-        def shown(room, row)
+        def shown(work, row)
           input = row.input or
             return { line: row.line, food: row.food_text, amount: "", place: nil, date: nil, price_minor: nil }
           {
             line: row.line,
-            food: room.food(input[:food_id]).name,
-            amount: words(room, input),
-            place: room.place(input[:place_id]).name,
+            food: work.food(input[:food_id]).name,
+            amount: words(work, input),
+            place: work.place(input[:place_id]).name,
             date: input[:printed_on] || input[:made_on],
             price_minor: input[:price_minor]
           }
         end
 
-        def words(room, input)
+        def words(work, input)
           return Core::Wording.counted(input[:count].to_r, input[:noun]) unless input[:amount]
 
           pack = Core::Quantity.of(input[:amount], input[:unit])
-          Core::Wording.stack(pack * input[:count].to_r, pack: pack, measures: room.measures)
+          Core::Wording.stack(pack * input[:count].to_r, pack: pack, measures: work.measures)
         end
       end
     end
@@ -70,7 +70,7 @@ module NutShelf
         services.database.within(caller.household_id) do |db|
           content_type "text/csv", charset: "utf-8"
           attachment "stock.csv"
-          Desk::StockOut.new(Desk::Room.new(services, caller, db)).csv
+          Desk::StockOut.new(Desk::UnitOfWork.new(services, caller, db)).csv
         end
       end
     end

@@ -13,7 +13,7 @@ module NutShelf
   module Api
     # How to keep each food, by the household's school and with its own times.
     class Keeping < Base
-      get("/:id") { view(:stock, :rules) { |room| page(room, id_param) } }
+      get("/:id") { view(:stock, :rules) { |work| page(work, id_param) } }
 
       post("/:id/own") { act(Desk::SetKeeping, { food_id: id_param, **body_as("SetKeeping") }) }
 
@@ -31,15 +31,15 @@ module NutShelf
       end
 
       helpers do
-        def page(room, id)
-          row = room.food_row(id)
-          food = room.food(id)
-          guide = Core::Guide.new(room.catalog, food, room.policy)
+        def page(work, id)
+          row = work.food_row(id)
+          food = work.food(id)
+          guide = Core::Guide.new(work.catalog, food, work.policy)
           {
             food_id: id,
             food: row.name,
             aisle: row.aisle,
-            school: room.policy.school_words,
+            school: work.policy.school_words,
             opened_where: food.opened_where,
             freezes: food.freezes,
             freeze_note: food.freeze_note.to_s,
@@ -68,33 +68,33 @@ module NutShelf
             cautions: cautions(guide, food),
             care: guide.care,
             losses: guide.losses,
-            own: own(room, food),
-            figures: figures(room, row),
-            known: known(room, row, food),
+            own: own(work, food),
+            figures: figures(work, row),
+            known: known(work, row, food),
             revival: guide.revival
           }
         end
 
         # What a keeper may put right of it.
-        def known(room, row, food)
+        def known(work, row, food)
           {
             own: row.reference_key.nil?,
             version: row.version,
             name: row.name,
             nicknames: row.nicknames,
             allergens: food.allergens.to_a,
-            packs: FoodView.new(room).packs(row),
-            mark: FoodView.new(room).mark(row),
+            packs: FoodView.new(work).packs(row),
+            mark: FoodView.new(work).mark(row),
             food_group: row.food_group,
             home_place_id: row.home_place_id,
-            like: like(room, row)
+            like: like(work, row)
           }
         end
 
-        def like(room, row)
+        def like(work, row)
           return unless row.class_key && !row.reference_key
 
-          room.catalog.foods[row.class_key]&.name || room.catalog.class_names[row.class_key]
+          work.catalog.foods[row.class_key]&.name || work.catalog.class_names[row.class_key]
         end
 
         def cell(place, one)
@@ -137,8 +137,8 @@ module NutShelf
           ).uniq
         end
 
-        def own(room, food)
-          room.house.rules.all.select { |row| row.scope == food.key }.map do |row|
+        def own(work, food)
+          work.house.rules.all.select { |row| row.scope == food.key }.map do |row|
             {
               **row.slice(:id, :place, :state, :low, :high, :kind, :reason),
               storage: row.storage.empty? ? nil : row.storage
@@ -146,8 +146,8 @@ module NutShelf
           end
         end
 
-        def figures(room, row)
-          rate = Desk::UsageRates.new(room).rate(row.id, row.dimension)
+        def figures(work, row)
+          rate = Desk::UsageRates.new(work).rate(row.id, row.dimension)
           {
             dimension: row.dimension,
             weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil,

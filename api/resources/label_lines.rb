@@ -12,8 +12,8 @@ module NutShelf
         asked = body_as("LabelLine")
         caller = caller!
         services.database.still(caller.household_id) do |db|
-          room = Desk::Room.new(services, caller, db, envelope: written(asked[:on]), still: true)
-          json DraftView.new(room).call(asked[:text], filling: asked[:filling_place_id])
+          work = Desk::UnitOfWork.new(services, caller, db, envelope: written(asked[:on]), still: true)
+          json DraftView.new(work).call(asked[:text], filling: asked[:filling_place_id])
         end
       end
 

@@ -90,7 +90,7 @@ module NutShelf
           caller = caller!
           services.database.within(caller.household_id) do |db|
             Desk::StackLabels
-              .new(Desk::Room.new(services, caller, db), address)
+              .new(Desk::UnitOfWork.new(services, caller, db), address)
               .of(ids)
               .flat_map { |label| [label] * copies }
           end

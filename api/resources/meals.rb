@@ -14,16 +14,16 @@ module NutShelf
       get("/") do
         from = day_param(:from)
         to = day_param(:to)
-        view(:stock, :plan, :people, :rules) do |room|
-          plan = PlanView.new(room)
-          rows = room.house.meals.between(from || room.today, to || (room.today + Desk::Plan::HORIZON))
+        view(:stock, :plan, :people, :rules) do |work|
+          plan = PlanView.new(work)
+          rows = work.house.meals.between(from || work.today, to || (work.today + Desk::Plan::HORIZON))
           { meals: rows.map { |row| plan.meal(row) }, ties: plan.ties }
         end
       end
 
       post("/") { act(Desk::PlanMeal, body_as("PlanMeal")) }
 
-      get("/:id") { view(:stock, :plan, :people, :rules) { |room| PickingList.new(room).call(id_param) } }
+      get("/:id") { view(:stock, :plan, :people, :rules) { |work| PickingList.new(work).call(id_param) } }
 
       post("/:id/cook") { act_on_stacks(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
 

@@ -9,12 +9,12 @@ module NutShelf
     class Missing < Base
       get("/") do
         days = number_param(:days, 7, 1..Desk::Plan::HORIZON)
-        view(:stock, :plan, :people, :rules) do |room|
-          plan = PlanView.new(room)
-          items = plan.plan.missing(room.today + days - 1).first.map { |item| item(item, plan) }
+        view(:stock, :plan, :people, :rules) do |work|
+          plan = PlanView.new(work)
+          items = plan.plan.missing(work.today + days - 1).first.map { |item| item(item, plan) }
           listed = items.map { |entry| entry[:food_id] }
           items +=
-            room
+            work
               .shelf
               .running_out
               .map { |key, level| by_level(key, level, plan) }

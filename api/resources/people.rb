@@ -8,40 +8,40 @@ module NutShelf
   module Api
     # Who eats here, who may sign in, and the household's ways.
     class People < Base
-      get("/") { view { |room| page(room) } }
+      get("/") { view { |work| page(work) } }
 
       post("/") { act(Desk::AddPerson, body_as("AddPerson")) }
 
       post("/:id/change") { act(Desk::ChangePerson, { person_id: id_param, **body_as("ChangePerson") }) }
 
       helpers do
-        def page(room)
+        def page(work)
           {
-            people: room.house.household.people.map { |row| person(row) },
+            people: work.house.household.people.map { |row| person(row) },
             members:
-              if room.caller.keeper?
-                room.house.access.members.map do |row|
-                  { **row.to_h, email: row.email, you: row.account_id == room.caller.account_id }
+              if work.caller.keeper?
+                work.house.access.members.map do |row|
+                  { **row.to_h, email: row.email, you: row.account_id == work.caller.account_id }
                 end
               else
                 []
               end,
             invitations:
-              if room.caller.keeper?
-                room.house.access.invitations.map do |row|
+              if work.caller.keeper?
+                work.house.access.invitations.map do |row|
                   { id: row.id, name: row.name, role: row.role, expires_at: row.expires_at.utc.iso8601 }
                 end
               else
                 []
               end,
             feeds:
-              room
+              work
                 .house
                 .access
                 .feeds
-                .select { |row| row.account_id == room.caller.account_id }
+                .select { |row| row.account_id == work.caller.account_id }
                 .map { |row| { id: row.id, made_at: row.made_at.utc.iso8601 } },
-            ways: ways(room)
+            ways: ways(work)
           }
         end
 
@@ -58,12 +58,12 @@ module NutShelf
           }
         end
 
-        def ways(room)
-          settings = room.household.settings
+        def ways(work)
+          settings = work.household.settings
           {
-            name: room.household.name,
-            school: room.household.school,
-            version: room.household.version,
+            name: work.household.name,
+            school: work.household.school,
+            version: work.household.version,
             front_days: settings.fetch("front_days", 7),
             soon_days: settings.fetch("soon_days", 30),
             plan_looks: settings.fetch("plan_looks", true),
@@ -72,9 +72,9 @@ module NutShelf
             measures: settings.fetch("measures", "metric"),
             degrees: settings.fetch("degrees", "c"),
             languages: settings.fetch("languages", []),
-            day_order: room.household.day_order,
-            currency: room.household.currency,
-            currency_fixed: !room.house.packs.no_price?
+            day_order: work.household.day_order,
+            currency: work.household.currency,
+            currency_fixed: !work.house.packs.no_price?
           }
         end
       end

@@ -13,16 +13,16 @@ module NutShelf
     # Where things stand: what each place is like, what is wrong there, what fits.
     class Places < Base
       get("/") do
-        view(:stock, :rules) do |room|
-          counts = room.house.lots.stacks_by_place
-          photos = room.house.places.photo_ids
-          { places: room.places.values.map { |row| PlaceView.row(row, counts.fetch(row.id, 0), photos.key?(row.id)) } }
+        view(:stock, :rules) do |work|
+          counts = work.house.lots.stacks_by_place
+          photos = work.house.places.photo_ids
+          { places: work.places.values.map { |row| PlaceView.row(row, counts.fetch(row.id, 0), photos.key?(row.id)) } }
         end
       end
 
       post("/") { act(Desk::AddPlace, body_as("AddPlace")) }
 
-      get("/:id") { view(:stock, :rules) { |room| PlaceView.new(room, id_param).call } }
+      get("/:id") { view(:stock, :rules) { |work| PlaceView.new(work, id_param).call } }
 
       post("/:id/change") { act(Desk::ChangePlace, { place_id: id_param, **body_as("ChangePlace") }) }
 
@@ -47,12 +47,12 @@ module NutShelf
       post("/:id/fit") do
         input = body_as("Fit")
         caller = caller!
-        services.database.within(caller.household_id) { |db| json fit(Desk::Room.new(services, caller, db), input) }
+        services.database.within(caller.household_id) { |db| json fit(Desk::UnitOfWork.new(services, caller, db), input) }
       end
 
       helpers do
-        def fit(room, input)
-          place = room.house.places.find(id_param)
+        def fit(work, input)
+          place = work.house.places.find(id_param)
           shelf = input[:shelf_mm] || place.inner_mm&.to_a or
             refuse(
               "unknown_figure",

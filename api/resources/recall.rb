@@ -16,14 +16,14 @@ module NutShelf
           lot_text: words(:lot)
         }.compact
         code = words(:code)
-        view(:stock, :rules) do |room|
-          wanted[:pack_id] ||= pack_of(room, code) if code
-          rows = wanted.empty? ? [] : room.house.lots.recalled(**wanted).all
-          stacks = StackView.new(room).all(rows.map(&:id))
+        view(:stock, :rules) do |work|
+          wanted[:pack_id] ||= pack_of(work, code) if code
+          rows = wanted.empty? ? [] : work.house.lots.recalled(**wanted).all
+          stacks = StackView.new(work).all(rows.map(&:id))
           {
             stacks:
               rows.map do |row|
-                { stack: stacks.fetch(row.id), lot_text: row.lot_text, place: room.place(row.place_id).name }
+                { stack: stacks.fetch(row.id), lot_text: row.lot_text, place: work.place(row.place_id).name }
               end
           }
         end
@@ -33,8 +33,8 @@ module NutShelf
 
       helpers do
         # A pack by its bar code; a code nobody learnt means no pack here.
-        def pack_of(room, code)
-          pack = code.match?(/\A\d{8,14}\z/) && room.house.packs.by_barcode(Core::CheckDigit.gtin14(code))
+        def pack_of(work, code)
+          pack = code.match?(/\A\d{8,14}\z/) && work.house.packs.by_barcode(Core::CheckDigit.gtin14(code))
           pack ? pack.id : 0
         end
 

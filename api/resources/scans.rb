@@ -12,7 +12,7 @@ module NutShelf
         caller = caller!
         services
           .database
-          .within(caller.household_id) { |db| json ScanView.new(Desk::Room.new(services, caller, db)).call(text) }
+          .within(caller.household_id) { |db| json ScanView.new(Desk::UnitOfWork.new(services, caller, db)).call(text) }
       end
     end
   end

@@ -33,11 +33,11 @@ module NutShelf
         "set-apart": [Desk::SetApart, "SetApart"]
       }.freeze
 
-      get("/") { view(:stock, :rules) { |room| ShelfPage.new(room, shelf_filters).call } }
+      get("/") { view(:stock, :rules) { |work| ShelfPage.new(work, shelf_filters).call } }
 
       post("/") { act_on_stacks(Desk::PutAway, body_as("PutAway")) }
 
-      get("/:id") { view(:stock, :plan, :rules) { |room| StackDetail.new(room, id_param).call } }
+      get("/:id") { view(:stock, :plan, :rules) { |work| StackDetail.new(work, id_param).call } }
 
       DOINGS.each do |name, (klass, schema)|
         post("/:id/#{name}") { act_on_stacks(klass, { lot_id: id_param, **body_as(schema) }) }

@@ -14,13 +14,13 @@ module NutShelf
       DAYS = 7
 
       get("/") do
-        view(:stock, :plan, :people, :rules) do |room|
-          @room = room
-          @of = Desk::TodaysWork.new(room)
-          @plan = PlanView.new(room, @of.plan)
-          @view = StackView.new(room)
+        view(:stock, :plan, :people, :rules) do |work|
+          @work = work
+          @of = Desk::TodaysWork.new(work)
+          @plan = PlanView.new(work, @of.plan)
+          @view = StackView.new(work)
           {
-            today: room.today.iso8601,
+            today: work.today.iso8601,
             front: @of.front.map { |one| turning(one) },
             needs: @of.needs.first(NEEDS).map { |need| need(need) },
             needs_count: @of.needs.size,
@@ -50,20 +50,20 @@ module NutShelf
 
         def need(need) = { kind: need.kind, stack: @view.call(need.stack), place: need.stack.place, text: need.text }
 
-        def meals = @room.house.meals.between(@room.today, @room.today + DAYS - 1).map { |row| @plan.meal(row) }
+        def meals = @work.house.meals.between(@work.today, @work.today + DAYS - 1).map { |row| @plan.meal(row) }
 
         def question(one)
           meals = @of.plan.coming.to_h { |meal| [meal.id, meal.recipe.name] }
           {
             stack: @view.call(one.stack),
             place: one.stack.place,
-            needed: @room.part_words(one.stack, @of.needed(one)),
+            needed: @work.part_words(one.stack, @of.needed(one)),
             meals: one.meals.map { |id| meals.fetch(id) },
             steps: one.doubt.steps
           }
         end
 
-        def care = @room.house.care.due(@room.today).map { |row| Care.row(row, @room) }
+        def care = @work.house.care.due(@work.today).map { |row| Care.row(row, @work) }
       end
     end
   end

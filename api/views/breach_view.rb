@@ -9,12 +9,12 @@ module NutShelf
     module BreachView
       module_function
 
-      # @param room [Desk::Room]
+      # @param work [Desk::UnitOfWork]
       # @param place_id [Integer, nil] only pairs that touch this place
       # @return [Array<Hash>] :kind, :stack (the older one) and :text
-      def call(room, place_id = nil)
-        view = StackView.new(room)
-        pairs = Core::RotationBreaches.pairs(room.shelf)
+      def call(work, place_id = nil)
+        view = StackView.new(work)
+        pairs = Core::RotationBreaches.pairs(work.shelf)
         pairs = pairs.select { |pair| [pair.near, pair.far].any? { |stack| stack.place_id == place_id } } if place_id
         pairs.map { |pair| { kind: "crossed", stack: view.call(pair.far), text: pair.words } }
       end

@@ -7,12 +7,12 @@ module NutShelf
   module Api
     # A count as JSON: what is expected beside what was found, and at the end what differs.
     class CountView
-      # @param room [Desk::Room]
-      def initialize(room, count)
-        @room = room
+      # @param work [Desk::UnitOfWork]
+      def initialize(work, count)
+        @work = work
         @count = count
-        @counting = Desk::Counting.new(room, count)
-        @stacks = StackView.new(room)
+        @counting = Desk::Counting.new(work, count)
+        @stacks = StackView.new(work)
       end
 
       # @return [Hash]
@@ -25,10 +25,10 @@ module NutShelf
           id: @count.id,
           status: @count.status,
           place_id: @count.place_id,
-          place: @room.place(@count.place_id).name,
+          place: @work.place(@count.place_id).name,
           person: @count.person,
           started_at: @count.started_at.utc.iso8601,
-          places: @counting.place_ids.map { |id| { id: id, name: @room.place(id).name } },
+          places: @counting.place_ids.map { |id| { id: id, name: @work.place(id).name } },
           expected: expected.map { |stack| expected(stack, by_lot[stack.id]) },
           unexpected: lines.select { |line| line.found == "new" }.map { |line| unexpected(line) },
           moved_away: gone.size
@@ -73,7 +73,7 @@ module NutShelf
         return line.level if line.found == "level"
         return "gone" if line.found == "gone" || line.amount.zero?
 
-        @room.wording(row, amount: line.amount)
+        @work.wording(row, amount: line.amount)
       end
 
       def unexpected(line)
@@ -82,7 +82,7 @@ module NutShelf
           id: line.id,
           words: stack.words,
           place_id: stack.place_id,
-          place: @room.place(stack.place_id).name,
+          place: @work.place(stack.place_id).name,
           printed_on: stack.printed_on&.iso8601,
           person: line.person
         }
@@ -93,9 +93,9 @@ module NutShelf
         {
           line_id: one.line.id,
           lot_id: lot.id,
-          name: lot.name(@room.food(lot.food_id)),
-          place: @room.place(lot.place_id).name,
-          expected: @room.wording(lot),
+          name: lot.name(@work.food(lot.food_id)),
+          place: @work.place(lot.place_id).name,
+          expected: @work.wording(lot),
           found: found_words(lot, one.difference.delta),
           delta: signed(lot, one.difference.delta),
           value_minor: one.difference.value_minor,
@@ -109,17 +109,17 @@ module NutShelf
 
       def found_words(lot, delta)
         left = lot.on_hand + delta
-        left.zero? ? "nothing" : @room.wording(lot, amount: left)
+        left.zero? ? "nothing" : @work.wording(lot, amount: left)
       end
 
-      def signed(lot, delta) = "#{delta.negative? ? "−" : "+"}#{@room.wording(lot, amount: delta.abs)}"
+      def signed(lot, delta) = "#{delta.negative? ? "−" : "+"}#{@work.wording(lot, amount: delta.abs)}"
 
       def found(one)
         {
           line_id: one.line.id,
           lot_id: nil,
-          name: @room.food(one.stack.food_id).name,
-          place: @room.place(one.stack.place_id).name,
+          name: @work.food(one.stack.food_id).name,
+          place: @work.place(one.stack.place_id).name,
           expected: "not expected",
           found: one.stack.words,
           delta: "+#{one.stack.words}",
@@ -133,8 +133,8 @@ module NutShelf
       end
 
       def candidate(candidate)
-        lot = @room.house.lots.one(candidate.id)
-        where = @room.place(lot.place_id).name
+        lot = @work.house.lots.one(candidate.id)
+        where = @work.place(lot.place_id).name
         missing = candidate.missing.positive?
         {
           lot_id: candidate.id,
@@ -142,7 +142,7 @@ module NutShelf
             if missing
               "carried here: missing in #{where}"
             else
-              "carried here from #{where}, where #{@room.wording(lot)} should stand"
+              "carried here from #{where}, where #{@work.wording(lot)} should stand"
             end,
           missing: missing
         }

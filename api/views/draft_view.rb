@@ -13,10 +13,10 @@ module NutShelf
       # While one of these is open, any date shown would be a guess.
       DATED = %w[date date_kind opened_on frozen_on thawed_on food price_or_date].freeze
 
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
-        @words = Desk::HouseholdLexicon.new(room)
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
+        @words = Desk::HouseholdLexicon.new(work)
       end
 
       # @param text [String]
@@ -30,7 +30,7 @@ module NutShelf
       private
 
       def read(text)
-        draft = @words.reader.read(text, today: @room.on)
+        draft = @words.reader.read(text, today: @work.on)
         food = @words.rows[draft.food]
         place = @words.place(draft.place)
         {
@@ -69,15 +69,15 @@ module NutShelf
       end
 
       def usual(food_id)
-        place = belonging.place(@room.food_row(food_id), filling: @filling)
+        place = belonging.place(@work.food_row(food_id), filling: @filling)
         place && { id: place.id, name: place.name }
       end
 
-      def belonging = @belonging ||= Desk::Belonging.new(@room)
+      def belonging = @belonging ||= Desk::Belonging.new(@work)
 
       # A scanner that types sends a code where a person types words.
       def scanned(text)
-        scan = ScanView.new(@room).call(text)
+        scan = ScanView.new(@work).call(text)
         return if %w[text stack unknown_stack].include?(scan[:kind])
 
         draft = scan[:draft] || {}
@@ -113,7 +113,7 @@ module NutShelf
         return [] unless figure
 
         grams = figure.to_i
-        weight = { text: @room.size(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
+        weight = { text: @work.size(Core::Quantity.new(grams.to_r, :mass)), value: grams.to_s }
         [
           {
             field: "amount",
@@ -126,7 +126,7 @@ module NutShelf
       def scanned_amount(draft)
         return "a pack" unless draft[:amount]
 
-        pack = @room.size(Core::Quantity.of(draft[:amount], draft[:unit]))
+        pack = @work.size(Core::Quantity.of(draft[:amount], draft[:unit]))
         draft[:count] == "1" ? pack : "#{draft[:count]} x #{pack}"
       end
 
@@ -152,16 +152,16 @@ module NutShelf
         return Core::Wording.counted(draft.count, draft.unit || "pack") unless draft.amount
 
         size = Core::Quantity.new(draft.amount, Core::Unit.dimension(draft.unit))
-        Core::Wording.stack(size * draft.count, pack: size, measures: @room.measures)
+        Core::Wording.stack(size * draft.count, pack: size, measures: @work.measures)
       end
 
       # The date the stack would get, computed by the same rules, where enough is known.
       def effect(draft, food, place)
         return if food.nil? || place.nil? || draft.questions.any? { |question| DATED.include?(question.field) }
 
-        stack = Desk::NewStack.new(@room, input(draft, food, place))
+        stack = Desk::NewStack.new(@work, input(draft, food, place))
         lot = Store::Rows::Lot.new(**stack.facts(dry: true), start_place_id: place.id)
-        dating = Desk::Redate.new(@room).judge(lot)
+        dating = Desk::Redate.new(@work).judge(lot)
         { usable_until: dating.usable_until&.iso8601, state: dating.state, steps: dating.steps }
       rescue Desk::Invalid
         nil

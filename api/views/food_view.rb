@@ -7,9 +7,9 @@ module NutShelf
   module Api
     # Foods as JSON; those one usually puts away with the pack, the place and the date they came with last.
     class FoodView
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param rows [Array<Store::Rows::Food>]
@@ -19,7 +19,7 @@ module NutShelf
       # @param rows [Array<Store::Rows::Food>]
       # @return [Array<Hash>]
       def usual(rows)
-        last = @room.house.foods.came_last(rows.map(&:id))
+        last = @work.house.foods.came_last(rows.map(&:id))
         rows.map { |row| food(row, last[row.id]) }
       end
 
@@ -27,25 +27,25 @@ module NutShelf
       # @return [Array<Core::Quantity>] sizes of one pack, those this household has had first
       def packs(row)
         had =
-          (@had ||= @room.house.packs.by_food(nil))
+          (@had ||= @work.house.packs.by_food(nil))
             .fetch(row.id, [])
             .map { |pack| Core::Quantity.new(pack.amount.to_r, pack.dimension.to_sym) }
-        [*had, *@room.catalog.foods[row.reference_key]&.typical_packs].uniq.map { |size| pack(size) }
+        [*had, *@work.catalog.foods[row.reference_key]&.typical_packs].uniq.map { |size| pack(size) }
       end
 
       # @param row [Store::Rows::Food]
       # @return [String]
-      def mark(row) = @room.services.marks.of(keys: [row.key, row.reference_key], aisle: row.aisle)
+      def mark(row) = @work.services.marks.of(keys: [row.key, row.reference_key], aisle: row.aisle)
 
       private
 
       def pack(size)
-        words = size.dimension == :count ? Core::Wording.counted(size.amount, "piece") : @room.size(size)
+        words = size.dimension == :count ? Core::Wording.counted(size.amount, "piece") : @work.size(size)
         { amount: Core::Decimal.print(size.amount), unit: size.unit, words: words }
       end
 
       def food(row, last)
-        known = Store::Foods.value(row, @room.catalog)
+        known = Store::Foods.value(row, @work.catalog)
         {
           id: row.id,
           key: row.key,
@@ -70,7 +70,7 @@ module NutShelf
           amount: pack && Core::Decimal.print(pack.to_r),
           unit: StackView::UNITS.fetch(last.dimension.to_sym),
           noun: last.noun,
-          place_id: [row.home_place_id, last.start_place_id].find { |id| @room.places.key?(id) },
+          place_id: [row.home_place_id, last.start_place_id].find { |id| @work.places.key?(id) },
           count: count(last.quantity, pack&.to_r),
           days: days(last),
           date_kind: last.printed_kind

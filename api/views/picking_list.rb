@@ -7,17 +7,17 @@ module NutShelf
   module Api
     # The cook's page: steps, and what to take from where, front of the shelf first.
     class PickingList
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
-        @view = PlanView.new(room)
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
+        @view = PlanView.new(work)
         @plan = @view.plan
       end
 
       # @param id [Integer] meal
       # @return [Hash]
       def call(id)
-        row = @room.house.meals.listed_one(id)
+        row = @work.house.meals.listed_one(id)
         dish = @plan.dish(id)
         recipe = dish.recipe
         {
@@ -48,7 +48,7 @@ module NutShelf
       end
 
       def wanted(line)
-        line.unknown ? @room.amount(line.line.quantity) : @view.food_amount(line.food_key, line.grams)
+        line.unknown ? @work.amount(line.line.quantity) : @view.food_amount(line.food_key, line.grams)
       end
 
       def pick(pick)
@@ -71,7 +71,7 @@ module NutShelf
       end
 
       def packs(stack, amount)
-        stack.open || stack.noun ? nil : Core::HandWords.packs(amount, stack.pack_amount, @room.mark(stack))
+        stack.open || stack.noun ? nil : Core::HandWords.packs(amount, stack.pack_amount, @work.mark(stack))
       end
     end
   end

@@ -22,21 +22,21 @@ module NutShelf
         }
       end
 
-      # @param room [Desk::Room]
-      def initialize(room, id)
-        @room = room
-        @place = room.house.places.find(id)
-        @view = StackView.new(room)
+      # @param work [Desk::UnitOfWork]
+      def initialize(work, id)
+        @work = work
+        @place = work.house.places.find(id)
+        @view = StackView.new(work)
       end
 
       # @return [Hash]
       def call
-        stacks = @room.shelf.in_place(@place.id)
+        stacks = @work.shelf.in_place(@place.id)
         {
-          place: PlaceView.row(@place, stacks.size, !@room.house.places.photo(@place.id).nil?),
+          place: PlaceView.row(@place, stacks.size, !@work.house.places.photo(@place.id).nil?),
           room_left: room_left,
-          warnings: [*wrong(stacks), *BreachView.call(@room, @place.id)],
-          at_risk: Desk::AtRisk.new(@room).in_place(@place.id).map { |stack| @view.call(stack) }
+          warnings: [*wrong(stacks), *BreachView.call(@work, @place.id)],
+          at_risk: Desk::AtRisk.new(@work).in_place(@place.id).map { |stack| @view.call(stack) }
         }
       end
 

@@ -7,10 +7,10 @@ module NutShelf
   module Api
     # Dishes, meals, ties and the missing list as JSON: the words for what Desk::Plan answers.
     class PlanView
-      # @param room [Desk::Room]
+      # @param work [Desk::UnitOfWork]
       # @param plan [Desk::Plan]
-      def initialize(room, plan = Desk::Plan.new(room))
-        @room = room
+      def initialize(work, plan = Desk::Plan.new(work))
+        @work = work
         @plan = plan
       end
 
@@ -76,17 +76,17 @@ module NutShelf
 
       # @param pick [Core::Pick]
       # @return [String] what a hand takes for it
-      def pick_words(pick) = @room.loose_words(pick.stack, @plan.proposal(pick))
+      def pick_words(pick) = @work.loose_words(pick.stack, @plan.proposal(pick))
 
       # How much of a food in the way it is counted: pieces where people count pieces.
       def food_amount(key, grams)
         food = foods.fetch(key)
-        @room.amount(Core::Proposal.need(Core::HandWords.counted(grams, food), food))
+        @work.amount(Core::Proposal.need(Core::HandWords.counted(grams, food), food))
       end
 
       # @param pack [Core::Quantity, nil]
       # @return [String, nil] its size as it stands on the pack
-      def pack_words(pack) = pack && @room.size(pack)
+      def pack_words(pack) = pack && @work.size(pack)
 
       def food_name(key) = foods.fetch(key).name
 

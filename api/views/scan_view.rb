@@ -8,15 +8,15 @@ module NutShelf
   module Api
     # What a scan means in this household: a stack to open, a pack to put away or count, or a code to learn once.
     class ScanView
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param text [String]
       # @return [Hash]
       def call(text)
-        result = Core::Scan.read(text, today: @room.today)
+        result = Core::Scan.read(text, today: @work.today)
         case result.kind
         when :stack
           stack(result.id)
@@ -46,12 +46,12 @@ module NutShelf
       end
 
       def stack(id)
-        stack = @room.stacks([id]).first or
+        stack = @work.stacks([id]).first or
           return blank.merge(kind: "unknown_stack", words: "That label belongs to no stack here.")
         blank.merge(
           kind: "stack",
           words: stack.on_hand.positive? ? "Found." : "Nothing of it is left.",
-          stack: StackView.new(@room).call(stack)
+          stack: StackView.new(@work).call(stack)
         )
       end
 
@@ -67,7 +67,7 @@ module NutShelf
       end
 
       def item(gtin, reading)
-        pack = gtin && @room.house.packs.by_barcode(gtin)
+        pack = gtin && @work.house.packs.by_barcode(gtin)
         notes = reading ? reading.notes.join(" ") : ""
         unless pack
           ask = gtin ? "This code is not known yet. Say once what it is." : "It does not say which food it is."
@@ -81,8 +81,8 @@ module NutShelf
           )
         end
 
-        food = @room.food_row(pack.food_id)
-        view = StackView.new(@room)
+        food = @work.food_row(pack.food_id)
+        view = StackView.new(@work)
         blank.merge(
           kind: "pack",
           words: notes,
@@ -93,11 +93,11 @@ module NutShelf
           },
           pack: words(pack),
           draft: draft(pack, reading),
-          stacks: @room.stacks_like(food_id: food.id).map { |stack| view.call(stack) }
+          stacks: @work.stacks_like(food_id: food.id).map { |stack| view.call(stack) }
         )
       end
 
-      def words(pack) = @room.size(Core::Quantity.new(pack.amount.to_r, pack.dimension.to_sym))
+      def words(pack) = @work.size(Core::Quantity.new(pack.amount.to_r, pack.dimension.to_sym))
 
       def said(reading)
         return unless reading&.net_g || reading&.net_ml
@@ -122,7 +122,7 @@ module NutShelf
           unit: amount&.last,
           printed_on: printed&.iso8601,
           printed_kind: printed && (reading.use_by ? "use_by" : "best_before"),
-          made_on: (reading&.made_on || reading&.packed_on)&.then { |day| day <= @room.today ? day.iso8601 : nil },
+          made_on: (reading&.made_on || reading&.packed_on)&.then { |day| day <= @work.today ? day.iso8601 : nil },
           lot_text: reading&.lot
         }
       end

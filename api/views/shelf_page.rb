@@ -12,12 +12,12 @@ module NutShelf
       STATES = %w[stop look front soon resting undated not_ready].freeze
       COUNTED = %i[front look stop undated].freeze
 
-      # @param room [Desk::Room]
+      # @param work [Desk::UnitOfWork]
       # @param filters [Hash] :place_id, :food_id, :text, :state, :cursor, :limit
-      def initialize(room, filters)
-        @room = room
+      def initialize(work, filters)
+        @work = work
         @filters = filters
-        @view = StackView.new(room)
+        @view = StackView.new(work)
         return if filters[:state].nil? || STATES.include?(filters[:state])
 
         raise Desk::Invalid.new(
@@ -43,7 +43,7 @@ module NutShelf
 
       def all
         @all ||=
-          @room.stacks_like(**@filters.slice(:place_id, :food_id, :text)).then do |found|
+          @work.stacks_like(**@filters.slice(:place_id, :food_id, :text)).then do |found|
             @filters[:state] ? found.select { |stack| @view.state(stack) == @filters[:state].to_sym } : found
           end
       end

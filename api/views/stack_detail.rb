@@ -13,21 +13,21 @@ module NutShelf
   module Api
     # One stack as JSON: its date with the reasons, what is known of it, what to look for, its care, its history.
     class StackDetail
-      # @param room [Desk::Room]
-      def initialize(room, id)
-        @room = room
-        @lot = room.house.lots.one(id)
-        @food = room.food(@lot.food_id)
+      # @param work [Desk::UnitOfWork]
+      def initialize(work, id)
+        @work = work
+        @lot = work.house.lots.one(id)
+        @food = work.food(@lot.food_id)
       end
 
       # @return [Hash]
       def call
         {
-          stack: StackView.new(@room).all([@lot.id]).fetch(@lot.id),
+          stack: StackView.new(@work).all([@lot.id]).fetch(@lot.id),
           place: place,
           **days,
           basis: @lot.basis,
-          school: @room.policy.school_words,
+          school: @work.policy.school_words,
           steps: @lot.steps,
           warnings: @lot.flags.map { |flag| flag["text"] },
           cautions: cautions,
@@ -45,12 +45,12 @@ module NutShelf
 
       private
 
-      def place = @room.place(@lot.place_id).name
+      def place = @work.place(@lot.place_id).name
 
       def days = %i[quality_until safety_until ready_on].to_h { |name| [name, @lot.public_send(name)&.iso8601] }
 
       def facts
-        jar = @lot.container_id && @room.house.containers.any(@lot.container_id)
+        jar = @lot.container_id && @work.house.containers.any(@lot.container_id)
         {
           label: @lot.label,
           printed_on: @lot.printed_on&.iso8601,
@@ -66,16 +66,16 @@ module NutShelf
           quarantined: @lot.quarantined,
           quarantine_reason: @lot.quarantine_reason,
           situation: @lot.situation,
-          seen_on: @room.house.usage.seen_on([@lot.id])[@lot.id]&.iso8601
+          seen_on: @work.house.usage.seen_on([@lot.id])[@lot.id]&.iso8601
         }
       end
 
       # What of it is set apart, for whom and until when.
       def reserved
-        @room.house.reservations.of_lot(@lot.id, @room.today).map do |one|
+        @work.house.reservations.of_lot(@lot.id, @work.today).map do |one|
           {
             id: one.id,
-            amount: @room.part_words(@lot, one.amount),
+            amount: @work.part_words(@lot, one.amount),
             for: one.holder,
             until: one.until_on&.iso8601
           }
@@ -84,26 +84,26 @@ module NutShelf
 
       def look
         {
-          kind: Desk::Signs.kind(@room, @lot),
-          signs: Desk::Signs.of(@room, @lot).map { |one| { sign: one.sign, means: one.means.to_s } }
+          kind: Desk::Signs.kind(@work, @lot),
+          signs: Desk::Signs.of(@work, @lot).map { |one| { sign: one.sign, means: one.means.to_s } }
         }
       end
 
       # How it is stored now, and the ways that have figures of their own.
       def storage
         now = @lot.history.reverse.find { |event| event["kind"] == "stored" }&.fetch("method") || @lot.method
-        { now: now, ways: @room.catalog.rows_of(@food).filter_map(&:storage).uniq }
+        { now: now, ways: @work.catalog.rows_of(@food).filter_map(&:storage).uniq }
       end
 
-      def care = rules.map { |rule| Care.row(rule, @room) }
+      def care = rules.map { |rule| Care.row(rule, @work) }
 
-      def rules = @rules ||= @room.house.care.of_lot(@lot.id)
+      def rules = @rules ||= @work.house.care.of_lot(@lot.id)
 
       # What the keeping table advises for food kept like this, as far as nobody remembers it yet.
       def care_advised
         known = rules.map { |rule| rule.title.downcase }
-        kind = @room.place(@lot.place_id).kind
-        row = @room.catalog.keeping(@food, @lot.open ? "opened" : @lot.situation, kind, storage[:now]).row
+        kind = @work.place(@lot.place_id).kind
+        row = @work.catalog.keeping(@food, @lot.open ? "opened" : @lot.situation, kind, storage[:now]).row
         return [] if row.nil? || row.care_every_days.nil? || @lot.frozen || known.include?(row.care_text.to_s.downcase)
 
         [{ every_days: row.care_every_days, text: row.care_text }]
@@ -118,9 +118,9 @@ module NutShelf
 
         ripe, cold =
           %w[cupboard fridge].map do |kind|
-            @room.catalog.keeping(@food, "ripe", kind).row&.days(@room.policy.school) || 0
+            @work.catalog.keeping(@food, "ripe", kind).row&.days(@work.policy.school) || 0
           end
-        per_day = @room.then { |room| Desk::UsageRates.new(room).rate(@lot.food_id, "count").daily }
+        per_day = @work.then { |work| Desk::UsageRates.new(work).rate(@lot.food_id, "count").daily }
         per_day = 1r unless per_day.positive?
         Core::Ripening.new(
           count: @lot.on_hand.to_i,
@@ -143,11 +143,11 @@ module NutShelf
 
       # The stack's own history, before it that of the stack it was split off from.
       def history(lot)
-        own = @room.house.ledger.history(lot.id)
-        from = @room.house.sources.split_from(lot.id)
-        earlier = from ? history(@room.house.lots.one(from)) : []
+        own = @work.house.ledger.history(lot.id)
+        from = @work.house.sources.split_from(lot.id)
+        earlier = from ? history(@work.house.lots.one(from)) : []
         earlier.select { |one| own.empty? || one[:act_id] < own.first.id } +
-          own.map { |act| ActView.history(act, ->(amount) { @room.wording(lot, amount: amount) }) }
+          own.map { |act| ActView.history(act, ->(amount) { @work.wording(lot, amount: amount) }) }
       end
 
       def cautions
@@ -162,7 +162,7 @@ module NutShelf
 
       # As it stands: opened or sealed, frozen or not.
       def perishable?
-        rules = Core::RulesInPlace.new(@room.catalog, @room.policy, @food)
+        rules = Core::RulesInPlace.new(@work.catalog, @work.policy, @food)
         !@lot.frozen && rules.perishable?(@lot.open ? "opened" : @lot.situation, sealed: !@lot.open)
       end
     end

@@ -9,13 +9,13 @@ module NutShelf
     class StackView
       UNITS = { mass: "g", volume: "ml", count: "piece" }.freeze
 
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
-        @measures = room.measures
-        @today = room.today
-        @policy = room.policy
-        @table = room.services.marks
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
+        @measures = work.measures
+        @today = work.today
+        @policy = work.policy
+        @table = work.services.marks
         @marks = {}
         @days = {}
         @words = {}
@@ -25,7 +25,7 @@ module NutShelf
       # @return [Hash]
       def call(stack)
         usable = stack.usable_until
-        food = @room.food(stack.food_id)
+        food = @work.food(stack.food_id)
         {
           id: stack.id,
           food_id: stack.food_id,
@@ -35,7 +35,7 @@ module NutShelf
           place_id: stack.place_id,
           amount: amount(stack),
           on_hand: decimal(stack.on_hand),
-          reserved: stack.reserved.positive? ? @room.part_words(stack, stack.reserved) : nil,
+          reserved: stack.reserved.positive? ? @work.part_words(stack, stack.reserved) : nil,
           unit: UNITS.fetch(stack.dimension),
           pack: stack.pack_amount && decimal(stack.pack_amount),
           noun: stack.noun,
@@ -54,7 +54,7 @@ module NutShelf
 
       # @param ids [Array<Integer>]
       # @return [Hash{Integer=>Hash}] by id, first date first; what is gone among them
-      def all(ids) = @room.stacks(ids).to_h { |stack| [stack.id, call(stack)] }
+      def all(ids) = @work.stacks(ids).to_h { |stack| [stack.id, call(stack)] }
 
       # @param stack [Core::Stack]
       # @return [Symbol] see Core::State
@@ -63,7 +63,7 @@ module NutShelf
       # @param stack [Core::Stack]
       # @return [String] "3 x 400 g"
       def amount(stack)
-        @words[[stack.on_hand, stack.pack_amount, stack.dimension, stack.noun, stack.open]] ||= @room.wording(stack)
+        @words[[stack.on_hand, stack.pack_amount, stack.dimension, stack.noun, stack.open]] ||= @work.wording(stack)
       end
 
       private

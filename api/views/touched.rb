@@ -9,19 +9,19 @@ module NutShelf
       # Beyond this the shelf is read anew.
       MOST = 40
 
-      # @param room [Desk::Room]
-      def initialize(room)
-        @room = room
+      # @param work [Desk::UnitOfWork]
+      def initialize(work)
+        @work = work
       end
 
       # @param act_id [Integer]
       # @return [Hash, nil] nil when it touched too many to tell them one by one
       def by(act_id)
-        ids = @room.house.ledger.touched(act_id)
+        ids = @work.house.ledger.touched(act_id)
         return if ids.size > MOST
 
-        view = StackView.new(@room)
-        there, gone = @room.stacks(ids).partition { |stack| stack.on_hand.positive? }
+        view = StackView.new(@work)
+        there, gone = @work.stacks(ids).partition { |stack| stack.on_hand.positive? }
         { stacks: there.map { |stack| view.call(stack) }, gone: gone.map(&:id) }
       end
     end

@@ -55,7 +55,7 @@ module NutShelf
       end
 
       def filled(way, shelf)
-        counts = shelf.zip(way).map { |room, size| room / size }
+        counts = shelf.zip(way).map { |work, size| work / size }
         return if counts.any?(&:zero?)
 
         Block.new(across: counts[0], deep: counts[1], high: counts[2], stands: way)

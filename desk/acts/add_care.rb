@@ -25,13 +25,13 @@ module NutShelf
               next_on: first
             }
           )
-        RedateStacks.new(room, added).follow if input[:holds_days]
+        RedateStacks.new(work, added).follow if input[:holds_days]
         done(added, care_id: id)
       end
 
       def check(input)
         house.lots.lock_one(input[:lot_id]) if input[:lot_id]
-        room.place_in_use(input[:place_id]) if input[:place_id]
+        work.place_in_use(input[:place_id]) if input[:place_id]
         if input[:every_days] && input[:every_months]
           refuse("/every_days", "Care comes round by days or by months, not both.")
         end

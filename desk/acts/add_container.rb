@@ -10,7 +10,7 @@ module NutShelf
 
       # @param input [Hash] :name, :kind, :capacity_ml, :owned, :shape, :tare_g, :full_at, :place_id
       def perform(input)
-        room.place_in_use(input[:place_id]) if input[:place_id]
+        work.place_in_use(input[:place_id]) if input[:place_id]
         added = entry("add_container", "New: #{input[:owned] || 1} x #{input[:name].strip}")
         id =
           added.make(

@@ -15,7 +15,7 @@ module NutShelf
       #   the food it is like),
       #   :g_per_ml, :g_per_piece, :packs, :home_place_id; see FoodFacts
       def perform(input)
-        like = room.food_row(input[:like_food_id])
+        like = work.food_row(input[:like_food_id])
         key = "own-#{input[:name].downcase.scan(/[\p{L}\d]+/).join("-")}"
         if house.foods.by_key([key]).any?
           raise Conflict.new(
@@ -43,7 +43,7 @@ module NutShelf
           **weights(input).compact,
           **home(input),
           nicknames: input[:nicknames] || [],
-          allergens: input[:allergens] || room.food(like.id).allergens.to_a
+          allergens: input[:allergens] || work.food(like.id).allergens.to_a
         }
       end
     end

@@ -13,7 +13,7 @@ module NutShelf
 
       # @param input [Hash] :place_id, :content in base64
       def perform(input)
-        place = room.place_in_use(house.places.find(input[:place_id]).id)
+        place = work.place_in_use(house.places.find(input[:place_id]).id)
         photo = photo(input[:content])
         most = Core::Limits::PHOTOS_OF_A_PLACE
         if house.places.photo_count(place.id) >= most

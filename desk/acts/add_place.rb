@@ -14,7 +14,7 @@ module NutShelf
       # @param input [Hash] :name, :kind, :tier, :low_c, :high_c, :parent_id; :degrees "f" where they are Fahrenheit
       def perform(input)
         input = InCelsius.of(input)
-        room.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
+        work.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
         if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
           raise Invalid.new(
             "The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c",

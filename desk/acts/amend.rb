@@ -37,7 +37,7 @@ module NutShelf
             "amend",
             "Changed #{changes.keys.map do |name|
               WORDS.fetch(name)
-            end.uniq.join(", ")} of #{room.food(lot.food_id).name}#{trace(lot, changes)}"
+            end.uniq.join(", ")} of #{work.food(lot.food_id).name}#{trace(lot, changes)}"
           )
         amended.change(lot, "amended", changes)
         done(amended, lot_id: lot.id)
@@ -45,7 +45,7 @@ module NutShelf
 
       # A printed safety date is a keeper's to correct; whoever does it, the history says what it was.
       def refuse_safety(lot, changes)
-        return if room.caller.keeper? || !changes.keys.intersect?(PRINTED) || !safety?(lot)
+        return if work.caller.keeper? || !changes.keys.intersect?(PRINTED) || !safety?(lot)
 
         raise Forbidden.new(
           "A safety date that stands on the pack is a keeper's to change.",
@@ -54,7 +54,7 @@ module NutShelf
         )
       end
 
-      def safety?(lot) = !lot.printed_on.nil? && (lot.printed_kind == "use_by" || room.food(lot.food_id).infant)
+      def safety?(lot) = !lot.printed_on.nil? && (lot.printed_kind == "use_by" || work.food(lot.food_id).infant)
 
       def trace(lot, changes)
         return "" unless changes.keys.intersect?(PRINTED) && lot.printed_on
@@ -103,7 +103,7 @@ module NutShelf
         end
         (DAYS - [:printed_on]).each do |name|
           day = lot.public_send(name)
-          refuse("/#{name}", "#{day} has not come yet.", "Give a day up to today.") if day && day > room.today
+          refuse("/#{name}", "#{day} has not come yet.", "Give a day up to today.") if day && day > work.today
         end
       end
 

@@ -14,7 +14,7 @@ module NutShelf
       def perform(input)
         jar = house.records.lock("container", input[:container_id])
         refuse_stale(jar, input[:version], jar.slice(*FIELDS).transform_values { |value| value&.to_s })
-        room.place_in_use(input[:place_id]) if input[:place_id]
+        work.place_in_use(input[:place_id]) if input[:place_id]
         changes =
           input
             .slice(*FIELDS)

@@ -34,7 +34,7 @@ module NutShelf
         changed = entry("change_food", "Changed #{food.name}#{" to #{changes[:name]}" if changes.key?(:name)}")
         changed.alter("food", food, changes) if changes.any?
         packs.each { |pack| house.packs.ensure(food_id: food.id, **pack) }
-        done(changed, food_id: food.id, redated: RedateStacks.new(room, changed).follow)
+        done(changed, food_id: food.id, redated: RedateStacks.new(work, changed).follow)
       end
 
       def shown(food)
@@ -60,7 +60,7 @@ module NutShelf
           **found,
           search_text: [
             name || food.name,
-            room.services.search_words[food.reference_key],
+            work.services.search_words[food.reference_key],
             *(nicknames || food.nicknames)
           ].compact.join(" ").downcase
         }
@@ -79,7 +79,7 @@ module NutShelf
           )
         end
 
-        like = room.food_row(input[:like_food_id])
+        like = work.food_row(input[:like_food_id])
         return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like.id == food.id
 
         facts = { class_key: like.class_key || like.reference_key, **like.slice(:aisle, :food_group) }
@@ -89,7 +89,7 @@ module NutShelf
       def holds(food, input)
         return {} unless input[:allergens]
 
-        missing = food.own? ? [] : room.services.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
+        missing = food.own? ? [] : work.services.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
         if missing.any?
           refuse(
             "/allergens",

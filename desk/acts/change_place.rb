@@ -29,10 +29,10 @@ module NutShelf
         end
 
         check(place, changes)
-        changes[:fill_said_on] = room.today if changes.key?(:fill_percent)
+        changes[:fill_said_on] = work.today if changes.key?(:fill_percent)
         changed = entry("change_place", "Changed #{place.name}#{" to #{changes[:name]}" if changes[:name]}")
         changed.alter("place", place, changes)
-        done(changed, place_id: place.id, redated: RedateStacks.new(room, changed).follow)
+        done(changed, place_id: place.id, redated: RedateStacks.new(work, changed).follow)
       end
 
       def check(place, changes)
@@ -40,7 +40,7 @@ module NutShelf
         refuse("/low_c", "The coldest is warmer than the warmest.", "Swap the two temperatures.") if after.upside_down?
         return unless changes[:parent_id]
 
-        room.place_in_use(changes[:parent_id], pointer: "/parent_id")
+        work.place_in_use(changes[:parent_id], pointer: "/parent_id")
         return unless house.places.within(place.id).include?(changes[:parent_id])
 
         refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.")

@@ -17,7 +17,7 @@ module NutShelf
           raise Conflict.new("It is not set apart.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
-        cleared = entry("clear", "Back on the shelf: #{room.food(lot.food_id).name}")
+        cleared = entry("clear", "Back on the shelf: #{work.food(lot.food_id).name}")
         cleared.change(lot, "cleared", { quarantined: false, quarantine_reason: nil })
         done(cleared, lot_id: lot.id)
       end

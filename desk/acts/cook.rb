@@ -38,7 +38,7 @@ module NutShelf
 
       # What the plan has for this meal on its own day, so that no other meal loses what it was promised.
       def proposal
-        plan = Plan.new(room)
+        plan = Plan.new(work)
         plan.dish(@meal.id).lines.flat_map do |line|
           plan.picks(line).map { |pick| { lot_id: pick.stack.id, amount: Core::Decimal.print(plan.proposal(pick)) } }
         end
@@ -56,14 +56,14 @@ module NutShelf
         @parts = lots.values.map { |lot| fit(cooked, lot) }
         @estimated = lots.values.any?(&:value_estimated)
         @used = wanted.to_h { |id, amount| [lots[id], amount] }
-        @foods = lots.values.map { |lot| room.food(lot.food_id) }
-        taking = Taking.new(room, cooked)
+        @foods = lots.values.map { |lot| work.food(lot.food_id) }
+        taking = Taking.new(work, cooked)
         wanted.sum { |id, amount| draw_one(taking, lots[id], amount) }
       end
 
       # @return [Core::Part] the stack as it goes into the dish
       def fit(cooked, lot)
-        cooked.redate.part(lot).tap { |part| Fit.check(room, lot, part, pointer: "/used") }
+        cooked.redate.part(lot).tap { |part| Fit.check(work, lot, part, pointer: "/used") }
       end
 
       def draw_one(taking, lot, amount)
@@ -85,9 +85,9 @@ module NutShelf
         portions = leftovers[:portions].to_r
         whole = [@meal.servings, portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
-        food_id = DishFood.new(room, cooked).ensure(@recipe, @foods)
+        food_id = DishFood.new(work, cooked).ensure(@recipe, @foods)
         NewStack.new(
-          room,
+          work,
           {
             food_id: food_id,
             place_id: leftovers[:place_id],
@@ -95,7 +95,7 @@ module NutShelf
             noun: "portion",
             state: "leftover",
             label: @recipe.name,
-            made_on: room.on,
+            made_on: work.on,
             price_minor: share,
             estimated: @estimated,
             leftover_days: @recipe.leftover_days,

@@ -31,7 +31,7 @@ module NutShelf
         corrected =
           entry(
             "correct",
-            "Corrected #{room.food(lot.food_id).name}: #{room.wording(lot)} is really #{room.wording(lot,
+            "Corrected #{work.food(lot.food_id).name}: #{work.wording(lot)} is really #{work.wording(lot,
               amount: input[:amount].to_r)}"
           )
         difference =

@@ -18,9 +18,9 @@ module NutShelf
         decanted =
           entry(
             "decant",
-            "Poured #{room.loose_words(lot, amount)} #{room.food(lot.food_id).name} into #{jar.name}"
+            "Poured #{work.loose_words(lot, amount)} #{work.food(lot.food_id).name} into #{jar.name}"
           )
-        part = Parting.new(room, decanted).part(lot, amount)
+        part = Parting.new(work, decanted).part(lot, amount)
         place_id = standing(jar) || part.place_id
         poured = { open: true, container_id: jar.id, place_id: place_id, history: story(part, jar, place_id) }
         decanted.change(part, "decanted", poured)
@@ -38,17 +38,17 @@ module NutShelf
       end
 
       # A jar whose place was taken away is filled where the food stands.
-      def standing(jar) = room.places.key?(jar.place_id) ? jar.place_id : nil
+      def standing(jar) = work.places.key?(jar.place_id) ? jar.place_id : nil
 
       def wanted(lot, text)
-        Parting.amount(room, lot, text, usual: [lot.pack_amount || lot.on_hand, lot.on_hand].min)
+        Parting.amount(work, lot, text, usual: [lot.pack_amount || lot.on_hand, lot.on_hand].min)
       end
 
       def story(lot, jar, place_id)
-        moved = place_id == lot.place_id ? nil : room.happening("moved", place_id: place_id)
-        opened = lot.open ? nil : room.happening("opened")
+        moved = place_id == lot.place_id ? nil : work.happening("moved", place_id: place_id)
+        opened = lot.open ? nil : work.happening("opened")
         closed = %w[jar tub box bottle].include?(jar.kind) ? "jar" : "bag"
-        [*lot.history, *[moved, opened].compact, room.happening("stored", method: closed)]
+        [*lot.history, *[moved, opened].compact, work.happening("stored", method: closed)]
       end
     end
   end

@@ -13,14 +13,14 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        if rule.archived_at || rule.next_on.nil? || rule.done_on == room.today
+        if rule.archived_at || rule.next_on.nil? || rule.done_on == work.today
           raise Conflict.new("That is done already.", code: "nothing_changed", remedy: "Nothing to do.")
         end
 
         cared = entry("care", "Done: #{rule.title}")
-        following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: room.today).next_on
-        cared.alter("care", rule, { done_on: room.today, next_on: following })
-        RedateStacks.new(room, cared).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: work.today).next_on
+        cared.alter("care", rule, { done_on: work.today, next_on: following })
+        RedateStacks.new(work, cared).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
         done(cared, care_id: rule.id)
       end
     end

@@ -16,7 +16,7 @@ module NutShelf
 
         dropped = entry("drop_care", "No more: #{rule.title}")
         dropped.alter("care", rule, { archived_at: Time.now.utc.iso8601 })
-        RedateStacks.new(room, dropped).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
+        RedateStacks.new(work, dropped).care_of(rule.lot_id) if rule.lot_id && rule.holds_days
         done(dropped, care_id: rule.id)
       end
     end

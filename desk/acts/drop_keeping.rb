@@ -19,10 +19,10 @@ module NutShelf
         dropped =
           entry(
             "drop_keeping",
-            "No own keeping time any more for #{room.catalog.foods[rule.scope]&.name || rule.scope}"
+            "No own keeping time any more for #{work.catalog.foods[rule.scope]&.name || rule.scope}"
           )
         dropped.alter("keeping", rule, { removed: true })
-        done(dropped, redated: RedateStacks.new(room, dropped).follow)
+        done(dropped, redated: RedateStacks.new(work, dropped).follow)
       end
     end
   end

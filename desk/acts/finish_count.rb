@@ -15,7 +15,7 @@ module NutShelf
       def perform(input)
         @count = house.counts.lock(input[:count_id])
         refuse
-        @counting = Counting.new(room, @count)
+        @counting = Counting.new(work, @count)
         @moves = numbers(input[:moves]).transform_values(&:to_i)
         @reasons = numbers(input[:reasons])
         @seen = house.lots.lock_seen([*@counting.lines.filter_map(&:lot_id), *@moves.values].uniq)
@@ -51,13 +51,13 @@ module NutShelf
 
       def words(differing)
         counted = @counting.lines.size
-        "Counted #{room.place(@count.place_id).name}: #{counted} #{counted == 1 ? "stack" : "stacks"}, " \
+        "Counted #{work.place(@count.place_id).name}: #{counted} #{counted == 1 ? "stack" : "stacks"}, " \
           "#{differing.empty? ? "all as expected" : "#{differing.size} different"}"
       end
 
       def write(finished, lots, differing)
         see(finished)
-        carried = Carried.new(room, finished, lots)
+        carried = Carried.new(work, finished, lots)
         found, changed = differing.partition { |one| one.lot.nil? }
         found.each do |one|
           if @moves[one.line.id]
@@ -88,8 +88,8 @@ module NutShelf
         seen = @seen.select { |row| ids.include?(row.id) }
         return if seen.empty?
 
-        house.ledger.seen_many(finished.act_id, seen, room.today, @counting.seen)
-        house.lots.seen_many(ids.to_a, room.today)
+        house.ledger.seen_many(finished.act_id, seen, work.today, @counting.seen)
+        house.lots.seen_many(ids.to_a, work.today)
       end
 
       # @param explained [Hash{Integer=>Rational}] what of a stack's lack was found elsewhere
@@ -155,7 +155,7 @@ module NutShelf
       def close(finished)
         finished.alter("count", @count, { status: "finished" })
         (@counting.place_ids - @silent).each do |id|
-          finished.alter("place", house.records.lock("place", id), { counted_on: room.today })
+          finished.alter("place", house.records.lock("place", id), { counted_on: work.today })
         end
       end
     end

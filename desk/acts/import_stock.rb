@@ -15,7 +15,7 @@ module NutShelf
       # A long list is read while others go on working.
       # @param input [Hash] see StockFile
       def prepare(input)
-        file = StockFile.new(room, input)
+        file = StockFile.new(work, input)
         refuse(file) if file.problems.any? || file.rows.empty?
         @fingerprint = file.fingerprint
         @stacks = file.rows.map { |row| stack(row) }
@@ -44,7 +44,7 @@ module NutShelf
       end
 
       def stack(row)
-        NewStack.new(room, row.input, acquired: row.input.key?(:occurred_on))
+        NewStack.new(work, row.input, acquired: row.input.key?(:occurred_on))
       rescue Invalid => e
         raise Invalid.new(
           "Line #{row.line}: #{e.message}",

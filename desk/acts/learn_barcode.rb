@@ -20,7 +20,7 @@ module NutShelf
           )
         end
 
-        food = room.food_row(input[:food_id])
+        food = work.food_row(input[:food_id])
         unless input[:amount].to_r.positive?
           raise Invalid.new(
             "A pack holds more than nothing.", code: "invalid", pointer: "/amount",
@@ -40,7 +40,7 @@ module NutShelf
         learnt =
           entry(
             "learn_barcode",
-            "Learnt #{input[:code]}: #{room.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food.name}",
+            "Learnt #{input[:code]}: #{work.size(Core::Quantity.of(input[:amount], input[:unit]))} #{food.name}",
             subject: pack
           )
         house.records.event(

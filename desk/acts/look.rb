@@ -17,15 +17,15 @@ module NutShelf
         looked =
           entry(
             "look",
-            "Looked at #{room.food(lot.food_id).name}: #{input[:result]}#{" (#{signs.join(", ")})" if signs.any?}"
+            "Looked at #{work.food(lot.food_id).name}: #{input[:result]}#{" (#{signs.join(", ")})" if signs.any?}"
           )
-        looked.happen(lot, room.happening("looked", result: input[:result], signs: signs))
+        looked.happen(lot, work.happening("looked", result: input[:result], signs: signs))
         done(looked, lot_id: lot.id)
       end
 
       # The signs speak: what bulges is not good, whatever the button says.
       def refuse_kinder(lot, signs, result)
-        known = Signs.of(room, lot).to_h { |one| [one.sign, one.means] }
+        known = Signs.of(work, lot).to_h { |one| [one.sign, one.means] }
         worst = Core::LookList.verdict(signs.filter_map { |sign| known[sign] })
         return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(worst)
 

@@ -18,7 +18,7 @@ module NutShelf
         refuse_unlike(gone, into)
         merged = entry("merge_food", "#{gone.name} is #{into.name}")
         lots = house.lots.of_food(gone.id, []).map { |lot| house.lots.lock_one(lot.id) }
-        held = [*room.food(into.id).allergens, *room.food(gone.id).allergens].uniq.sort
+        held = [*work.food(into.id).allergens, *work.food(gone.id).allergens].uniq.sort
         merged.alter(
           "food",
           into,
@@ -28,7 +28,7 @@ module NutShelf
             search_text: [into.search_text, gone.search_text].join(" ")
           }
         )
-        @room = room.fresh
+        @work = work.fresh
         lots.each { |lot| go_over(merged, lot, gone, into) }
         merged.alter(
           "food",

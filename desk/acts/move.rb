@@ -12,11 +12,11 @@ module NutShelf
       # @param input [Hash] :lot_id, :place_id, :amount in base units or nil for all of it
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        place = room.place_in_use(input[:place_id])
+        place = work.place_in_use(input[:place_id])
         amount = checked(lot, place, input[:amount])
-        moved = entry("move", "Moved #{room.part_words(lot, amount)} #{room.food(lot.food_id).name} to #{place.name}")
-        part = Parting.new(room, moved).part(lot, amount)
-        moved.happen(part, room.happening("moved", place_id: place.id), place_id: place.id)
+        moved = entry("move", "Moved #{work.part_words(lot, amount)} #{work.food(lot.food_id).name} to #{place.name}")
+        part = Parting.new(work, moved).part(lot, amount)
+        moved.happen(part, work.happening("moved", place_id: place.id), place_id: place.id)
         done(moved, lot_id: part.id)
       end
 
@@ -25,7 +25,7 @@ module NutShelf
           raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.")
         end
 
-        Parting.amount(room, lot, text)
+        Parting.amount(work, lot, text)
       end
     end
   end

@@ -13,14 +13,14 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         refuse(lot)
-        goes_to = Taking.new(room, nil).where_opened(lot)
+        goes_to = Taking.new(work, nil).where_opened(lot)
         opened =
           entry(
             "open",
-            "Opened #{room.food(lot.food_id).name}" \
-            "#{", now in #{room.place(goes_to).name}" unless goes_to == lot.place_id}"
+            "Opened #{work.food(lot.food_id).name}" \
+            "#{", now in #{work.place(goes_to).name}" unless goes_to == lot.place_id}"
           )
-        child = Taking.new(room, opened).open_one(lot)
+        child = Taking.new(work, opened).open_one(lot)
         done(opened, lot_id: child.id)
       end
 

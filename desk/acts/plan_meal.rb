@@ -13,7 +13,7 @@ module NutShelf
       def perform(input)
         recipe = house.recipes.find(input[:recipe_id])
         on = Date.iso8601(input[:on])
-        if on < room.today
+        if on < work.today
           raise Invalid.new(
             "#{on} has passed.",
             code: "invalid",
@@ -40,7 +40,7 @@ module NutShelf
 
       # Nobody is served what they may not have.
       def check_eaters(recipe, on)
-        plan = Plan.new(room)
+        plan = Plan.new(work)
         clash =
           Core::Dish
             .plan(recipe, servings: plan.servings, cursor: plan.cursor, on: on, diet: plan.diet)

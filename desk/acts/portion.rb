@@ -16,7 +16,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         split = reckon(lot, input)
-        name = input[:label] || room.food(lot.food_id).name
+        name = input[:label] || work.food(lot.food_id).name
         made = entry("portion", "Made #{split.count} portions of #{size_words(lot, split.size)} from #{name}")
         lots = split.portions.map { |portions| portion(made, lot, portions, input) }
         rest(made, lot, split)
@@ -24,7 +24,7 @@ module NutShelf
       end
 
       def reckon(lot, input)
-        amount = Parting.amount(room, lot, input[:amount])
+        amount = Parting.amount(work, lot, input[:amount])
         Core::Split.new(
           amount: amount,
           cost_minor: Core::Money.share(lot.value_minor, amount, lot.on_hand),
@@ -44,7 +44,7 @@ module NutShelf
         amount = portions.size * portions.count
         moved =
           if input[:place_id] && input[:place_id] != lot.place_id
-            [room.happening("moved", place_id: room.place_in_use(input[:place_id]).id)]
+            [work.happening("moved", place_id: work.place_in_use(input[:place_id]).id)]
           else
             []
           end
@@ -74,7 +74,7 @@ module NutShelf
         sealed =
           !lot.open && lot.pack_amount && lot.dimension != "count" &&
           %w[bought_sealed].include?(lot.situation) && lot.history.none? { |event| event["kind"] == "opened" }
-        sealed ? [room.happening("opened")] : []
+        sealed ? [work.happening("opened")] : []
       end
 
       # Once a pack is open, what remains of it is open too.
@@ -89,7 +89,7 @@ module NutShelf
         if lot.noun
           Core::Wording.counted(size, lot.noun)
         else
-          room.size(Core::Quantity.new(size, lot.dimension.to_sym))
+          work.size(Core::Quantity.new(size, lot.dimension.to_sym))
         end
       end
     end

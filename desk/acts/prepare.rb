@@ -20,19 +20,19 @@ module NutShelf
         prepared =
           entry(
             "prepare",
-            "#{WORDS.fetch(input[:how])} #{room.part_words(lot, amount)} #{room.food(lot.food_id).name}"
+            "#{WORDS.fetch(input[:how])} #{work.part_words(lot, amount)} #{work.food(lot.food_id).name}"
           )
-        part = Parting.new(room, prepared).part(lot, amount)
+        part = Parting.new(work, prepared).part(lot, amount)
         carry(prepared, part, input[:place_id])
         opened = input[:how] == "ripened" ? {} : { open: true, noun: part.noun }
-        prepared.happen(part, room.happening(input[:how]), **opened)
+        prepared.happen(part, work.happening(input[:how]), **opened)
         done(prepared, lot_id: part.id)
       end
 
       def carry(prepared, part, place_id)
         return if place_id.nil? || place_id == part.place_id
 
-        prepared.happen(part, room.happening("moved", place_id: room.place_in_use(place_id).id), place_id: place_id)
+        prepared.happen(part, work.happening("moved", place_id: work.place_in_use(place_id).id), place_id: place_id)
       end
 
       def checked(lot, input)
@@ -44,7 +44,7 @@ module NutShelf
           )
         end
 
-        Parting.amount(room, lot, input[:amount])
+        Parting.amount(work, lot, input[:amount])
       end
     end
   end

@@ -12,7 +12,7 @@ module NutShelf
       # @param input [Hash] :food_id, :place_id, :count, :amount and :unit (or :noun), dates, :state, :price_minor,
       #   :label, :occurred_on
       def perform(input)
-        stack = NewStack.new(room, input)
+        stack = NewStack.new(work, input)
         made = entry("put_away", "Put away #{stack.words}", on: stack.occurred_on)
         lot = stack.write(made)
         done(made, lot_id: lot.id)

@@ -28,7 +28,7 @@ module NutShelf
       end
 
       def named(lots)
-        names = lots.map { |lot| room.food(lot.food_id).name }.uniq
+        names = lots.map { |lot| work.food(lot.food_id).name }.uniq
         names.size > 3 ? "#{names.first(3).join("; ")} and #{names.size - 3} more" : names.join("; ")
       end
 
@@ -41,15 +41,15 @@ module NutShelf
       # @return [Integer] packs that pests could reach
       def follow(apart, lots)
         lots.map(&:place_id).uniq.sum do |place_id|
-          reach = AtRisk.new(room).in_place(place_id).size
+          reach = AtRisk.new(work).in_place(place_id).size
           next 0 if reach.zero?
 
           apart.make(
             "care",
-            title: "Inspect or freeze #{reach} packs in #{room.place(place_id).name} that pests could reach",
+            title: "Inspect or freeze #{reach} packs in #{work.place(place_id).name} that pests could reach",
             place_id: place_id,
-            first_on: room.today,
-            next_on: room.today
+            first_on: work.today,
+            next_on: work.today
           )
           reach
         end

@@ -17,13 +17,13 @@ module NutShelf
 
         lot = house.lots.one(held.lot_id)
         released = entry("release",
-          "Released #{room.part_words(lot, held.amount)} #{name(lot)}, kept for #{held.holder}")
+          "Released #{work.part_words(lot, held.amount)} #{name(lot)}, kept for #{held.holder}")
         released.alter("reservation", held, { archived_at: Time.now.utc.iso8601 })
         released.tell(lot, "released", held.slice(:amount, :holder))
         done(released, lot_id: lot.id)
       end
 
-      def name(lot) = lot.name(room.food(lot.food_id))
+      def name(lot) = lot.name(work.food(lot.food_id))
     end
   end
 end

@@ -24,11 +24,11 @@ module NutShelf
         seen =
           entry(
             "seen",
-            "#{delta.zero? ? "Still there" : "Looked again"}: #{room.named(lot, room.food(lot.food_id).name,
+            "#{delta.zero? ? "Still there" : "Looked again"}: #{work.named(lot, work.food(lot.food_id).name,
               amount: lot.on_hand + delta)}"
           )
-        house.ledger.seen_many(seen.act_id, [lot], room.on, house.usage.seen_on([lot.id]))
-        house.lots.seen_many([lot.id], room.on)
+        house.ledger.seen_many(seen.act_id, [lot], work.on, house.usage.seen_on([lot.id]))
+        house.lots.seen_many([lot.id], work.on)
         post(seen, lot, delta) unless delta.zero?
         done(seen, lot_id: lot.id)
       end

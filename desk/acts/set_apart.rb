@@ -18,7 +18,7 @@ module NutShelf
         amount = amount(lot, input[:amount])
         until_on = day(input[:until])
         holder = holder(input[:for])
-        words = "Set apart #{room.part_words(lot, amount)} #{lot.name(room.food(lot.food_id))} for #{holder}"
+        words = "Set apart #{work.part_words(lot, amount)} #{lot.name(work.food(lot.food_id))} for #{holder}"
         apart = entry("set_apart", words)
         facts = { lot_id: lot.id, amount: amount, holder: holder, until_on: until_on }
         apart.tell(lot, "set_apart", facts)
@@ -36,12 +36,12 @@ module NutShelf
       end
 
       def amount(lot, text)
-        free = [lot.on_hand - room.held.fetch(lot.id, 0r), 0r].max
+        free = [lot.on_hand - work.held.fetch(lot.id, 0r), 0r].max
         amount = text ? text.to_r : free
         return amount if amount.positive? && amount <= free
 
         raise Conflict.new(
-          free.zero? ? "Nothing of it is free." : "Only #{room.part_words(lot, free)} of it is free.",
+          free.zero? ? "Nothing of it is free." : "Only #{work.part_words(lot, free)} of it is free.",
           code: "not_enough",
           remedy: "Set less apart, or release what is set apart already."
         )
@@ -49,7 +49,7 @@ module NutShelf
 
       def day(text)
         day = Day.read(:until, text)
-        return day if day.nil? || day >= room.today
+        return day if day.nil? || day >= work.today
 
         raise Invalid.new("#{day} has passed.", code: "invalid", pointer: "/until", remedy: "Say today or a later day.")
       end

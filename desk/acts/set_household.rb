@@ -39,7 +39,7 @@ module NutShelf
             end
           )
         set.alter("household", row, changes)
-        done(set, redated: RedateStacks.new(room, set).follow)
+        done(set, redated: RedateStacks.new(work, set).follow)
       end
 
       # Prices that are stored are in the old money, and nobody here knows the rate.
@@ -47,7 +47,7 @@ module NutShelf
         return if house.packs.no_price?
 
         raise Conflict.new(
-          "Prices are stored in #{room.household.currency} already.",
+          "Prices are stored in #{work.household.currency} already.",
           code: "priced",
           pointer: "/currency",
           remedy: "The currency stays; a new household can have another."

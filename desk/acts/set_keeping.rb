@@ -15,18 +15,18 @@ module NutShelf
 
       # @param input [Hash] :food_id, :place, :state, :storage or nil, :low and :high in days, :reason
       def perform(input)
-        food = room.food(input[:food_id])
+        food = work.food(input[:food_id])
         row = own_row(food, input)
         refuse_unsafe(food, row)
         set = entry("set_keeping", "Own keeping time for #{food.name}: #{input[:low]} to #{input[:high]} days")
         write(set, row)
-        done(set, food_id: input[:food_id], redated: RedateStacks.new(room, set).follow)
+        done(set, food_id: input[:food_id], redated: RedateStacks.new(work, set).follow)
       end
 
       # Of the kind of the shipped row it stands beside; what no row speaks of is a matter of quality.
       def own_row(food, input)
         at = input.values_at(:place, :state, :storage)
-        shipped = room.services.catalog.row(food.key, *at) || room.services.catalog.row(food.class_key, *at)
+        shipped = work.services.catalog.row(food.key, *at) || work.services.catalog.row(food.class_key, *at)
         Core::KeepingRow.new(
           scope: food.key,
           **input.slice(:place, :state, :storage, :low, :high),
@@ -54,7 +54,7 @@ module NutShelf
 
       def refuse_unsafe(food, row)
         refuse("/low", "The short time is longer than the long one.", "Swap them.") if row.low > row.high
-        breach = Core::OwnTime.breach(room.services.catalog, food, row) or return
+        breach = Core::OwnTime.breach(work.services.catalog, food, row) or return
         refuse(
           breach.limit ? "/high" : "/place",
           "#{food.name}: #{breach.words}",

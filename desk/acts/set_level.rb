@@ -11,7 +11,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :level
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        set = entry("level", "#{room.food(lot.food_id).name}: #{input[:level]}")
+        set = entry("level", "#{work.food(lot.food_id).name}: #{input[:level]}")
         set.change(lot, "level", { level: input[:level] })
         done(set, lot_id: lot.id)
       end

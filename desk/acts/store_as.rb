@@ -12,8 +12,8 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         stored =
-          entry("store_as", "#{room.food(lot.food_id).name}: #{Core::KeepingRow::STORAGE.fetch(input[:method])}")
-        stored.happen(lot, room.happening("stored", method: input[:method]))
+          entry("store_as", "#{work.food(lot.food_id).name}: #{Core::KeepingRow::STORAGE.fetch(input[:method])}")
+        stored.happen(lot, work.happening("stored", method: input[:method]))
         done(stored, lot_id: lot.id)
       end
     end

@@ -12,9 +12,9 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount in base units (decimal text); nil takes one pack
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        amount = room.still_there(lot, wanted(lot, input[:amount]))
-        taken = entry("take", "Took #{room.part_words(lot, amount)} #{name(lot)}")
-        Taking.new(room, taken).take(lot, amount, "eaten")
+        amount = work.still_there(lot, wanted(lot, input[:amount]))
+        taken = entry("take", "Took #{work.part_words(lot, amount)} #{name(lot)}")
+        Taking.new(work, taken).take(lot, amount, "eaten")
         done(taken, lot_id: lot.id)
       end
 
@@ -35,7 +35,7 @@ module NutShelf
         )
       end
 
-      def name(lot) = lot.name(room.food(lot.food_id))
+      def name(lot) = lot.name(work.food(lot.food_id))
     end
   end
 end

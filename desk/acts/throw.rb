@@ -17,7 +17,7 @@ module NutShelf
       # @param input [Hash] :lot_id, :amount or nil for all, :outcome, :why
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        amount = input[:amount] ? room.still_there(lot, input[:amount].to_r) : lot.on_hand
+        amount = input[:amount] ? work.still_there(lot, input[:amount].to_r) : lot.on_hand
         unless amount.positive?
           raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.")
         end
@@ -25,9 +25,9 @@ module NutShelf
         thrown =
           entry(
             "throw",
-            "#{WORDS.fetch(input[:outcome])} #{room.part_words(lot, amount)} #{room.food(lot.food_id).name}"
+            "#{WORDS.fetch(input[:outcome])} #{work.part_words(lot, amount)} #{work.food(lot.food_id).name}"
           )
-        value = Taking.new(room, thrown).take(lot, amount, input[:outcome], why: input[:why].to_s)
+        value = Taking.new(work, thrown).take(lot, amount, input[:outcome], why: input[:why].to_s)
         done(thrown, lot_id: lot.id, value_minor: value)
       end
     end

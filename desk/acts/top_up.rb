@@ -31,7 +31,7 @@ module NutShelf
         poured =
           entry(
             "top_up",
-            "Topped up #{room.food(jar.food_id).name} with #{room.loose_words(source, amount)}"
+            "Topped up #{work.food(jar.food_id).name} with #{work.loose_words(source, amount)}"
           )
         part = opened(poured, source)
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
@@ -54,9 +54,9 @@ module NutShelf
       end
 
       def check_fit(jar, source)
-        dating = Redate.new(room)
+        dating = Redate.new(work)
         { "/lot_id" => jar, "/from_lot_id" => source }.each do |pointer, lot|
-          Fit.check(room, lot, dating.part(lot), pointer: pointer)
+          Fit.check(work, lot, dating.part(lot), pointer: pointer)
         end
       end
 
@@ -75,13 +75,13 @@ module NutShelf
 
       # A sealed pack is opened first, so that its own opened date is what the jar takes over.
       def opened(poured, source)
-        source.open || source.situation != "bought_sealed" ? source : Taking.new(room, poured).open_one(source)
+        source.open || source.situation != "bought_sealed" ? source : Taking.new(work, poured).open_one(source)
       end
 
       # The jar remembers the part with its dates.
       def event(poured, lot)
         part = poured.redate.part(lot)
-        room.happening(
+        work.happening(
           "topped_up",
           **part.to_h,
           quality_until: part.quality_until&.iso8601,
@@ -98,8 +98,8 @@ module NutShelf
           "care",
           title: "#{tub.name} is full: use or empty it",
           lot_id: jar.id,
-          first_on: room.today,
-          next_on: room.today
+          first_on: work.today,
+          next_on: work.today
         )
         true
       end

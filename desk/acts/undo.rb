@@ -20,7 +20,7 @@ module NutShelf
         lots = house.lots.lock([*@movements, *@events].map(&:lot_id).uniq.sort)
         refuse_depended_on(act)
         undo = entry("undo", "Undone: #{act.summary}", undoes: act.id)
-        Sound.keeping(room) { put_all_back(undo, act, lots) }
+        Sound.keeping(work) { put_all_back(undo, act, lots) }
         done(undo, undone_act_id: act.id)
       end
 
@@ -46,7 +46,7 @@ module NutShelf
         if house.ledger.undone?(act.id)
           raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.")
         end
-        return if room.caller.keeper? || act.role == "helper"
+        return if work.caller.keeper? || act.role == "helper"
 
         raise Forbidden.new(
           "A keeper did that.",
@@ -123,7 +123,7 @@ module NutShelf
           end
           noted(undo, event, before)
         end
-        RedateStacks.new(room, undo).follow(@records)
+        RedateStacks.new(work, undo).follow(@records)
       end
 
       # What an act made goes out of sight, unless something stands there or is kept of it by another act. Where it was

@@ -14,7 +14,7 @@ module NutShelf
       #   :quarters, :amount or :level; or :draft as PutAway has it
       def perform(input)
         count = open_count(input[:count_id])
-        @counting = Counting.new(room, count)
+        @counting = Counting.new(work, count)
         id = input[:draft] ? unexpected(count, input[:draft]) : expected(count, input)
         { count_id: count.id, line_id: id }
       end
@@ -31,7 +31,7 @@ module NutShelf
       end
 
       def unexpected(count, draft)
-        stack = NewStack.new(room, draft, acquired: false)
+        stack = NewStack.new(work, draft, acquired: false)
         unless @counting.place_ids.include?(draft[:place_id])
           refuse(
             "/draft/place_id",
@@ -41,7 +41,7 @@ module NutShelf
         end
         house.counts.enter(
           count_id: count.id,
-          account_id: room.caller.account_id,
+          account_id: work.caller.account_id,
           draft: draft.transform_keys(&:to_s),
           found: "new",
           amount: stack.quantity
@@ -54,7 +54,7 @@ module NutShelf
           refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.")
         end
         found = found(lot, input)
-        house.counts.enter(count_id: count.id, account_id: room.caller.account_id, lot_id: lot.id, **found)
+        house.counts.enter(count_id: count.id, account_id: work.caller.account_id, lot_id: lot.id, **found)
       end
 
       def found(lot, input)

@@ -18,7 +18,7 @@ module NutShelf
         id =
           house.access.invite(
             token: token,
-            account_id: room.caller.account_id,
+            account_id: work.caller.account_id,
             name: input[:name].strip,
             role: input[:role]
           )

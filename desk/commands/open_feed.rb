@@ -14,7 +14,7 @@ module NutShelf
       # @param input [Hash] nothing
       def perform(_input)
         token = SecureRandom.urlsafe_base64(24)
-        id = house.access.open_feed(token: token, account_id: room.caller.account_id)
+        id = house.access.open_feed(token: token, account_id: work.caller.account_id)
         { feed_id: id, path: "/api/calendar/#{token}.ics" }
       end
     end

@@ -12,7 +12,7 @@ module NutShelf
       def perform(input)
         own = house.access.feeds.find { |row| row.id == input[:feed_id] }
         raise Store::Missing, "There is no such feed here." unless own
-        unless room.caller.keeper? || own.account_id == room.caller.account_id
+        unless work.caller.keeper? || own.account_id == work.caller.account_id
           raise Forbidden.new(
             "That is somebody else's feed.",
             code: "keeper_only",

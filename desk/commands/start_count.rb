@@ -10,7 +10,7 @@ module NutShelf
 
       # @param input [Hash] :place_id
       def perform(input)
-        place = room.places[input[:place_id]] || room.place(nil)
+        place = work.places[input[:place_id]] || work.place(nil)
         around =
           house.counts.open.find do |count|
             house.places.within(count.place_id).include?(place.id) ||
@@ -18,7 +18,7 @@ module NutShelf
           end
         if around
           raise Conflict.new(
-            "#{around.person} is counting #{room.place(around.place_id).name} already.",
+            "#{around.person} is counting #{work.place(around.place_id).name} already.",
             code: "counting_already",
             remedy: "Go on with that count together, or finish it first.",
             current: {
@@ -26,7 +26,7 @@ module NutShelf
             }
           )
         end
-        { count_id: house.counts.add(place_id: place.id, account_id: room.caller.account_id) }
+        { count_id: house.counts.add(place_id: place.id, account_id: work.caller.account_id) }
       end
     end
   end

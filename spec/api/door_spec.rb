@@ -135,13 +135,13 @@ RSpec.describe "The door", :api do
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
         sign_in(@me)
-        room, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
-        id = @ids.fetch(word == "role" ? word : room, @stack["lot_id"])
+        work, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
+        id = @ids.fetch(word == "role" ? word : work, @stack["lot_id"])
         call_route(
           verb,
           word == "fill" ? "#{path}?food_id=1" : path,
           id: id,
-          body: bodies.fetch("#{room}/#{word}") { bodies.fetch(word, {}) }
+          body: bodies.fetch("#{work}/#{word}") { bodies.fetch(word, {}) }
         )
         expect(status).to eq(404)
       end

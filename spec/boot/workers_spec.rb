@@ -27,6 +27,9 @@ RSpec.describe NutShelf::Boot::Workers do
 
   after { workers.close }
 
+  # A thread whose error is somebody's to read, and not the log's.
+  def quietly(&) = Thread.new(&).tap { |thread| thread.report_on_exception = false }
+
   def pid = workers.ask(WorkerJobs::Pid.new, shared)
 
   def names(path) = File.read("#{path}/cmdline")[0, 40].to_s.tr("\0", " ")
@@ -73,7 +76,7 @@ RSpec.describe NutShelf::Boot::Workers do
 
   it "outlives a worker that is killed from outside while it works" do
     victim = pid
-    thread = Thread.new { workers.ask(WorkerJobs::Endless.new, shared) { Process.kill(:KILL, victim) } }
+    thread = quietly { workers.ask(WorkerJobs::Endless.new, shared) { Process.kill(:KILL, victim) } }
     expect { thread.value }.to raise_error(work::Gone)
     expect(workers.ask(WorkerJobs::Sum.new(times: 2), shared)).to eq(12)
   end
@@ -105,7 +108,7 @@ RSpec.describe NutShelf::Boot::Workers do
   it "lets so many wait, and sends the next away" do
     begun = Queue.new
     done = Queue.new
-    first = Thread.new { workers.ask(WorkerJobs::Endless.new, shared, cancel: -> { !done.empty? }) { begun << 1 } }
+    first = quietly { workers.ask(WorkerJobs::Endless.new, shared, cancel: -> { !done.empty? }) { begun << 1 } }
     begun.pop
     second = Thread.new { workers.ask(WorkerJobs::Sum.new(times: 2), shared) }
     Thread.pass until second.stop?
@@ -118,7 +121,7 @@ RSpec.describe NutShelf::Boot::Workers do
   it "sends whoever cannot be served in time away" do
     begun = Queue.new
     done = Queue.new
-    first = Thread.new { workers.ask(WorkerJobs::Endless.new, shared, cancel: -> { !done.empty? }) { begun << 1 } }
+    first = quietly { workers.ask(WorkerJobs::Endless.new, shared, cancel: -> { !done.empty? }) { begun << 1 } }
     begun.pop
     expect { workers.ask(WorkerJobs::Sum.new(times: 2), shared, seconds: 0.1) }.to raise_error(work::Busy)
     done << 1

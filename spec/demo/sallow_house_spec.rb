@@ -36,10 +36,10 @@ RSpec.describe "Sallow House" do
     account = demo.database.outside { |db| db[:accounts].where(email: NutShelf::Demo::Household::KEEPER).get(:id) }
     ines = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
     demo.database.within(id) do |db|
-      room = NutShelf::Desk::Room.new(demo, ines, db)
-      stacks = room.shelf.stacks.keys.map { |id| NutShelf::Api::StackDetail.new(room, id).call }
-      plan = NutShelf::Api::PlanView.new(room)
-      dishes = plan.plan.ranked(room.today).map { |ranked| plan.dish(ranked) }
+      work = NutShelf::Desk::UnitOfWork.new(demo, ines, db)
+      stacks = work.shelf.stacks.keys.map { |id| NutShelf::Api::StackDetail.new(work, id).call }
+      plan = NutShelf::Api::PlanView.new(work)
+      dishes = plan.plan.ranked(work.today).map { |ranked| plan.dish(ranked) }
       WrongSentences.sentences([stacks, dishes, plan.ties]).uniq
     end
   end

@@ -10,13 +10,13 @@ RSpec.describe NutShelf::Desk::Belonging do
   let(:ines) { household! }
 
   def usual(key, **more)
-    in_room(ines) { |room| described_class.new(room).place(room.food_row(food_id(ines, key)), **more)&.name }
+    at_work(ines) { |work| described_class.new(work).place(work.food_row(food_id(ines, key)), **more)&.name }
   end
 
   def place(name, kind) = act(:AddPlace, ines, { name: name, kind: kind })["place_id"]
 
   def belong(key, place)
-    version = in_room(ines) { |room| room.food_row(food_id(ines, key)).version }
+    version = at_work(ines) { |work| work.food_row(food_id(ines, key)).version }
     act(:ChangeFood, ines, { food_id: food_id(ines, key), version: version, home_place_id: place })
   end
 

@@ -45,9 +45,9 @@ RSpec.describe NutShelf::Desk::CatchUp do
     versions = inside(ines) { |house| house.recipes.values.values.select { |one| one.key == "two-bean-chilli" } }
     told = versions.map { |one| [one.version, one.active_minutes == 99, one.followed] }
     expect(told).to contain_exactly([1, false, true], [2, true, false])
-    offered = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).ranked(HouseSupport::TODAY).map(&:id) }
+    offered = at_work(ines) { |work| NutShelf::Desk::Plan.new(work).ranked(HouseSupport::TODAY).map(&:id) }
     expect(offered).to include(dish.first).and(satisfy { |ids| ids.uniq.size == services.catalog.recipes.size })
-    planned = in_room(ines) { |room| NutShelf::Desk::Plan.new(room).dish(meal).recipe }
+    planned = at_work(ines) { |work| NutShelf::Desk::Plan.new(work).dish(meal).recipe }
     expect(planned).to have_attributes(version: 1, active_minutes: versions.find { |one|
       one.version == 1
     }.active_minutes)

@@ -140,7 +140,7 @@ RSpec.describe "Counting" do
     counting =
       inside(ines) do |house|
         NutShelf::Desk::Counting
-          .new(NutShelf::Desk::Room.new(services, ines, house.db), house.counts.find(there))
+          .new(NutShelf::Desk::UnitOfWork.new(services, ines, house.db), house.counts.find(there))
           .differing
           .first
       end
@@ -177,7 +177,7 @@ RSpec.describe "Counting" do
     rows =
       inside(ines) do |house|
         NutShelf::Desk::Counting.new(
-          NutShelf::Desk::Room.new(services, ines, house.db),
+          NutShelf::Desk::UnitOfWork.new(services, ines, house.db),
           house.counts.find(count)
         ).expected
       end
@@ -269,7 +269,7 @@ RSpec.describe "Counting" do
     finish(count)
     rate =
       inside(ines) do |house|
-        NutShelf::Desk::UsageRates.new(NutShelf::Desk::Room.new(services, ines, house.db)).rate(
+        NutShelf::Desk::UsageRates.new(NutShelf::Desk::UnitOfWork.new(services, ines, house.db)).rate(
           food_id(ines, "white-rice"),
           "mass"
         )

@@ -25,7 +25,7 @@ RSpec.describe "Foods of a household" do
 
   def read(text)
     services.database.within(ines.household_id) do |db|
-      NutShelf::Desk::HouseholdLexicon.new(NutShelf::Desk::Room.new(services, ines, db)).reader.read(text,
+      NutShelf::Desk::HouseholdLexicon.new(NutShelf::Desk::UnitOfWork.new(services, ines, db)).reader.read(text,
         today: clock.today)
     end
   end

@@ -43,11 +43,11 @@ RSpec.describe NutShelf::Desk::Kept do
 
     def look(still: true)
       services.database.public_send(still ? :still : :within, ines.household_id) do |db|
-        yield NutShelf::Desk::Room.new(services, ines, db, still: still)
+        yield NutShelf::Desk::UnitOfWork.new(services, ines, db, still: still)
       end
     end
 
-    def there = look { |room| room.shelf.stacks.keys }
+    def there = look { |work| work.shelf.stacks.keys }
 
     it "is the very same until stock or a rule changes, and then the new one" do
       first = put_away(ines, "honey", "cupboard")["lot_id"]
@@ -64,12 +64,12 @@ RSpec.describe NutShelf::Desk::Kept do
     it "shows an act what it has written itself, and nobody else before it is done" do
       first = put_away(ines, "honey", "cupboard")["lot_id"]
       expect(there).to eq([first])
-      look(still: false) do |room|
-        room.house.lots.update(first, label: "Thyme")
-        expect(room.fresh.shelf.stack(first).label).to eq("Thyme")
+      look(still: false) do |work|
+        work.house.lots.update(first, label: "Thyme")
+        expect(work.fresh.shelf.stack(first).label).to eq("Thyme")
         expect(Thread.new { look { |other| other.shelf.stack(first).label } }.value).to eq("")
       end
-      expect(look { |room| room.shelf.stack(first).label }).to eq("Thyme")
+      expect(look { |work| work.shelf.stack(first).label }).to eq("Thyme")
     end
   end
 end

@@ -89,11 +89,11 @@ RSpec.describe "Dates in hands" do
   # @return [Array<String>] stacks that read as good for longer than the law allows, with their stories
   def laundered
     services.database.within(ines.household_id) do |db|
-      room = NutShelf::Desk::Room.new(services, ines, db)
-      redate = NutShelf::Desk::Redate.new(room)
-      room.shelf.stacks.each_value.filter_map do |row|
-        story = redate.story(room.house.lots.one(row.id))
-        latest = CapsLaw.new(story, room.catalog).latest or next
+      work = NutShelf::Desk::UnitOfWork.new(services, ines, db)
+      redate = NutShelf::Desk::Redate.new(work)
+      work.shelf.stacks.each_value.filter_map do |row|
+        story = redate.story(work.house.lots.one(row.id))
+        latest = CapsLaw.new(story, work.catalog).latest or next
         next if row.stopped || row.usable_until.nil? || row.usable_until <= latest
 
         "#{row.food_key} good until #{row.usable_until}, the law says #{latest}: #{story.events.map(&:to_h)}"
@@ -113,10 +113,10 @@ RSpec.describe "Dates in hands" do
 
   # Drawn from what changed since the look before.
   def shelf_as_kept
-    services.database.still(ines.household_id) { |db| NutShelf::Desk::Room.new(services, ines, db, still: true).shelf }
+    services.database.still(ines.household_id) { |db| NutShelf::Desk::UnitOfWork.new(services, ines, db, still: true).shelf }
   end
 
-  def shelf_as_read = in_room(ines) { |room| NutShelf::Desk::ShelfLoader.new(room.tap(&:every_food)).whole }
+  def shelf_as_read = at_work(ines) { |work| NutShelf::Desk::ShelfLoader.new(work.tap(&:every_food)).whole }
 
   def dates
     inside(ines) do |house|

@@ -283,7 +283,7 @@ RSpec.describe "What is set apart" do
   def apart(**more) = act(:SetApart, ines, { lot_id: tins, for: "the boat", **more })
 
   # Grams that plans may use.
-  def free = in_room(ines) { |room| room.shelf.cursor.left("canned-chickpeas", HouseSupport::TODAY) }
+  def free = at_work(ines) { |work| work.shelf.cursor.left("canned-chickpeas", HouseSupport::TODAY) }
 
   it "is left alone by plans, in its own amount, until it is released" do
     held = apart(amount: "400")

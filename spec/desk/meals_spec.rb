@@ -15,7 +15,7 @@ RSpec.describe "Meals from the shelf" do
   def desk_plan
     services
       .database
-      .within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::Room.new(services, ines, db)) }
+      .within(ines.household_id) { |db| yield NutShelf::Desk::Plan.new(NutShelf::Desk::UnitOfWork.new(services, ines, db)) }
   end
 
   def tin(**more)
@@ -142,8 +142,8 @@ RSpec.describe "Meals from the shelf" do
   it "carries the allergens of what it is like into a food of one's own, and of all that went in into a dish" do
     butter =
       act(:AddFood, ines, { name: "Nut spread of Ines", like_food_id: food_id(ines, "peanut-butter") })["food_id"]
-    room = services.database.within(ines.household_id) { |db| NutShelf::Desk::Room.new(services, ines, db).food(butter) }
-    expect(room.allergens).to eq(%w[peanut])
+    work = services.database.within(ines.household_id) { |db| NutShelf::Desk::UnitOfWork.new(services, ines, db).food(butter) }
+    expect(work.allergens).to eq(%w[peanut])
     milk = put_away(ines, "cheddar", "fridge", printed_on: "2027-01-01", printed_kind: "best_before")["lot_id"]
     done =
       act(
@@ -160,7 +160,7 @@ RSpec.describe "Meals from the shelf" do
       )
     food =
       services.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Room.new(services, ines, db).food(lot(ines, done["leftover_lot_id"]).food_id)
+        NutShelf::Desk::UnitOfWork.new(services, ines, db).food(lot(ines, done["leftover_lot_id"]).food_id)
       end
     expect(food.allergens).to include("milk")
   end
@@ -193,7 +193,7 @@ RSpec.describe "Meals from the shelf" do
     rate = lambda do
       services.database.within(ines.household_id) do |db|
         NutShelf::Desk::UsageRates
-          .new(NutShelf::Desk::Room.new(services, ines, db))
+          .new(NutShelf::Desk::UnitOfWork.new(services, ines, db))
           .rate(food_id(ines, "white-rice"), "mass")
           .weekly
       end
@@ -218,7 +218,7 @@ RSpec.describe "Meals from the shelf" do
     act(:Look, ines, { lot_id: bad, result: "bad" })
     items =
       services.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(services, ines, db)).items
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::UnitOfWork.new(services, ines, db)).items
       end
     expect(items.flat_map { |item| item.list.picks.map { |pick| pick.stack.id } }).to eq([back])
   end
@@ -230,7 +230,7 @@ RSpec.describe "Meals from the shelf" do
     act(:PutAway, ines, { food_id: other, place_id: loft, count: "1", amount: "300", unit: "g" })
     item =
       services.database.within(ines.household_id) do |db|
-        NutShelf::Desk::Replenishment.new(NutShelf::Desk::Room.new(services, ines, db)).items.first
+        NutShelf::Desk::Replenishment.new(NutShelf::Desk::UnitOfWork.new(services, ines, db)).items.first
       end
     expect(item).to have_attributes(food_id: other, food: have_attributes(key: "own-honey"))
   end

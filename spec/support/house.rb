@@ -81,15 +81,15 @@ module HouseSupport
 
   def lot(who, id) = inside(who) { |house| house.lots.one(id) }
 
-  def in_room(who)
-    services.database.within(who.household_id) { |db| yield NutShelf::Desk::Room.new(services, who, db) }
+  def at_work(who)
+    services.database.within(who.household_id) { |db| yield NutShelf::Desk::UnitOfWork.new(services, who, db) }
   end
 
   # @return [Array<Core::Stack>] everything that is there, first date first
-  def on_shelf(who) = in_room(who) { |room| room.shelf.stacks.values }
+  def on_shelf(who) = at_work(who) { |work| work.shelf.stacks.values }
 
   # @return [Array<Core::Stack>] what stands in a place, as a hand meets it
-  def standing_in(who, place_id) = in_room(who) { |room| room.stacks_in([place_id]) }
+  def standing_in(who, place_id) = at_work(who) { |work| work.stacks_in([place_id]) }
 
   # @return [Array<Store::Rows::Lot>] what was split off a stack
   def split_off(who, id)

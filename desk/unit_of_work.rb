@@ -10,7 +10,7 @@ require_relative "shelf_loader"
 module NutShelf
   module Desk
     # The household during one transaction: its rows, its rules and its day.
-    class Room
+    class UnitOfWork
       attr_reader :house, :services, :caller, :envelope, :still
 
       # @param envelope [Envelope] of the act that is being done here
@@ -23,13 +23,13 @@ module NutShelf
         @house = Store::House.new(db, caller.household_id)
       end
 
-      # @return [Room] the same room, read anew after its rules or places changed
-      def fresh = Room.new(services, caller, house.db, envelope: envelope)
+      # @return [UnitOfWork] the same household, read anew after its rules or places changed
+      def fresh = UnitOfWork.new(services, caller, house.db, envelope: envelope)
 
       # @return [Store::Rows::Household] as it was first read here or as the lock gave it
       def household = @household ||= house.household.row
 
-      # Tells the room what the household's row is now that nobody else can write.
+      # Tells this what the household's row is now that nobody else can write.
       # @param row [Store::Rows::Household]
       def locked(row) = @household = row
 
