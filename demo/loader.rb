@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require "argon2"
 require "json"
+require_relative "../api/passwords"
 require_relative "calendar"
 require_relative "household"
 require_relative "routine"
@@ -66,7 +66,7 @@ module NutShelf
       def account?(email) = @services.database.outside { |db| !Store::Accounts.by_email(db, email).nil? }
 
       def make_household
-        hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(Household::PASSWORD)
+        hash = Api::Passwords.hash(Household::PASSWORD)
         @accounts =
           @services.database.outside do |db|
             Household::ACCOUNTS.to_h do |key, (name, _)|

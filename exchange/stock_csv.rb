@@ -2,6 +2,7 @@
 
 require "csv"
 require_relative "../core/quantity/decimal"
+require_relative "../core/quantity/unit"
 
 module NutShelf
   module Exchange
@@ -81,8 +82,7 @@ module NutShelf
 
         pack = lot.open ? on_hand : lot.pack_amount || on_hand
         pack = on_hand if pack.zero? || (on_hand / pack).denominator != 1
-        unit = { "mass" => "g", "volume" => "ml", "count" => "piece" }.fetch(lot.dimension)
-        [Core::Decimal.print(on_hand / pack), Core::Decimal.print(pack), unit]
+        [Core::Decimal.print(on_hand / pack), Core::Decimal.print(pack), Core::Unit.base(lot.dimension.to_sym)]
       end
 
       # A move into a freezer is a freezing; other moves say nothing about dates here.

@@ -68,7 +68,7 @@ module NutShelf
         pack = last.pack_amount
         {
           amount: pack && Core::Decimal.print(pack.to_r),
-          unit: StackView::UNITS.fetch(last.dimension.to_sym),
+          unit: Core::Unit.base(last.dimension.to_sym),
           noun: last.noun,
           place_id: [row.home_place_id, last.start_place_id].find { |id| @work.places.key?(id) },
           count: count(last.quantity, pack&.to_r),

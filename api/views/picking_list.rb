@@ -59,7 +59,7 @@ module NutShelf
           name: stack.name(@view.foods.fetch(stack.food_key)),
           place: stack.place,
           amount: Core::Decimal.print(amount),
-          unit: stack.noun || StackView::UNITS.fetch(stack.dimension),
+          unit: stack.noun || Core::Unit.base(stack.dimension),
           amount_text: @view.pick_words(pick),
           packs: packs(stack, amount),
           on_hand: Core::Decimal.print(stack.on_hand),

@@ -1,14 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../../core/dating/state"
+require_relative "../../core/quantity/unit"
 require_relative "../../core/quantity/wording"
 
 module NutShelf
   module Api
     # A stack as JSON. Written for thousands of them: no value is computed twice and none needs a query.
     class StackView
-      UNITS = { mass: "g", volume: "ml", count: "piece" }.freeze
-
       # @param work [Desk::UnitOfWork]
       def initialize(work)
         @work = work
@@ -36,7 +35,7 @@ module NutShelf
           amount: amount(stack),
           on_hand: decimal(stack.on_hand),
           reserved: stack.reserved.positive? ? @work.part_words(stack, stack.reserved) : nil,
-          unit: UNITS.fetch(stack.dimension),
+          unit: Core::Unit.base(stack.dimension),
           pack: stack.pack_amount && decimal(stack.pack_amount),
           noun: stack.noun,
           open: stack.open,

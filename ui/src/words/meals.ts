@@ -55,7 +55,7 @@ export const putOnDay = "Put on";
 export const whyHere = "Why here?";
 export const dishesFromWhat = "dishes from what is here, what turns first ahead";
 export const fetchingThePlan = "Fetching the plan";
-export const whatCouldBe = "What could be cooked on";
+export const whatCouldBe = (day: string | null) => `What could be cooked ${day === null ? "today" : `on ${day}`}`;
 export const anyMeal = "any meal";
 export const holdingEveryDish = "Holding every dish against the shelf";
 export const showMoreOf = "Show more of";

@@ -13,9 +13,18 @@ function left(days: number | null): string {
   return days < 0 ? say.lookFirst : ` (${inDays(days)})`;
 }
 
+/** Each food once, by the stack of it that turns first: an opened rest and the packs behind it are one name. */
+function named(uses: Dish["uses"]): Dish["uses"] {
+  const soonest = [...uses].sort((one, other) => (one.days_left ?? Infinity) - (other.days_left ?? Infinity));
+  const first = new Set(soonest.filter((use, at) => soonest.findIndex((one) => one.food === use.food) === at));
+  return uses.filter((use) => first.has(use));
+}
+
 function Uses({ dish }: { dish: Dish }) {
   if (dish.uses.length === 0) return null;
-  const words = dish.uses.slice(0, 4).map((use) => `${use.food.split(",")[0]}${left(use.days_left)}`);
+  const words = named(dish.uses)
+    .slice(0, 4)
+    .map((use) => `${use.food.split(",")[0]}${left(use.days_left)}`);
   return (
     <p className="text-beet font-semibold">
       {say.uses} {words.join(", ")}

@@ -34,9 +34,7 @@ export default function MealsView() {
         {(data) => <Days meals={data.meals} today={today} chosen={day} onChoose={setDay} />}
       </Loaded>
       <div className="flex flex-wrap items-center gap-2 mt-5 mb-2">
-        <h2 className="mr-3">
-          {say.whatCouldBe} {day === today ? "today" : shortDay(day)}
-        </h2>
+        <h2 className="mr-3">{say.whatCouldBe(day === today ? null : shortDay(day))}</h2>
         <Button aria-pressed={meal === ""} look={meal === "" ? "main" : "quiet"} onClick={() => setMeal("")}>
           {say.anyMeal}
         </Button>
