@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/label_line/reader"
-require_relative "../store/foods"
+require_relative "../core/reference/household_food"
 
 module NutShelf
   module Desk
@@ -16,7 +16,7 @@ module NutShelf
       def lexicon
         @lexicon ||= @work.kept(:lexicon, :rules) do
           Core::LabelLine::Lexicon.new(
-            foods: rows.transform_values { |row| Store::Foods.value(row, @work.catalog) },
+            foods: rows.transform_values { |row| Core::HouseholdFood.of(row, @work.catalog) },
             names: @work.services.names,
             places: places,
             nicknames: nicknames,

@@ -2,6 +2,7 @@
 
 require_relative "../core/dating/judge"
 require_relative "../core/quantity/stack_words"
+require_relative "../core/reference/household_food"
 require_relative "../core/value"
 require_relative "../store/house"
 require_relative "envelope"
@@ -155,7 +156,7 @@ module NutShelf
       def every_food
         @foods =
           kept(:foods, :rules) do
-            house.foods.all.to_h { |row| [row.id, Store::Foods.value(row, catalog)] }.freeze
+            house.foods.all.to_h { |row| [row.id, Core::HouseholdFood.of(row, catalog)] }.freeze
           end.dup
       end
 
@@ -185,7 +186,7 @@ module NutShelf
       # @return [Core::Food]
       def food(id)
         @foods ||= still ? every_food : {}
-        @foods[id] ||= Store::Foods.value(food_row(id), catalog)
+        @foods[id] ||= Core::HouseholdFood.of(food_row(id), catalog)
       end
 
       # @return [Array<Store::Rows::Person>] people who eat here

@@ -153,28 +153,6 @@ module NutShelf
       # Home-made classes are foods people name ("soup"); classes of bought food are not.
       def shipped?(catalog, food) = !food.key.start_with?("class-") || catalog.home_class?(food.key)
 
-      # @param row [Rows::Food]
-      # @return [Core::Food] with the household's figures over the shipped ones
-      def self.value(row, catalog)
-        base = catalog.foods[row.reference_key] || catalog.foods[row.class_key]
-        own = {
-          **row.slice(:name, :aisle, :food_group, :kept_by_level, :class_key),
-          **row.slice(:g_per_ml, :g_per_piece).compact,
-          key: row.reference_key || row.key,
-          dimension: row.dimension.to_sym,
-          allergens: allergens(row, base, catalog)
-        }
-        base ? base.with(**own) : Core::Food.new(**own)
-      end
-
-      # What somebody said it holds, else what the shipped food does, else all that foods of its kind may.
-      def self.allergens(row, base, catalog)
-        return row.allergens if row.allergens
-        return base.allergens if row.reference_key && base
-
-        [*base&.allergens, *catalog.allergens_of_class(row.class_key)].uniq.freeze
-      end
-
       private
 
       def seeded(food, names)

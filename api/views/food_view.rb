@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "stack_view"
-require_relative "../../store/foods"
+require_relative "../../core/reference/household_food"
 
 module NutShelf
   module Api
@@ -45,7 +45,7 @@ module NutShelf
       end
 
       def food(row, last)
-        known = Store::Foods.value(row, @work.catalog)
+        known = Core::HouseholdFood.of(row, @work.catalog)
         {
           id: row.id,
           key: row.key,

@@ -9,31 +9,35 @@ module NutShelf
     class Look < Act
       private
 
-      # @param input [Hash] :lot_id, :result "good", "turning" or "bad", :signs what was seen
+      # @param input [Hash] :lot_id, :signs what was seen, :result "good", "turning" or "bad", or what the signs say
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         signs = Array(input[:signs])
-        refuse_kinder(lot, signs, input[:result])
-        looked =
-          entry(
-            "look",
-            "Looked at #{work.food(lot.food_id).name}: #{input[:result]}#{" (#{signs.join(", ")})" if signs.any?}"
-          )
-        looked.happen(lot, work.happening("looked", result: input[:result], signs: signs))
+        worst = worst(lot, signs)
+        result = input[:result] || worst.last.to_s
+        refuse_kinder(worst, result)
+        seen = " (#{signs.join(", ")})" if signs.any?
+        looked = entry("look", "Looked at #{work.food(lot.food_id).name}: #{result}#{seen}")
+        looked.happen(lot, work.happening("looked", result: result, signs: signs))
         done(looked, lot_id: lot.id)
       end
 
-      # The signs speak: what bulges is not good, whatever the button says.
-      def refuse_kinder(lot, signs, result)
+      # @return [Array(String, Symbol)] the worst sign that was seen, nil when there is none, and what it means
+      def worst(lot, signs)
         known = Signs.of(work, lot).to_h { |one| [one.sign, one.means] }
-        worst = Core::LookList.verdict(signs.filter_map { |sign| known[sign] })
-        return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(worst)
+        means = Core::LookList.verdict(signs.filter_map { |sign| known[sign] })
+        [signs.find { |sign| known[sign] == means }, means]
+      end
+
+      # The signs speak: what bulges is not good, whatever the button says.
+      def refuse_kinder((sign, means), result)
+        return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(means)
 
         raise Invalid.new(
-          "#{signs.find { |sign| known[sign] == worst }} means it is #{worst}, not #{result}.",
+          "#{sign} means it is #{means}, not #{result}.",
           code: "invalid",
           pointer: "/result",
-          remedy: "Say #{worst}, or leave that sign out if it is not there."
+          remedy: "Say #{means}, or leave that sign out if it is not there."
         )
       end
     end

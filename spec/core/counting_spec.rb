@@ -5,7 +5,7 @@ require_relative "../../core/quantity/hand_words"
 require "prop_check"
 %w[
   usage/rate counting/doubt counting/difference counting/match counting/due portioning/split fitting/boxes
-  care/schedule rotation/bring_forward rotation/crossed portioning/fill
+  care/schedule rotation/bring_forward rotation/rotation_breaches portioning/fill
 ].each { |file| require_relative "../../core/#{file}" }
 
 RSpec.describe NutShelf::Core::Rate do

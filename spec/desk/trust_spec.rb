@@ -257,6 +257,16 @@ RSpec.describe "Taking back" do
     expect(act(:Look, ines, { lot_id: id, result: "bad", signs: [bulging] })["lot_id"]).to eq(id)
   end
 
+  it "lets the signs say what a look comes to, where nobody says it" do
+    bulging = services.catalog.signs.fetch("tin").find { |one| one.means == :bad }.sign
+    results = [[], [bulging]].map do |signs|
+      id = tin["lot_id"]
+      act(:Look, ines, { lot_id: id, signs: signs })
+      lot(ines, id).history.last["result"]
+    end
+    expect(results).to eq(%w[good bad])
+  end
+
   it "cuts a piece of which a part is taken, and leaves supplies as they are" do
     onions = put_away(ines, "onions", "cupboard", count: "3", amount: "1", unit: "piece")["lot_id"]
     act(:Take, ines, { lot_id: onions, amount: "1.5" })

@@ -152,22 +152,15 @@ describe("what a form sends", () => {
     expect(sent("freeze", [["amount", ""]])).toEqual({ place_id: 3 });
   });
 
-  it("takes the worst sign that was ticked, unless a person says otherwise", () => {
-    expect(sent("look", [["result", ""]])).toEqual({ result: "good" });
+  it("sends the signs that were ticked, and what a person says of it only where they said it", () => {
+    expect(sent("look", [["result", ""]])).toEqual({});
     expect(
       sent("look", [
         ["sign", "Wilted"],
         ["sign", "A small spot"],
         ["result", ""],
       ]),
-    ).toEqual({ result: "turning", signs: ["Wilted", "A small spot"] });
-    expect(
-      sent("look", [
-        ["sign", "Slime"],
-        ["sign", "Wilted"],
-        ["result", ""],
-      ]),
-    ).toEqual({ result: "bad", signs: ["Slime", "Wilted"] });
+    ).toEqual({ signs: ["Wilted", "A small spot"] });
     expect(
       sent("look", [
         ["sign", "Wilted"],

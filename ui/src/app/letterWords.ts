@@ -3,6 +3,7 @@ import type { Letter } from "../api/outbox";
 /** Where what a letter is about can be looked at. */
 const VIEWS: [RegExp, (id: string) => string][] = [
   [/^\/api\/stacks\/(\d+)\//, (id) => `/shelf?stack=${id}`],
+  [/^\/api\/reservations\//, () => "/shelf"],
   [/^\/api\/meals\/(\d+)/, (id) => `/meals/${id}`],
   [/^\/api\/meals$/, () => "/meals"],
   [/^\/api\/counts\/(\d+)/, (id) => `/count/${id}`],

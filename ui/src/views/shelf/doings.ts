@@ -93,7 +93,7 @@ export const DOINGS: Doing[] = [
     confirm: say.noteIt,
     look: "main",
     when: there,
-    input: (form, detail) => lookInput(form, detail),
+    input: lookInput,
   },
   {
     key: "ripened",
@@ -206,12 +206,11 @@ export const DOINGS: Doing[] = [
   },
 ];
 
-function lookInput(form: FormData, detail: StackDetail): Input {
+/** Where nobody says what it is, the house reads it from the signs. */
+function lookInput(form: FormData): Input {
   const signs = form.getAll("sign").map(String);
-  const means = detail.look.signs.filter((one) => signs.includes(one.sign)).map((one) => one.means);
   const said = text(form, "result");
-  const verdict = means.includes("bad") ? "bad" : means.includes("turning") ? "turning" : "good";
-  return { result: said === "" ? verdict : said, ...(signs.length > 0 ? { signs } : {}) };
+  return { ...(said === "" ? {} : { result: said }), ...(signs.length > 0 ? { signs } : {}) };
 }
 
 function portionInput(form: FormData): Input {
