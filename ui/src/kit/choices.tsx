@@ -1,4 +1,5 @@
 import { RadioGroup, ToggleGroup } from "radix-ui";
+import type { InputHTMLAttributes, SelectHTMLAttributes } from "react";
 import type { Option } from "./form";
 
 /** One of a few, all in sight. */
@@ -54,5 +55,61 @@ export function Toggles({
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>
+  );
+}
+
+/** One of a list where its words alone say what it is for: a filter, a choice in a row. */
+export function Select({
+  label,
+  options,
+  none,
+  className = "!w-auto",
+  onPick,
+  ...rest
+}: Omit<SelectHTMLAttributes<HTMLSelectElement>, "onChange"> & {
+  label: string;
+  options: readonly Option[];
+  /** What stands for no choice; it cannot be chosen again where it is no answer (`disabled`). */
+  none?: string | { words: string; disabled: true };
+  onPick?: (value: string) => void;
+}) {
+  const empty = typeof none === "string" ? { words: none, disabled: false } : none;
+  return (
+    <select
+      aria-label={label}
+      className={`field ${className}`}
+      onChange={onPick && ((event) => onPick(event.target.value))}
+      {...rest}
+    >
+      {empty && (
+        <option value="" disabled={empty.disabled}>
+          {empty.words}
+        </option>
+      )}
+      {options.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** Where one types to find something in a list. */
+export function Find({
+  label,
+  onFind,
+  className = "",
+  ...rest
+}: Omit<InputHTMLAttributes<HTMLInputElement>, "onChange"> & { label: string; onFind: (text: string) => void }) {
+  return (
+    <input
+      data-find
+      aria-label={label}
+      placeholder={label}
+      className={`field ${className}`}
+      onChange={(event) => onFind(event.target.value)}
+      {...rest}
+    />
   );
 }

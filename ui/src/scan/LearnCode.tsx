@@ -8,6 +8,7 @@ import { lazily } from "../kit/lazily";
 import { Sheet } from "../kit/Sheet";
 import { packKey } from "../label-line/packs";
 import { Amount, Form, Submit } from "../kit/form";
+import { Find } from "../kit/choices";
 import * as say from "../words/scan";
 
 const NewFood = lazily(
@@ -38,14 +39,7 @@ export function LearnCode({ code, onClose, onLearnt }: { code: string; onClose: 
         <Size code={code} food={food} onAnother={() => setFood(null)} onLearnt={onLearnt} onClose={onClose} />
       ) : (
         <div className="grid gap-2 mt-3">
-          <input
-            className="field"
-            autoFocus
-            aria-label={say.whichFood}
-            placeholder={say.whichFood}
-            value={find}
-            onChange={(event) => setFind(event.target.value)}
-          />
+          <Find data-find={undefined} autoFocus label={say.whichFood} value={find} onFind={setFind} />
           <div role="group" aria-label={say.foods} className="grid gap-1">
             {found.map((one) => (
               <Button

@@ -1,6 +1,7 @@
 import type { ImportPreview, Place } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
+import { Select } from "../../kit/choices";
 import * as say from "../../words/list";
 
 /** Words of the list that name no place here: choose one for each, or make it. */
@@ -26,21 +27,13 @@ export function UnknownPlaces({
           <li key={place.text} className="flex flex-wrap items-center gap-2 border-t border-zinc2 py-2">
             <b className="min-w-[150px]">{place.text}</b>
             <span className="text-soft text-small">{say.countLines(place.lines)}</span>
-            <select
-              className="field !w-auto"
-              aria-label={say.placeFor(place.text)}
+            <Select
+              label={say.placeFor(place.text)}
               value=""
-              onChange={(event) => onPlace(place.text, Number(event.target.value))}
-            >
-              <option value="" disabled>
-                {say.chooseAPlace}
-              </option>
-              {places.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.name}
-                </option>
-              ))}
-            </select>
+              onPick={(id) => onPlace(place.text, Number(id))}
+              none={{ words: say.chooseAPlace, disabled: true }}
+              options={places.map((one) => [String(one.id), one.name])}
+            />
             <Button onClick={() => void make(place.text, place.kind)}>
               {say.makeThePlace} {place.text}
             </Button>

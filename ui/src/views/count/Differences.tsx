@@ -11,6 +11,7 @@ import { letters } from "../../api/outbox";
 import { useKept } from "../../app/useKept";
 import { isLineOf, progress } from "./model";
 import { css } from "../../kit/css";
+import { Select } from "../../kit/choices";
 import * as say from "../../words/count";
 
 const REASONS: Record<string, string> = {
@@ -154,36 +155,25 @@ function Row({ one, answers, set }: { one: Difference; answers: Answers; set: (a
       {one.less && (one.ask || asking) && (
         <label className="flex items-center gap-2">
           <span className="text-soft">{say.it}</span>
-          <select
-            className="field !w-auto"
-            aria-label={say.whatBecameOf(one.name)}
+          <Select
+            label={say.whatBecameOf(one.name)}
             value={answers.reasons[key] ?? one.likely}
-            onChange={(event) => set({ ...answers, reasons: { ...answers.reasons, [key]: event.target.value } })}
-          >
-            {one.reasons.map((reason) => (
-              <option key={reason} value={reason}>
-                {REASONS[reason] ?? reason}
-              </option>
-            ))}
-          </select>
+            onPick={(reason) => set({ ...answers, reasons: { ...answers.reasons, [key]: reason } })}
+            options={one.reasons.map((reason) => [reason, REASONS[reason] ?? reason])}
+          />
         </label>
       )}
       {one.candidates.length > 0 && (
         <label className="flex items-center gap-2 wide:col-span-3">
           <span className="text-soft">{say.itWas}</span>
-          <select
-            className="field !w-auto max-w-full"
-            aria-label={say.whereCameFrom(one.name)}
-            value={answers.moves[key] ?? ""}
-            onChange={(event) => move(event.target.value === "" ? null : Number(event.target.value))}
-          >
-            <option value="">{say.neverNotedNew}</option>
-            {one.candidates.map((candidate) => (
-              <option key={candidate.lot_id} value={candidate.lot_id}>
-                {candidate.words}
-              </option>
-            ))}
-          </select>
+          <Select
+            className="!w-auto max-w-full"
+            label={say.whereCameFrom(one.name)}
+            value={String(answers.moves[key] ?? "")}
+            onPick={(from) => move(from === "" ? null : Number(from))}
+            none={say.neverNotedNew}
+            options={one.candidates.map((candidate) => [String(candidate.lot_id), candidate.words])}
+          />
         </label>
       )}
     </li>

@@ -14,6 +14,7 @@ import { FoodSheet } from "./FoodSheet";
 import { OwnTime } from "./OwnTime";
 import { css } from "../../kit/css";
 import { Methods, Own, PLACES, Times } from "./Tables";
+import { Find } from "../../kit/choices";
 import * as say from "../../words/keeping";
 
 const NewFood = lazily(
@@ -39,14 +40,7 @@ export default function KeepingView() {
       </Suspense>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
         <h1>{say.keeping}</h1>
-        <input
-          data-find
-          className="field !w-[280px] phone:!w-full"
-          aria-label={say.findAFood}
-          placeholder={say.findAFood}
-          value={find}
-          onChange={(event) => setFind(event.target.value)}
-        />
+        <Find className="!w-[280px] phone:!w-full" label={say.findAFood} value={find} onFind={setFind} />
         <Button onClick={() => setMaking(true)}>{say.aNewFood}</Button>
         {id && <span className="text-soft">{say.figuresArePlanning}</span>}
       </div>

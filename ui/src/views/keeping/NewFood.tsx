@@ -7,7 +7,7 @@ import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "../people/allergens";
 import { FindFood } from "./FindFood";
-import { Amount, amountIn, Form, Submit, Text } from "../../kit/form";
+import { Tick, Amount, amountIn, Form, Submit, Text } from "../../kit/form";
 import { Home, Weights, weights } from "./foodFields";
 import * as food from "../../words/food";
 import * as say from "../../words/keeping";
@@ -152,16 +152,13 @@ function Inherited({ like }: { like: Food }) {
         </span>
         <div className="grid grid-cols-2 gap-x-3 mt-1">
           {ALLERGENS.map((one) => (
-            <label key={one} className="flex items-center gap-2 min-h-[30px] phone:min-h-[44px]">
-              <input
-                type="checkbox"
-                name="allergens"
-                value={one}
-                defaultChecked={like.allergens.includes(one)}
-                className="size-5 shrink-0"
-              />
-              {one.replace("-", " ")}
-            </label>
+            <Tick
+              key={one}
+              name="allergens"
+              value={one}
+              defaultChecked={like.allergens.includes(one)}
+              label={one.replace("-", " ")}
+            />
           ))}
         </div>
       </fieldset>

@@ -8,6 +8,7 @@ import { Loaded } from "../../kit/state";
 import { dayTab, plural } from "../../words/common";
 import { Pick, Whole } from "../../kit/form";
 import { Mark } from "../../kit/Mark";
+import { Select, Find } from "../../kit/choices";
 import * as say from "../../words/labels";
 
 /** Labels for many stacks at once: which, on which sheet, how many, from which cell on. */
@@ -58,27 +59,14 @@ function Chooser({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
     <div className="grid gap-4 wide:grid-cols-[minmax(0,1fr)_340px] items-start">
       <Board title={say.chosen(chosen.size)} className="phone:order-2">
         <div className="flex flex-wrap gap-2 mt-2">
-          <input
-            data-find
-            className="field !w-[200px]"
-            aria-label={say.findAStack}
-            placeholder={say.find}
-            value={find}
-            onChange={(event) => setFind(event.target.value)}
-          />
-          <select
-            className="field !w-auto"
-            aria-label={say.place}
+          <Find className="!w-[200px]" label={say.findAStack} placeholder={say.find} value={find} onFind={setFind} />
+          <Select
+            label={say.place}
             value={place}
-            onChange={(event) => setPlace(event.target.value)}
-          >
-            <option value="">{say.everyPlace}</option>
-            {places.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
+            onPick={setPlace}
+            none={say.everyPlace}
+            options={places.map((one) => [String(one.id), one.name])}
+          />
           <Button
             onClick={() =>
               toggle(

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Pick } from "../../kit/form";
+import { Tick, Pick } from "../../kit/form";
 import * as say from "../../words/people";
 
 export interface HouseHabits {
@@ -43,16 +43,13 @@ export function Habits({ habits }: { habits: HouseHabits }) {
       <fieldset className="grid gap-1">
         <legend className="font-semibold mb-1">{say.besidesEnglishLines}</legend>
         {LANGUAGES.map(([value, words]) => (
-          <label key={value} className="flex items-center gap-2 min-h-[30px] phone:min-h-[44px]">
-            <input
-              type="checkbox"
-              name="languages"
-              value={value}
-              defaultChecked={habits.languages.includes(value)}
-              className="size-5 shrink-0"
-            />
-            <span lang={value}>{words}</span>
-          </label>
+          <Tick
+            key={value}
+            name="languages"
+            value={value}
+            defaultChecked={habits.languages.includes(value)}
+            label={<span lang={value}>{words}</span>}
+          />
         ))}
       </fieldset>
       <Pick

@@ -5,6 +5,7 @@ import { useSession } from "../../app/session";
 import { Board, Button } from "../../kit/kit";
 import { Form, Submit, Text } from "../../kit/form";
 import { Sure } from "../../kit/Sure";
+import { Select } from "../../kit/choices";
 import * as say from "../../words/people";
 
 /** Who may sign in, and invitations by one-time link. */
@@ -20,21 +21,17 @@ export function Members({ page }: { page: PeoplePage }) {
               {member.you ? " (you)" : ""}
               <span className="block text-soft text-small">{member.email}</span>
             </span>
-            <select
-              className="field !w-auto"
-              aria-label={say.roleOf(member.name)}
+            <Select
+              label={say.roleOf(member.name)}
               value={member.role}
-              onChange={(event) =>
-                void act(
-                  `/api/members/${member.account_id}/role`,
-                  { role: event.target.value },
-                  say.roleOfSmall(member.name),
-                )
+              onPick={(role) =>
+                void act(`/api/members/${member.account_id}/role`, { role }, say.roleOfSmall(member.name))
               }
-            >
-              <option value="keeper">{say.keeper}</option>
-              <option value="helper">{say.helper}</option>
-            </select>
+              options={[
+                ["keeper", say.keeper],
+                ["helper", say.helper],
+              ]}
+            />
             {!member.you && (
               <Sure
                 look="plain"
@@ -85,10 +82,14 @@ function Invite() {
     <>
       <Form className="flex flex-wrap gap-2 items-end mt-3" keep="invite" onSave={submit}>
         <Text wide="grow" label={say.invite} name="name" required maxLength={80} placeholder={say.name} />
-        <select className="field !w-auto" name="role" aria-label={say.asWhat}>
-          <option value="helper">{say.asHelper}</option>
-          <option value="keeper">{say.asKeeper}</option>
-        </select>
+        <Select
+          name="role"
+          label={say.asWhat}
+          options={[
+            ["helper", say.asHelper],
+            ["keeper", say.asKeeper],
+          ]}
+        />
         <Submit>{say.makeALink}</Submit>
       </Form>
       {link && <Secret link={link} words={say.giveThisLink} />}

@@ -63,16 +63,13 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
           <legend className="font-semibold mb-1">{say.neverEats}</legend>
           <div className="grid grid-cols-2 gap-x-3">
             {ALLERGENS.map((name) => (
-              <label key={name} className="flex items-center gap-2 min-h-[32px] phone:min-h-[44px]">
-                <input
-                  type="checkbox"
-                  name="excludes"
-                  value={name}
-                  defaultChecked={person?.excludes.includes(name) ?? false}
-                  className="size-5"
-                />{" "}
-                {name.replace("-", " ")}
-              </label>
+              <Tick
+                key={name}
+                name="excludes"
+                value={name}
+                defaultChecked={person?.excludes.includes(name) ?? false}
+                label={name.replace("-", " ")}
+              />
             ))}
           </div>
         </fieldset>

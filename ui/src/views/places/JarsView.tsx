@@ -8,6 +8,7 @@ import { Board, Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { Loaded } from "../../kit/state";
 import { Form, Pick, Submit, Text, Tick } from "../../kit/form";
+import { Select } from "../../kit/choices";
 import * as say from "../../words/places";
 
 const KINDS: [string, string][] = [
@@ -177,15 +178,12 @@ function FillIt({ jar }: { jar: Container }) {
   return (
     <form className="board p-3 grid gap-2 mt-3" onSubmit={(event) => void ask(event)}>
       <h3>{say.howMuchGoes}</h3>
-      <select className="field" name="food" aria-label={say.ofWhichFood}>
-        {here
-          .sort((a, b) => a.name.localeCompare(b.name))
-          .map((food) => (
-            <option key={food.id} value={food.id}>
-              {food.name}
-            </option>
-          ))}
-      </select>
+      <Select
+        className=""
+        name="food"
+        label={say.ofWhichFood}
+        options={here.sort((a, b) => a.name.localeCompare(b.name)).map((food) => [String(food.id), food.name])}
+      />
       <Tick name="freezing" label={say.forFreezerLeave} />
       <Button type="submit">{say.workItOut}</Button>
       <div role="status">

@@ -3,6 +3,7 @@ import type { Shelf } from "../../api/queries";
 import type { Place } from "../../api/types";
 import { stateWords } from "../../words/common";
 import { type ShelfFilter } from "./filter";
+import { Select } from "../../kit/choices";
 import * as say from "../../words/shelf";
 
 const STATES = ["front", "soon", "look", "stop", "undated", "resting", "not_ready"];
@@ -117,18 +118,13 @@ function Filter({
   set: (name: string, value: string) => void;
 }) {
   return (
-    <select
-      aria-label={label}
-      className={`field !w-auto phone:!w-full ${value ? "!border-rim font-semibold" : ""}`}
+    <Select
+      label={label}
+      className={`!w-auto phone:!w-full ${value ? "!border-rim font-semibold" : ""}`}
       value={value}
-      onChange={(event) => set(name, event.target.value)}
-    >
-      <option value="">{label}</option>
-      {options.map(([key, words]) => (
-        <option key={key} value={key}>
-          {words}
-        </option>
-      ))}
-    </select>
+      onPick={(next) => set(name, next)}
+      none={label}
+      options={options}
+    />
   );
 }
