@@ -1,4 +1,4 @@
-import { useState, type FormEvent, type KeyboardEvent } from "react";
+import { useState, type KeyboardEvent } from "react";
 import { get, post, Problem } from "../../api/client";
 import type { Count, ExpectedStack, Scanned, Weight } from "../../api/types";
 import { Button, Notches } from "../../kit/kit";
@@ -6,6 +6,7 @@ import { dayTab } from "../../words/common";
 import { useWide } from "../shelf/useWide";
 import { askWords, readFound, type Found } from "./model";
 import { Mark } from "../../kit/Mark";
+import { Form } from "../../kit/form";
 import * as say from "../../words/count";
 
 interface Props {
@@ -44,8 +45,7 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
   const [text, setText] = useState("");
   const [nudge, setNudge] = useState("");
   const wide = useWide();
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
+  const submit = async () => {
     if (/^[\d()\]A-Za-z/:.]{8,}$/.test(text.trim())) {
       const found = await scanned(text.trim(), count).catch((error: unknown) => said(error));
       setText(found instanceof Problem ? text : "");
@@ -101,7 +101,7 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
         {say.asExpected}
       </Button>
       <Touch row={row} onAnswer={onAnswer} />
-      <form onSubmit={(event) => void submit(event)} className="flex gap-2 items-end">
+      <Form onSave={submit} className="flex gap-2 items-end">
         <label className="grid gap-1 grow">
           <span className="text-soft text-small">
             {askWords(row)}
@@ -126,7 +126,7 @@ export function CurrentStack({ row, count, onAnswer, onStep, onJump }: Props) {
         <Button type="submit" look={wide ? "main" : "quiet"} className="!min-h-[52px]">
           {text.trim() === "" && wide ? say.asExpected : say.next}
         </Button>
-      </form>
+      </Form>
       {nudge && (
         <p role="status" className="text-beet font-semibold">
           {nudge}

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { placesQuery } from "../../api/queries";
 import type { Count, PutAway } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -11,6 +11,7 @@ import { readLine, usePreview } from "../../label-line/usePreview";
 import { isScan, readScan, type Known } from "../../scan/readScan";
 import { ScanButton } from "../../scan/ScanButton";
 import { LearnCode } from "../../scan/LearnCode";
+import { Form } from "../../kit/form";
 import * as say from "../../words/count";
 
 /** What stands here without being expected: a line of words, a scan, or a touch. A date can wait. */
@@ -38,8 +39,7 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
     if (!known.draft) return setNudge(known.words);
     await add({ ...known.draft, place_id: place });
   };
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
+  const submit = async () => {
     if (text.trim() === "") return;
     if (isScan(text)) return scan(text.trim());
     const fresh = preview.read === text && preview.draft ? preview : await readLine(text);
@@ -52,10 +52,11 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
       setCorrections((now) => ({ ...now, ...then }));
       return setNudge(words);
     }
-    await add(body);
+    // The next line may be typed while this one is on its way.
+    void add(body);
   };
   return (
-    <form className="board p-3 grid gap-2" aria-label={say.somethingNotOn} onSubmit={(event) => void submit(event)}>
+    <Form className="board p-3 grid gap-2" label={say.somethingNotOn} onSave={submit}>
       <div className="flex items-center gap-2">
         <h2 className="grow">{say.newOnList}</h2>
         <Button look="plain" aria-label={say.close} onClick={onClose}>
@@ -107,6 +108,6 @@ export function Unexpected({ count, place, onClose }: { count: Count; place: num
         />
       )}
       {unknown && <LearnCode code={unknown} onClose={() => setUnknown(null)} onLearnt={() => void scan(unknown)} />}
-    </form>
+    </Form>
   );
 }

@@ -1,7 +1,7 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
-import { Amount } from "../../kit/form";
+import { Amount, Form } from "../../kit/form";
 import * as say from "../../words/devices";
 
 /** Stands in for a kitchen scale: what is set here lies on it. */
@@ -17,10 +17,6 @@ export default function ScalePage() {
     );
     if (done) setLies(done.grams);
   };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    void put(grams);
-  };
   return (
     <div className="max-w-[620px] grid gap-4">
       <div>
@@ -30,7 +26,7 @@ export default function ScalePage() {
       <output className="board p-6 font-head text-huge text-center" aria-live="polite">
         {lies ?? "0"} g
       </output>
-      <form className="flex gap-2 items-end flex-wrap" onSubmit={submit}>
+      <Form className="flex gap-2 items-end flex-wrap" onSave={() => put(grams)}>
         <Amount
           wide="grow"
           label={say.gramsJarAll}
@@ -44,7 +40,7 @@ export default function ScalePage() {
           {say.putItOn}
         </Button>
         <Button onClick={() => void put("0")}>{say.emptyIt}</Button>
-      </form>
+      </Form>
     </div>
   );
 }

@@ -1,10 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { barcodesQuery, shelfQuery } from "../../api/queries";
 import { Board, Button } from "../../kit/kit";
 import { shortName } from "../../words/common";
 import { CHANNEL } from "../../scan/useScanner";
-import { Text } from "../../kit/form";
+import { Text, Form } from "../../kit/form";
 import * as say from "../../words/devices";
 
 /** Stands in for a hand scanner: open it in a second window, touch a code, and the first window gets the scan. */
@@ -19,17 +19,13 @@ export default function ScannerPage() {
     channel.close();
     setSent(code);
   };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (text.trim() !== "") send(text.trim());
-  };
   return (
     <div className="max-w-[900px] grid gap-4">
       <div>
         <h1>{say.simulatedScanner}</h1>
         <p className="text-soft">{say.standsInForScanner}</p>
       </div>
-      <form className="board p-3 flex gap-2 items-end flex-wrap" onSubmit={submit}>
+      <Form className="board p-3 flex gap-2 items-end flex-wrap" onSave={() => text.trim() !== "" && send(text.trim())}>
         <Text
           wide="grow"
           label={say.anyCode}
@@ -40,7 +36,7 @@ export default function ScannerPage() {
         <Button type="submit" look="main">
           {say.scanIt}
         </Button>
-      </form>
+      </Form>
       <p role="status" className="text-soft min-h-[20px]">
         {sent && say.sent(sent)}
       </p>

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { get, Problem } from "../../api/client";
 import { foodsQuery, jarsQuery, placesQuery, shelfQuery } from "../../api/queries";
 import type { Container, Food } from "../../api/types";
@@ -161,9 +161,7 @@ function FillIt({ jar }: { jar: Container }) {
   const here = [...new Set(shelf.map((stack) => stack.food_id))]
     .map((id) => foods.find((food) => food.id === id))
     .filter((food) => food !== undefined && food.dimension !== "count" && food.food_group !== "supplies") as Food[];
-  const ask = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
+  const ask = async (form: FormData) => {
     try {
       setAnswer(
         await get<Filling>(
@@ -176,7 +174,7 @@ function FillIt({ jar }: { jar: Container }) {
     }
   };
   return (
-    <form className="board p-3 grid gap-2 mt-3" onSubmit={(event) => void ask(event)}>
+    <Form className="board p-3 grid gap-2 mt-3" onSave={ask}>
       <h3>{say.howMuchGoes}</h3>
       <Select
         className=""
@@ -212,6 +210,6 @@ function FillIt({ jar }: { jar: Container }) {
           )
         )}
       </div>
-    </form>
+    </Form>
   );
 }
