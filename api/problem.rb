@@ -83,7 +83,8 @@ module NutShelf
         errors =
           error.details[:errors] ||
           (error.details[:pointer] ? [{ pointer: error.details[:pointer], detail: error.message }] : [])
-        document(error.code, error.message, error.remedy, errors: errors, **error.details.slice(:act_id, :current))
+        document(error.code, error.message, error.remedy, errors: errors,
+**error.details.slice(:reason, :params, :act_id, :current))
       end
 
       def store(error)

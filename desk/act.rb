@@ -3,6 +3,7 @@
 require_relative "command"
 require_relative "entry"
 require_relative "foresight"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -36,10 +37,7 @@ module NutShelf
       def refuse_stale(row, seen, shown)
         return if seen.nil? || row.version == seen
 
-        raise Conflict.new(
-          "Somebody changed it meanwhile.", code: "stale", remedy: "Look at what it says now, and change it again.",
-          current: shown
-        )
+        raise Refusal.of(:changed_meanwhile, current: shown)
       end
 
       # What a late act could not do any more is said with it.

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "taking"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -44,9 +45,7 @@ module NutShelf
       def refuse_other(lot, stack)
         return if lot.food_id == stack.food_id && lot.dimension == stack.dimension.to_s
 
-        raise Invalid.new(
-          "That stack is another food.", code: "invalid", pointer: "/moves", remedy: "Look at the differences again."
-        )
+        raise Refusal.of(:carried_other_food, at: "/moves")
       end
 
       # What an earlier count wrote off comes back first, with its value as it went; the rest is taken from what is
@@ -55,13 +54,7 @@ module NutShelf
       def bring_back(lot, amount)
         lost = house.ledger.lost_of(lot.id)
         back = lost.quantity.clamp(0r, amount)
-        if @there[lot.id] + back < amount
-          raise Conflict.new(
-            "There is not that much of it to carry.",
-            code: "not_enough",
-            remedy: "Enter it as a new stack."
-          )
-        end
+        raise Refusal.of(:not_enough_to_carry) if @there[lot.id] + back < amount
         return @entry.now(lot) if back.zero?
 
         @there[lot.id] += back

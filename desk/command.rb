@@ -6,6 +6,7 @@ require_relative "envelope"
 require_relative "errors"
 require_relative "services"
 require_relative "unit_of_work"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -68,13 +69,7 @@ module NutShelf
         work.locked(row)
         revision = row.revision
         role = house.household.role_of(@caller.account_id)
-        unless role
-          raise Forbidden.new(
-            "You do not belong to this household any more.",
-            code: "keeper_only",
-            remedy: "Ask a keeper for an invitation."
-          )
-        end
+        raise Refusal.of(:not_a_member) unless role
         return revision if role == @caller.role
 
         @caller = Caller.new(**@caller.to_h, role: role)
@@ -93,7 +88,7 @@ module NutShelf
       def permit
         return unless self.class.keeper_only? && !@caller.keeper?
 
-        raise Forbidden.new("Only a keeper can do that.", code: "keeper_only", remedy: "Ask a keeper of the household.")
+        raise Refusal.of(:keepers_only)
       end
 
       def claim(key, input)
@@ -101,11 +96,7 @@ module NutShelf
         stored = work.house.requests.claim(account_id: @caller.account_id, key: key, request_hash: hash) or return
         return JSON.parse(stored.answer) if stored.request_hash == hash
 
-        raise Invalid.new(
-          "This key was used for something else.",
-          code: "key_reused",
-          remedy: "Send a new Idempotency-Key for a new intent."
-        )
+        raise Refusal.of(:key_reused)
       end
     end
   end

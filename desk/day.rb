@@ -2,6 +2,7 @@
 
 require "date"
 require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -20,14 +21,11 @@ module NutShelf
         return value if value.nil? || value.is_a?(Date)
 
         day = Date.iso8601(value)
-        YEARS.cover?(day.year) ? day : refuse(field, "#{value} is no day a pack could carry.", "Check the year.")
-      rescue Date::Error
-        refuse(field, "#{value} is no day.", "Write it like 2026-11-24.")
-      end
+        return day if YEARS.cover?(day.year)
 
-      # @raise [Invalid] naming the field
-      def refuse(field, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: "/#{field}", remedy: remedy))
+        raise Refusal.of(:day_out_of_range, at: "/#{field}", said: value)
+      rescue Date::Error
+        raise Refusal.of(:no_day, at: "/#{field}", said: value)
       end
     end
   end

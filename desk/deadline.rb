@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -15,7 +15,7 @@ module NutShelf
       def check
         return if now < @ends
 
-        raise Invalid.new("Reading that takes too long.", code: "too_large", remedy: "Bring it in in parts.")
+        raise Refusal.of(:reading_too_long)
       end
 
       private

@@ -3,6 +3,7 @@
 require_relative "../core/quantity/money"
 require_relative "../core/rotation/as_it_was"
 require_relative "redate"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -190,11 +191,7 @@ module NutShelf
       def guard_stop(before, after)
         return if @work.caller.keeper? || !not_to_eat?(before) || not_to_eat?(after)
 
-        raise Forbidden.new(
-          "That would let back onto the shelf what is not to eat.",
-          code: "keeper_only",
-          remedy: "Ask a keeper of the household."
-        )
+        raise Refusal.of(:lets_back_unfit)
       end
 
       def not_to_eat?(lot) = lot.stopped || (!lot.safety_until.nil? && lot.safety_until < @work.today)
@@ -216,21 +213,13 @@ module NutShelf
       def refuse_before_it_came(lot)
         return unless @work.late? && lot.known_on && @work.on < lot.known_on
 
-        raise Conflict.new(
-          "#{name(lot)} came only on #{lot.known_on}.",
-          code: "too_late",
-          remedy: "Look at what is there now, and do it again."
-        )
+        raise Refusal.of(:not_there_yet, food: name(lot), day: lot.known_on)
       end
 
       def name(lot) = lot.name(@work.food(lot.food_id))
 
       def not_enough(lot)
-        Conflict.new(
-          "Only #{@work.part_words(lot, lot.on_hand)} of it is left.",
-          code: "not_enough",
-          remedy: "Take less, or look again: somebody may have taken some."
-        )
+        Refusal.of(:only_left, left: @work.part_words(lot, lot.on_hand))
       end
     end
   end

@@ -3,6 +3,7 @@
 require "date"
 require_relative "../core/value"
 require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -34,13 +35,7 @@ module NutShelf
 
         # @raise [Invalid] what the device wrote is no envelope
         def self.unreadable
-          raise(
-            Invalid.new(
-              "The letter's envelope cannot be read.",
-              code: "invalid",
-              remedy: "Reload the page and do it again."
-            )
-          )
+          raise(Refusal.of(:envelope_torn))
         end
 
         # The order of acts within a day. A clock that runs ahead does not reach past those that come after it.
@@ -54,16 +49,10 @@ module NutShelf
         # @raise [Invalid] for a day that has not come, or one too long ago to be sent later
         def day(today)
           return today if on.nil? || on == today || !held
-          if on > today
-            raise Invalid.new("#{on} has not come yet.", code: "invalid", remedy: "Check the clock of this device.")
-          end
+          raise Refusal.of(:device_clock_ahead, day: on) if on > today
           return on if on >= today - self.class::DAYS
 
-          raise Conflict.new(
-            "That was on #{on}, too long ago to be taken in unseen.",
-            code: "too_late",
-            remedy: "Look at what is there now, and do it again."
-          )
+          raise Refusal.of(:too_long_ago, day: on)
         end
       end
     Envelope::NONE = Envelope.new

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -17,17 +17,7 @@ module NutShelf
         return unless lot.quarantined || part.unfit?(work.today) || part.unknown
 
         why = lot.quarantined ? "is set apart as not to eat" : unfit(part)
-        raise Conflict.new(
-          "#{part.name} #{why}.",
-          code: "not_fit",
-          pointer: pointer,
-          remedy:
-            if part.unknown
-              "Put a date on it first; when in doubt, throw it out."
-            else
-              "Take another stack; when in doubt, throw it out."
-            end
-        )
+        raise Refusal.of(part.unknown ? :age_unknown : :not_fit, at: pointer, food: part.name, why: why)
       end
 
       # @return [String] why it may not go in

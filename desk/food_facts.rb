@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "errors"
+require_relative "refusal"
 require_relative "../core/quantity/unit"
 
 module NutShelf
@@ -14,7 +14,8 @@ module NutShelf
       def weights(input)
         found = input.slice(:g_per_ml, :g_per_piece).transform_values { |text| text&.to_r }
         bad = found.compact.find { |_, value| !value.positive? }
-        refuse("/#{bad.first}", "A weight must be above zero.", "Weigh it and say how many grams.") if bad
+        raise Refusal.of(:weight_not_above_zero, at: "/#{bad.first}") if bad
+
         found
       end
 
@@ -33,14 +34,9 @@ module NutShelf
           (input[:packs] || []).map do |said|
             { amount: said[:amount].to_r, dimension: Core::Unit.dimension(said[:unit]).to_s }
           end
-        unless packs.all? { |said| said[:amount].positive? }
-          refuse("/packs", "A pack holds more than nothing.", "Say how much one pack holds.")
-        end
-        packs
-      end
+        raise Refusal.of(:empty_pack, at: "/packs") unless packs.all? { |said| said[:amount].positive? }
 
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+        packs
       end
     end
   end

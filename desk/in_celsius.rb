@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/quantity/degrees"
-require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -21,14 +21,7 @@ module NutShelf
           high_c: Core::Degrees.warmest(input[:high_c], unit)
         }.slice(*input.keys)
         name, = read.find { |_, value| value && !RANGE.cover?(value) }
-        if name
-          raise Invalid.new(
-            "No place of a house is that cold or warm.",
-            code: "invalid",
-            pointer: "/#{name}",
-            remedy: "Check the number, and whether it is in Celsius or Fahrenheit."
-          )
-        end
+        raise Refusal.of(:no_such_climate, at: "/#{name}") if name
 
         input.except(:degrees).merge(read)
       end

@@ -5,6 +5,7 @@ require_relative "../core/dating/breaking"
 require_relative "../core/dating/came_in"
 require_relative "../core/planning/weight"
 require_relative "../core/quantity/money"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -117,20 +118,15 @@ module NutShelf
       private
 
       def check
-        unless count.round(6).positive? && count < MAX
-          refuse("/count", "The count must be above zero.", "Say how many there are.")
-        end
+        raise Refusal.of(:count_not_above_zero, at: "/count") unless count.round(6).positive? && count < MAX
         if @input[:amount] && !@input[:amount].to_s.to_r.round(6).positive?
-          refuse("/amount", "The size of a pack must be above zero.", "Say how much one pack holds.")
+          raise Refusal.of(:size_not_above_zero, at: "/amount")
         end
-        refuse("/unit", "A size needs its unit.", "Say g, ml or piece.") if @input[:amount] && !@input[:unit]
-        refuse("/amount", "That is more than a house can hold.", "Check the number.") if quantity >= MAX * 100
-        if @input[:printed_on] && !@input[:printed_kind]
-          refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.")
-        end
-        if @input[:printed_kind] && !@input[:printed_on]
-          refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
-        end
+        raise Refusal.of(:unit_missing, at: "/unit") if @input[:amount] && !@input[:unit]
+        raise Refusal.of(:too_much_for_a_house, at: "/amount") if quantity >= MAX * 100
+        raise Refusal.of(:date_kind_missing, at: "/printed_kind") if @input[:printed_on] && !@input[:printed_kind]
+        raise Refusal.of(:date_missing, at: "/printed_on") if @input[:printed_kind] && !@input[:printed_on]
+
         @work.place_in_use(@input[:place_id])
         food
         DAYS.each { |field| day(field) }
@@ -139,14 +135,8 @@ module NutShelf
 
       def later_than_today(*fields)
         fields.each do |field|
-          if day(field) && day(field) > @work.today
-            refuse("/#{field}", "#{day(field)} has not come yet.", "Give a day up to today.")
-          end
+          raise Refusal.of(:day_not_come, at: "/#{field}", day: day(field)) if day(field) && day(field) > @work.today
         end
-      end
-
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
       end
 
       # A list may say that something is not to eat; it comes in as that.

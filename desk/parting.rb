@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "taking"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -23,11 +24,7 @@ module NutShelf
         amount = work.still_there(lot, text ? text.to_r : usual)
         return amount if amount.positive? && amount <= lot.on_hand
 
-        raise Conflict.new(
-          "There is not that much of it.",
-          code: "not_enough",
-          remedy: "Only #{work.part_words(lot, lot.on_hand)} is left."
-        )
+        raise Refusal.of(:only_left, left: work.part_words(lot, lot.on_hand))
       end
 
       # @param lot [Store::Rows::Lot] locked

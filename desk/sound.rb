@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "errors"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -17,11 +17,7 @@ module NutShelf
         broken = work.house.soundness.faults - before
         return result if broken.empty?
 
-        raise Conflict.new(
-          "That cannot be: #{broken.first(3).join("; ")}.",
-          code: "depended_on",
-          remedy: "Put right what came later first."
-        )
+        raise Refusal.of(:unsound, broken: broken.first(3).join("; "))
       end
     end
   end

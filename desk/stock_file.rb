@@ -6,6 +6,7 @@ require_relative "../exchange/stock_rows"
 require_relative "deadline"
 require_relative "belonging"
 require_relative "household_lexicon"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -23,16 +24,9 @@ module NutShelf
         @bytes = Base64.strict_decode64(input[:content])
         @file = Exchange::CsvFile.new(@bytes, heading: input[:heading], skip: input[:skip] || [])
       rescue ArgumentError
-        raise Invalid.new(
-          "The file did not arrive whole.", code: "invalid", pointer: "/content", remedy: "Choose it again."
-        )
+        raise Refusal.of(:file_torn, at: "/content")
       rescue Exchange::CsvFile::Unreadable => e
-        raise Invalid.new(
-          e.message,
-          code: "invalid",
-          pointer: "/content",
-          remedy: "Save the list as CSV and choose it again."
-        )
+        raise Refusal.of(:file_unreadable, at: "/content", words: e.message)
       end
 
       # @return [Array<Hash>] columns with the field in force

@@ -7,6 +7,7 @@ require_relative "../core/value"
 require_relative "../store/house"
 require_relative "envelope"
 require_relative "shelf_loader"
+require_relative "refusal"
 
 module NutShelf
   module Desk
@@ -115,12 +116,7 @@ module NutShelf
       # @raise [Invalid]
       def place(id)
         all_places[id] ||
-          raise(
-            Invalid.new(
-              "There is no such place here.", code: "unknown_place", pointer: "/place_id",
-              remedy: "Choose one of the household's places."
-            )
-          )
+          raise(Refusal.of(:no_such_place, at: "/place_id"))
       end
 
       # A place things may be put into.
@@ -129,12 +125,7 @@ module NutShelf
         place = place(id)
         return place unless place.gone?
 
-        raise Invalid.new(
-          "#{place.name} is not in use any more.",
-          code: "unknown_place",
-          pointer: pointer,
-          remedy: "Choose another place."
-        )
+        raise Refusal.of(:place_gone, at: pointer, place: place.name)
       end
 
       # @return [Store::Rows::Food]

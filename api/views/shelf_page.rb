@@ -3,7 +3,7 @@
 require "base64"
 require_relative "stack_view"
 require_relative "../../core/rotation/order"
-require_relative "../../desk/errors"
+require_relative "../../desk/refusal"
 
 module NutShelf
   module Api
@@ -20,12 +20,7 @@ module NutShelf
         @view = StackView.new(work)
         return if filters[:state].nil? || STATES.include?(filters[:state])
 
-        raise Desk::Invalid.new(
-          "There is no state #{filters[:state]}.",
-          code: "invalid",
-          pointer: "/state",
-          remedy: "Use one of #{STATES.join(", ")}."
-        )
+        raise Desk::Refusal.of(:unknown_state, at: "/state", state: filters[:state], states: STATES.join(", "))
       end
 
       # @return [Hash]
@@ -72,9 +67,7 @@ module NutShelf
         day, id = Base64.urlsafe_decode64(@filters[:cursor]).split("|")
         [Integer(day, 10), Integer(id, 10)]
       rescue ArgumentError, TypeError
-        raise Desk::Invalid.new(
-          "That place in the list is not known.", code: "invalid", pointer: "/cursor", remedy: "Start from the front."
-        )
+        raise Desk::Refusal.of(:unknown_cursor, at: "/cursor")
       end
     end
   end

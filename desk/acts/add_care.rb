@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../redate_stacks"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -32,14 +33,8 @@ module NutShelf
       def check(input)
         house.lots.lock_one(input[:lot_id]) if input[:lot_id]
         work.place_in_use(input[:place_id]) if input[:place_id]
-        if input[:every_days] && input[:every_months]
-          refuse("/every_days", "Care comes round by days or by months, not both.")
-        end
-        refuse("/holds_days", "Only the care of a stack can hold its date.") if input[:holds_days] && !input[:lot_id]
-      end
-
-      def refuse(pointer, message)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: "Leave one of them out."))
+        raise Refusal.of(:care_days_or_months, at: "/every_days") if input[:every_days] && input[:every_months]
+        raise Refusal.of(:care_holds_no_date, at: "/holds_days") if input[:holds_days] && !input[:lot_id]
       end
     end
   end

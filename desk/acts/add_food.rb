@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../food_facts"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -17,13 +18,7 @@ module NutShelf
       def perform(input)
         like = work.food_row(input[:like_food_id])
         key = "own-#{input[:name].downcase.scan(/[\p{L}\d]+/).join("-")}"
-        if house.foods.by_key([key]).any?
-          raise Conflict.new(
-            "There is a food of that name already.",
-            code: "taken",
-            remedy: "Use it, or choose another name."
-          )
-        end
+        raise Refusal.of(:food_name_taken) if house.foods.by_key([key]).any?
 
         facts = facts(input, key, like)
         id = house.foods.add(**facts)

@@ -4,6 +4,7 @@ require "base64"
 require_relative "../act"
 require_relative "../../core/limits"
 require_relative "../../exchange/photo"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -16,13 +17,7 @@ module NutShelf
         place = work.place_in_use(house.places.find(input[:place_id]).id)
         photo = photo(input[:content])
         most = Core::Limits::PHOTOS_OF_A_PLACE
-        if house.places.photo_count(place.id) >= most
-          raise Conflict.new(
-            "#{most} pictures of #{place.name} are kept.",
-            code: "nothing_changed",
-            remedy: "Undo an earlier one first."
-          )
-        end
+        raise Refusal.of(:photos_full, most: most, place: place.name) if house.places.photo_count(place.id) >= most
 
         added = entry("add_photo", "New picture of #{place.name}")
         id = house.places.add_photo(place_id: place.id, media_type: photo.media_type, bytes: photo.bytes)
@@ -33,13 +28,9 @@ module NutShelf
       def photo(text)
         Exchange::Photo.new(Base64.strict_decode64(text))
       rescue ArgumentError
-        refuse("The picture did not arrive whole.")
+        raise Refusal.of(:photo_torn, at: "/content")
       rescue Exchange::Photo::Unfit => e
-        refuse(e.message)
-      end
-
-      def refuse(message)
-        raise(Invalid.new(message, code: "invalid", pointer: "/content", remedy: "Choose another picture."))
+        raise Refusal.of(:photo_unfit, at: "/content", words: e.message)
       end
     end
   end

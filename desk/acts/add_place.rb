@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../in_celsius"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -16,10 +17,7 @@ module NutShelf
         input = InCelsius.of(input)
         work.place_in_use(input[:parent_id], pointer: "/parent_id") if input[:parent_id]
         if input[:low_c] && input[:high_c] && input[:low_c] > input[:high_c]
-          raise Invalid.new(
-            "The coldest is warmer than the warmest.", code: "invalid", pointer: "/low_c",
-            remedy: "Swap the two temperatures."
-          )
+          raise Refusal.of(:upside_down, at: "/low_c")
         end
 
         facts = input.slice(:name, :kind, :tier, :low_c, :high_c, :parent_id).compact

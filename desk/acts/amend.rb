@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../day"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -26,9 +27,7 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         refuse_changed(lot, input.fetch(:was, {}))
         changes = wanted(lot, input)
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
 
         check(lot.with(**changes))
         refuse_safety(lot, changes)
@@ -47,11 +46,7 @@ module NutShelf
       def refuse_safety(lot, changes)
         return if work.caller.keeper? || !changes.keys.intersect?(PRINTED) || !safety?(lot)
 
-        raise Forbidden.new(
-          "A safety date that stands on the pack is a keeper's to change.",
-          code: "keeper_only",
-          remedy: "Ask a keeper of the household."
-        )
+        raise Refusal.of(:safety_date_is_a_keepers)
       end
 
       def safety?(lot) = !lot.printed_on.nil? && (lot.printed_kind == "use_by" || work.food(lot.food_id).infant)
@@ -81,34 +76,21 @@ module NutShelf
       # The two notes of one stack must not overwrite each other unseen.
       def refuse_changed(lot, was)
         stale = was.find { |name, value| WORDS.key?(name) && shown(lot.public_send(name)) != shown(value) } or return
-        raise Conflict.new(
-          "Somebody changed the #{WORDS.fetch(stale.first)} meanwhile.",
-          code: "stale",
-          remedy: "Look at what it says now, and change it again.",
-          current: {
-            stale.first => lot.public_send(stale.first).to_s
-          }
-        )
+        raise Refusal.of(:part_changed_meanwhile, part: WORDS.fetch(stale.first),
+          current: { stale.first => lot.public_send(stale.first).to_s })
       end
 
       # As a person saw it.
       def shown(value) = value.to_s.strip
 
       def check(lot)
-        if lot.printed_kind && lot.printed_on.nil?
-          refuse("/printed_on", "A kind of date needs its date.", "Say the day, or leave the kind out.")
-        end
-        if lot.printed_on && lot.printed_kind.nil?
-          refuse("/printed_kind", "A printed date needs to be a best-before or a use-by date.", "Say which.")
-        end
+        raise Refusal.of(:date_missing, at: "/printed_on") if lot.printed_kind && lot.printed_on.nil?
+        raise Refusal.of(:date_kind_missing, at: "/printed_kind") if lot.printed_on && lot.printed_kind.nil?
+
         (DAYS - [:printed_on]).each do |name|
           day = lot.public_send(name)
-          refuse("/#{name}", "#{day} has not come yet.", "Give a day up to today.") if day && day > work.today
+          raise Refusal.of(:day_not_come, at: "/#{name}", day: day) if day && day > work.today
         end
-      end
-
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
       end
     end
   end

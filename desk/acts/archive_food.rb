@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -13,16 +14,8 @@ module NutShelf
       # @param input [Hash] :food_id
       def perform(input)
         food = house.records.lock("food", input[:food_id])
-        if food.archived_at
-          raise Conflict.new("It is out of sight already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
-        if house.lots.of_food(food.id, []).any?
-          raise Conflict.new(
-            "There is some of it on the shelf.",
-            code: "depended_on",
-            remedy: "Use it up or let it go into another food first."
-          )
-        end
+        raise Refusal.of(:archived_already) if food.archived_at
+        raise Refusal.of(:food_on_shelf) if house.lots.of_food(food.id, []).any?
 
         archived = entry("archive_food", "Put #{food.name} out of sight")
         archived.alter("food", food, { archived_at: Time.now, key: "#{food.key}-archived-#{food.id}" })

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -20,9 +21,7 @@ module NutShelf
             .slice(*FIELDS)
             .to_h { |name, value| [name, %i[tare_g full_at].include?(name) ? value&.to_r : value] }
             .reject { |name, value| jar.public_send(name) == value }
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
 
         refuse_fewer(jar, changes[:owned])
         changed = entry("change_container", "Changed #{jar.name}")
@@ -34,7 +33,7 @@ module NutShelf
         used = house.containers.in_use(jar.id)
         return if owned.nil? || owned >= used
 
-        raise Conflict.new("#{used} of them are in use.", code: "none_free", remedy: "Empty some first.")
+        raise Refusal.of(:jars_in_use, used: used)
       end
     end
   end

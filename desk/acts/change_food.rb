@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../redate_stacks"
 require_relative "../food_facts"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -27,9 +28,7 @@ module NutShelf
           [names(food, input), kind(food, input), holds(food, input), weights(input), home(input)].reduce(:merge)
             .reject { |name, value| food.public_send(name) == value }
         packs = new_packs(food, input)
-        if changes.empty? && packs.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty? && packs.empty?
 
         changed = entry("change_food", "Changed #{food.name}#{" to #{changes[:name]}" if changes.key?(:name)}")
         changed.alter("food", food, changes) if changes.any?
@@ -45,13 +44,8 @@ module NutShelf
 
       def names(food, input)
         name = input[:name]&.strip
-        if name && name != food.name && !food.own?
-          refuse(
-            "/name",
-            "#{food.name} came with the tables and keeps its name.",
-            "Add your own name to what else you call it."
-          )
-        end
+        raise Refusal.of(:shipped_name, at: "/name", food: food.name) if name && name != food.name && !food.own?
+
         nicknames = input[:nicknames] && input[:nicknames].map(&:strip).reject(&:empty?).uniq
         found = { name: name, nicknames: nicknames }.compact
         return found if found.empty?
@@ -69,18 +63,10 @@ module NutShelf
       # What it keeps like decides how long it keeps, so only a food of ours may be moved.
       def kind(food, input)
         return {} unless input[:like_food_id]
-        unless food.own?
-          return (
-            refuse(
-              "/like_food_id",
-              "#{food.name} came with the tables: how it keeps is theirs to say.",
-              "Make a food of your own that keeps like another."
-            )
-          )
-        end
+        raise Refusal.of(:shipped_keeping, at: "/like_food_id", food: food.name) unless food.own?
 
         like = work.food_row(input[:like_food_id])
-        return refuse("/like_food_id", "A food cannot be like itself.", "Choose another.") if like.id == food.id
+        raise Refusal.of(:like_itself, at: "/like_food_id") if like.id == food.id
 
         facts = { class_key: like.class_key || like.reference_key, **like.slice(:aisle, :food_group) }
         house.lots.of_food(food.id, []).empty? ? { **facts, dimension: like.dimension } : facts
@@ -91,12 +77,9 @@ module NutShelf
 
         missing = food.own? ? [] : work.services.catalog.foods[food.reference_key].allergens.to_a - input[:allergens]
         if missing.any?
-          refuse(
-            "/allergens",
-            "#{food.name} holds #{missing.join(", ")}: that cannot be taken from it.",
-            "Make a food of your own for a kind without it."
-          )
+          raise Refusal.of(:shipped_allergens, at: "/allergens", food: food.name, allergens: missing.join(", "))
         end
+
         { allergens: input[:allergens].uniq.sort }
       end
 

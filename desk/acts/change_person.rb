@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "add_person"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -16,9 +17,7 @@ module NutShelf
         refuse_stale(person, input[:version], person.slice(:name, :note).transform_values(&:to_s))
         changes = facts(input).reject { |name, value| person.public_send(name) == value }
         changes[:archived_at] = Time.now.utc.iso8601 if input[:gone]
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
 
         changed =
           entry(

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../redate_stacks"
 require_relative "../in_celsius"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -24,9 +25,7 @@ module NutShelf
           place.slice(*FIELDS).transform_values { |value| value.is_a?(Array) ? value : value&.to_s }
         )
         changes = input.slice(*FIELDS).reject { |name, value| place.public_send(name) == value }
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
 
         check(place, changes)
         changes[:fill_said_on] = work.today if changes.key?(:fill_percent)
@@ -37,17 +36,13 @@ module NutShelf
 
       def check(place, changes)
         after = place.with(**changes)
-        refuse("/low_c", "The coldest is warmer than the warmest.", "Swap the two temperatures.") if after.upside_down?
+        raise Refusal.of(:upside_down, at: "/low_c") if after.upside_down?
         return unless changes[:parent_id]
 
         work.place_in_use(changes[:parent_id], pointer: "/parent_id")
         return unless house.places.within(place.id).include?(changes[:parent_id])
 
-        refuse("/parent_id", "A place cannot stand inside itself.", "Choose another place.")
-      end
-
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+        raise Refusal.of(:place_in_itself, at: "/parent_id")
       end
     end
   end

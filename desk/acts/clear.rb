@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -13,9 +14,7 @@ module NutShelf
       # @param input [Hash] :lot_id
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
-        unless lot.quarantined
-          raise Conflict.new("It is not set apart.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:not_quarantined) unless lot.quarantined
 
         cleared = entry("clear", "Back on the shelf: #{work.food(lot.food_id).name}")
         cleared.change(lot, "cleared", { quarantined: false, quarantine_reason: nil })

@@ -6,6 +6,7 @@ require_relative "../fit"
 require_relative "../new_stack"
 require_relative "../plan"
 require_relative "../taking"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -18,13 +19,7 @@ module NutShelf
       #   place_id:} or nil
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
-        unless @meal.status == "planned"
-          raise Conflict.new(
-            "That meal is #{@meal.status} already.",
-            code: "not_planned",
-            remedy: "Look at the plan again."
-          )
-        end
+        raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
 
         @recipe = house.recipes.find(@meal.recipe_id)
         cooked = entry("cook", "Cooked #{@recipe.name}")
@@ -67,16 +62,8 @@ module NutShelf
       end
 
       def draw_one(taking, lot, amount)
-        unless lot
-          raise Invalid.new(
-            "A stack named there does not exist.", code: "invalid", pointer: "/used", remedy: "Take the list again."
-          )
-        end
-        if amount.negative?
-          raise Invalid.new(
-            "An amount must not be below zero.", code: "invalid", pointer: "/used", remedy: "Say how much was used."
-          )
-        end
+        raise Refusal.of(:stack_unknown, at: "/used") unless lot
+        raise Refusal.of(:used_below_zero, at: "/used") if amount.negative?
 
         taking.take(lot, amount, "cooked")
       end

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../new_stack"
 require_relative "../../core/counting/difference"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -14,19 +15,9 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount].to_r - lot.on_hand
-        if input[:amount].to_r.negative?
-          raise Invalid.new(
-            "An amount cannot be below zero.", code: "invalid", pointer: "/amount", remedy: "Say what is there."
-          )
-        end
-        if input[:amount].to_r > NewStack::MAX
-          raise Invalid.new(
-            "That is more than a house can hold.", code: "invalid", pointer: "/amount", remedy: "Check the number."
-          )
-        end
-        if delta.zero?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:amount_below_zero, at: "/amount") if input[:amount].to_r.negative?
+        raise Refusal.of(:too_much_for_a_house, at: "/amount") if input[:amount].to_r > NewStack::MAX
+        raise Refusal.of(:says_that_already) if delta.zero?
 
         corrected =
           entry(

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../parting"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -30,11 +31,7 @@ module NutShelf
       def refuse_none_free(jar)
         return if house.containers.in_use(jar.id) < jar.owned
 
-        raise Conflict.new(
-          "Every #{jar.name} is in use.",
-          code: "none_free",
-          remedy: "Top up one that holds the same food, or empty one first."
-        )
+        raise Refusal.of(:every_jar_in_use, jar: jar.name)
       end
 
       # A jar whose place was taken away is filled where the food stands.

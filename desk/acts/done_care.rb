@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../redate_stacks"
 require_relative "../../core/care/schedule"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -13,9 +14,7 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        if rule.archived_at || rule.next_on.nil? || rule.done_on == work.today
-          raise Conflict.new("That is done already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:done_already) if rule.archived_at || rule.next_on.nil? || rule.done_on == work.today
 
         cared = entry("care", "Done: #{rule.title}")
         following = Core::Schedule.new(**rule.slice(:first_on, :every_days, :every_months), done_on: work.today).next_on

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../redate_stacks"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -12,7 +13,7 @@ module NutShelf
       # @param input [Hash] :care_id
       def perform(input)
         rule = house.records.lock("care", input[:care_id])
-        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule.archived_at
+        raise Refusal.of(:gone_already) if rule.archived_at
 
         dropped = entry("drop_care", "No more: #{rule.title}")
         dropped.alter("care", rule, { archived_at: Time.now.utc.iso8601 })

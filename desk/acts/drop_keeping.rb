@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../redate_stacks"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -14,7 +15,7 @@ module NutShelf
       # @param input [Hash] :rule_id
       def perform(input)
         rule = house.records.lock("keeping", input[:rule_id])
-        raise Conflict.new("It is gone already.", code: "nothing_changed", remedy: "Nothing to do.") if rule.removed
+        raise Refusal.of(:gone_already) if rule.removed
 
         dropped =
           entry(

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -11,13 +12,7 @@ module NutShelf
       # @param input [Hash] :meal_id
       def perform(input)
         meal = house.records.lock("meal", input[:meal_id])
-        unless meal.status == "planned"
-          raise Conflict.new(
-            "That meal is #{meal.status} already.",
-            code: "not_planned",
-            remedy: "Look at the plan again."
-          )
-        end
+        raise Refusal.of(:meal_settled, status: meal.status) unless meal.status == "planned"
 
         dropped = entry("drop_meal", "Dropped #{house.recipes.find(meal.recipe_id).name}")
         dropped.alter("meal", meal, { status: "dropped" })

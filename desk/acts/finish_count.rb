@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../carried"
 require_relative "../counting"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -30,11 +31,7 @@ module NutShelf
       def refuse
         return if @count.status == "open"
 
-        raise Conflict.new(
-          "That count is #{@count.status == "finished" ? "finished" : "thrown away"} already.",
-          code: "count_closed",
-          remedy: "Start another."
-        )
+        raise Refusal.of(@count.status == "finished" ? :count_finished : :count_thrown_away)
       end
 
       # Stacks that change, whole; all of them are locked already.
@@ -75,12 +72,7 @@ module NutShelf
       end
 
       def gone_stack
-        raise(
-          Invalid.new(
-            "The stack it was carried from does not exist.", code: "invalid", pointer: "/moves",
-            remedy: "Look at the differences again."
-          )
-        )
+        raise(Refusal.of(:carried_from_nowhere, at: "/moves"))
       end
 
       def see(finished)
@@ -136,12 +128,8 @@ module NutShelf
         return one.difference.likely if said.nil?
         return said if one.difference.reasons.include?(said)
 
-        raise Invalid.new(
-          "#{said} is no reason for that difference.",
-          code: "invalid",
-          pointer: "/reasons/#{one.line.id}",
-          remedy: "Choose one of #{one.difference.reasons.join(", ")}."
-        )
+        raise Refusal.of(:unknown_reason, at: "/reasons/#{one.line.id}", said: said,
+          reasons: one.difference.reasons.join(", "))
       end
 
       def level(finished, lot, level) = lot.level == level || finished.change(lot, "level", { level: level })

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../new_stack"
 require_relative "../stock_file"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -35,23 +36,14 @@ module NutShelf
             .problems
             .first(100)
             .map { |problem| { pointer: "/line/#{problem.line}/#{problem.column}", detail: problem.reason } }
-        raise Invalid.new(
-          "#{file.problems.size} things in the list cannot be read, so nothing was taken in.",
-          code: "import_refused",
-          errors: errors,
-          remedy: "Mend them in the list or choose what they mean."
-        )
+        raise Refusal.of(:import_unreadable, problems: file.problems.size, errors: errors)
       end
 
       def stack(row)
         NewStack.new(work, row.input, acquired: row.input.key?(:occurred_on))
       rescue Invalid => e
-        raise Invalid.new(
-          "Line #{row.line}: #{e.message}",
-          code: "import_refused",
-          remedy: e.remedy,
-          errors: [{ pointer: "/line/#{row.line}", detail: e.message }]
-        )
+        raise Refusal.of(:import_line, line: row.line, words: e.message, remedy: e.remedy,
+          errors: [{ pointer: "/line/#{row.line}", detail: e.message }])
       end
 
       def write(brought, stacks)

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../../core/scan/check_digit"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -11,22 +12,10 @@ module NutShelf
 
       # @param input [Hash] :code, :food_id, :amount and :unit of one pack
       def perform(input)
-        unless Core::CheckDigit.valid?(input[:code])
-          raise Invalid.new(
-            "#{input[:code]} does not add up: its check digit is wrong.",
-            code: "invalid",
-            pointer: "/code",
-            remedy: "Scan it again."
-          )
-        end
+        raise Refusal.of(:check_digit, at: "/code", code: input[:code]) unless Core::CheckDigit.valid?(input[:code])
 
         food = work.food_row(input[:food_id])
-        unless input[:amount].to_r.positive?
-          raise Invalid.new(
-            "A pack holds more than nothing.", code: "invalid", pointer: "/amount",
-            remedy: "Say how much one pack holds."
-          )
-        end
+        raise Refusal.of(:empty_pack, at: "/amount") unless input[:amount].to_r.positive?
 
         pack =
           house.packs.ensure(

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../signs"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -33,12 +34,7 @@ module NutShelf
       def refuse_kinder((sign, means), result)
         return if Core::LookList::RESULTS.index(result.to_sym) >= Core::LookList::RESULTS.index(means)
 
-        raise Invalid.new(
-          "#{sign} means it is #{means}, not #{result}.",
-          code: "invalid",
-          pointer: "/result",
-          remedy: "Say #{means}, or leave that sign out if it is not there."
-        )
+        raise Refusal.of(:sign_speaks, at: "/result", sign: sign, means: means, result: result)
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -39,32 +40,12 @@ module NutShelf
       end
 
       def refuse_unlike(gone, into)
-        if gone.id == into.id
-          raise Invalid.new(
-            "A food cannot go into itself.", code: "invalid", pointer: "/into_food_id", remedy: "Choose another."
-          )
-        end
-        if gone.reference_key
-          raise Conflict.new(
-            "#{gone.name} came with the tables and stays.",
-            code: "not_same_food",
-            remedy: "Let the food of your own go into it instead."
-          )
-        end
-        if into.archived_at || gone.archived_at
-          raise Conflict.new(
-            "#{into.name} is not in use any more.",
-            code: "not_same_food",
-            remedy: "Choose another food."
-          )
-        end
+        raise Refusal.of(:food_into_itself, at: "/into_food_id") if gone.id == into.id
+        raise Refusal.of(:shipped_food_stays, food: gone.name) if gone.reference_key
+        raise Refusal.of(:food_gone, food: into.name) if into.archived_at || gone.archived_at
         return if gone.dimension == into.dimension
 
-        raise Conflict.new(
-          "#{gone.name} and #{into.name} are not counted alike.",
-          code: "not_same_food",
-          remedy: "Put the stacks right one by one."
-        )
+        raise Refusal.of(:counted_unlike, food: gone.name, other: into.name)
       end
 
       def names(gone, into)

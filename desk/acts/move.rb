@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../parting"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -21,9 +22,7 @@ module NutShelf
       end
 
       def checked(lot, place, text)
-        if lot.place_id == place.id
-          raise Conflict.new("It stands there already.", code: "already_there", remedy: "Choose another place.")
-        end
+        raise Refusal.of(:stands_there_already) if lot.place_id == place.id
 
         Parting.amount(work, lot, text)
       end

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../taking"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -25,12 +26,10 @@ module NutShelf
       end
 
       def refuse(lot)
-        if lot.open
-          raise Conflict.new("That one is open already.", code: "already_open", remedy: "Take from it instead.")
-        end
+        raise Refusal.of(:open_already) if lot.open
         return if lot.on_hand.positive?
 
-        raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
+        raise Refusal.of(:nothing_left)
       end
     end
   end

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../plan"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -13,14 +14,7 @@ module NutShelf
       def perform(input)
         recipe = house.recipes.find(input[:recipe_id])
         on = Date.iso8601(input[:on])
-        if on < work.today
-          raise Invalid.new(
-            "#{on} has passed.",
-            code: "invalid",
-            pointer: "/on",
-            remedy: "Choose today or a later day."
-          )
-        end
+        raise Refusal.of(:day_passed, at: "/on", day: on) if on < work.today
 
         check_servings(input[:servings])
         check_eaters(recipe, on)
@@ -47,21 +41,13 @@ module NutShelf
             .clashes
             .first or return
         why = clash.words(plan.shelf.foods.fetch(clash.food_key).name)
-        raise Conflict.new(
-          "#{recipe.name} is not for #{clash.person}: #{why}",
-          code: "not_for",
-          pointer: "/recipe_id",
-          remedy: "Choose another dish, or say under People who eats along."
-        )
+        raise Refusal.of(:dish_not_for, at: "/recipe_id", dish: recipe.name, person: clash.person, why: why)
       end
 
       def check_servings(text)
         return if text.nil? || text.to_r.between?(Rational(1, 10), 500)
 
-        raise Invalid.new(
-          "So many portions cannot be cooked.", code: "invalid", pointer: "/servings",
-          remedy: "Say a number from 0.1 to 500."
-        )
+        raise Refusal.of(:portions_out_of_range, at: "/servings")
       end
     end
   end

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../parting"
 require_relative "../../core/portioning/split"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -32,12 +33,7 @@ module NutShelf
           size: input[:size]&.to_r
         )
       rescue ArgumentError => e
-        raise Invalid.new(
-          "#{e.message.capitalize}.",
-          code: "invalid",
-          pointer: "/size",
-          remedy: "Say how many portions, or how large one is."
-        )
+        raise Refusal.of(:portion_size, at: "/size", words: e.message.capitalize)
       end
 
       def portion(made, lot, portions, input)

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../parting"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -36,13 +37,7 @@ module NutShelf
       end
 
       def checked(lot, input)
-        if input[:how] == "ripened" && lot.situation != "ripening"
-          raise Conflict.new(
-            "It did not come in unripe.",
-            code: "not_ripening",
-            remedy: "Only what came in unripe can be found ripe."
-          )
-        end
+        raise Refusal.of(:not_unripe) if input[:how] == "ripened" && lot.situation != "ripening"
 
         Parting.amount(work, lot, input[:amount])
       end

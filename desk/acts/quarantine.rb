@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../at_risk"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -17,9 +18,7 @@ module NutShelf
         raise Store::Missing, "There is no such stack here." if missing.any?
 
         fresh = lots.values.reject(&:quarantined)
-        if fresh.empty?
-          raise Conflict.new("It is set apart already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:quarantined_already) if fresh.empty?
 
         apart = entry("quarantine", "Set apart as not to eat: #{named(fresh)}")
         fresh.each { |lot| apart.change(lot, "quarantined", { quarantined: true, quarantine_reason: words(input) }) }

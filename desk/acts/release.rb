@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -11,9 +12,7 @@ module NutShelf
       # @param input [Hash] :reservation_id
       def perform(input)
         held = house.records.lock("reservation", input[:reservation_id])
-        if held.archived_at
-          raise Conflict.new("It is released already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:released_already) if held.archived_at
 
         lot = house.lots.one(held.lot_id)
         released = entry("release",

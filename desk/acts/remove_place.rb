@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -15,13 +16,7 @@ module NutShelf
         place = house.records.lock("place", input[:place_id])
         inner = house.places.within(place.id)
         full = house.lots.stacks_by_place.slice(*inner).values.sum.positive? || inner.size > 1
-        if full || place.archived_at
-          raise Conflict.new(
-            "Something stands there still.",
-            code: "depended_on",
-            remedy: "Move or use up what there is first."
-          )
-        end
+        raise Refusal.of(:place_in_use) if full || place.archived_at
 
         removed = entry("remove_place", "Took away the place #{place.name}")
         removed.alter("place", place, { archived_at: Time.now.utc.iso8601 })

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../new_stack"
 require_relative "../../core/counting/difference"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -14,12 +15,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         delta = input[:amount] ? input[:amount].to_r - lot.on_hand : 0r
-        unless input[:amount].to_r.between?(0, NewStack::MAX)
-          raise Invalid.new(
-            "An amount cannot be below zero, nor more than a house can hold.", code: "invalid", pointer: "/amount",
-            remedy: "Say what is there."
-          )
-        end
+        raise Refusal.of(:amount_out_of_range, at: "/amount") unless input[:amount].to_r.between?(0, NewStack::MAX)
 
         seen =
           entry(

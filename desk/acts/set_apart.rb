@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../day"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -28,11 +29,7 @@ module NutShelf
       def refuse_unfit(lot)
         return unless lot.quarantined || lot.stopped
 
-        raise Conflict.new(
-          "It is not to eat, so there is nothing to keep for later.",
-          code: "not_fit",
-          remedy: "When in doubt, throw it out."
-        )
+        raise Refusal.of(:not_to_keep)
       end
 
       def amount(lot, text)
@@ -40,27 +37,23 @@ module NutShelf
         amount = text ? text.to_r : free
         return amount if amount.positive? && amount <= free
 
-        raise Conflict.new(
-          free.zero? ? "Nothing of it is free." : "Only #{work.part_words(lot, free)} of it is free.",
-          code: "not_enough",
-          remedy: "Set less apart, or release what is set apart already."
-        )
+        raise Refusal.of(:nothing_free) if free.zero?
+
+        raise Refusal.of(:only_free, left: work.part_words(lot, free))
       end
 
       def day(text)
         day = Day.read(:until, text)
         return day if day.nil? || day >= work.today
 
-        raise Invalid.new("#{day} has passed.", code: "invalid", pointer: "/until", remedy: "Say today or a later day.")
+        raise Refusal.of(:day_passed, at: "/until", day: day)
       end
 
       def holder(text)
         holder = text.to_s.strip
         return holder unless holder.empty?
 
-        raise Invalid.new(
-          "It does not say what it is for.", code: "invalid", pointer: "/for", remedy: "Name a person, a box or a trip."
-        )
+        raise Refusal.of(:for_nobody, at: "/for")
       end
     end
   end

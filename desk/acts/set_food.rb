@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -20,14 +21,9 @@ module NutShelf
             .slice(*FIELDS)
             .transform_values { |text| text&.to_r }
             .reject { |name, value| food.public_send(name) == value }
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
         if changes.slice(:g_per_ml, :g_per_piece).values.compact.any? { |value| !value.positive? }
-          raise Invalid.new(
-            "A weight must be above zero.", code: "invalid", pointer: "/g_per_ml",
-            remedy: "Weigh it and say how many grams."
-          )
+          raise Refusal.of(:weight_not_above_zero, at: "/g_per_ml")
         end
 
         set = entry("set_food", "Own figures for #{food.name}")

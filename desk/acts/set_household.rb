@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../redate_stacks"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -23,9 +24,7 @@ module NutShelf
         changes = input.slice(*COLUMNS).reject { |name, value| row.public_send(name) == value }
         settings = row.settings.merge((input[:settings] || {}).transform_keys(&:to_s).slice(*SETTINGS))
         changes[:settings] = settings unless settings == row.settings
-        if changes.empty?
-          raise Conflict.new("That is what it says already.", code: "nothing_changed", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:says_that_already) if changes.empty?
 
         keep_currency if changes.key?(:currency)
         windows(settings)
@@ -46,22 +45,14 @@ module NutShelf
       def keep_currency
         return if house.packs.no_price?
 
-        raise Conflict.new(
-          "Prices are stored in #{work.household.currency} already.",
-          code: "priced",
-          pointer: "/currency",
-          remedy: "The currency stays; a new household can have another."
-        )
+        raise Refusal.of(:currency_stays, at: "/currency", currency: work.household.currency)
       end
 
       def windows(settings)
         front = settings.fetch("front_days", 7)
         return if front < settings.fetch("soon_days", 30)
 
-        raise Invalid.new(
-          "\"Eat this week\" must end before \"soon\" does.", code: "invalid", pointer: "/settings/front_days",
-          remedy: "Make the first window the shorter one."
-        )
+        raise Refusal.of(:windows_crossed, at: "/settings/front_days")
       end
     end
   end

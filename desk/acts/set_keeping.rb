@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../redate_stacks"
 require_relative "../../core/dating/own_time"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -53,17 +54,14 @@ module NutShelf
       end
 
       def refuse_unsafe(food, row)
-        refuse("/low", "The short time is longer than the long one.", "Swap them.") if row.low > row.high
-        breach = Core::OwnTime.breach(work.services.catalog, food, row) or return
-        refuse(
-          breach.limit ? "/high" : "/place",
-          "#{food.name}: #{breach.words}",
-          breach.limit ? "Say #{Core::Words.days(breach.limit)} at most." : "Keep it elsewhere."
-        )
-      end
+        raise Refusal.of(:times_crossed, at: "/low") if row.low > row.high
 
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+        breach = Core::OwnTime.breach(work.services.catalog, food, row) or return
+        words = breach.words
+        raise Refusal.of(:keeps_elsewhere, at: "/place", food: food.name, words: words) unless breach.limit
+
+        most = Core::Words.days(breach.limit)
+        raise Refusal.of(:keeps_too_long, at: "/high", food: food.name, words: words, most: most)
       end
     end
   end

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../taking"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -26,13 +27,9 @@ module NutShelf
             lot.open ? lot.on_hand : lot.one_pack
           end
         return amount if amount.positive?
-        if text.nil?
-          raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Somebody took the last one.")
-        end
+        raise Refusal.of(:nothing_left) if text.nil?
 
-        raise Invalid.new(
-          "The amount must be above zero.", code: "invalid", pointer: "/amount", remedy: "Say how much was taken."
-        )
+        raise Refusal.of(:taken_not_above_zero, at: "/amount")
       end
 
       def name(lot) = lot.name(work.food(lot.food_id))

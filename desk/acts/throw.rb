@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../taking"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -18,9 +19,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = input[:amount] ? work.still_there(lot, input[:amount].to_r) : lot.on_hand
-        unless amount.positive?
-          raise Conflict.new("Nothing of it is left.", code: "not_enough", remedy: "Look at the shelf again.")
-        end
+        raise Refusal.of(:nothing_left) unless amount.positive?
 
         thrown =
           entry(

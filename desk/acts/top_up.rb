@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../fit"
 require_relative "../taking"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -13,12 +14,7 @@ module NutShelf
 
       # @param input [Hash] :lot_id the jar, :from_lot_id, :amount in base units or nil for one pack
       def perform(input)
-        if input[:lot_id] == input[:from_lot_id]
-          raise Invalid.new(
-            "A jar cannot be topped up from itself.", code: "invalid", pointer: "/from_lot_id",
-            remedy: "Choose another stack."
-          )
-        end
+        raise Refusal.of(:jar_into_itself, at: "/from_lot_id") if input[:lot_id] == input[:from_lot_id]
 
         lots = house.lots.lock([input[:lot_id], input[:from_lot_id]])
         jar, source =
@@ -46,11 +42,7 @@ module NutShelf
           return
         end
 
-        raise Conflict.new(
-          "Only the same food goes into an open jar or tub.",
-          code: "not_same_food",
-          remedy: "Decant it into a jar of its own."
-        )
+        raise Refusal.of(:other_food_in_jar)
       end
 
       def check_fit(jar, source)
@@ -66,11 +58,7 @@ module NutShelf
         limit = source.open ? source.on_hand : pack
         return amount if amount.positive? && amount <= limit
 
-        raise Conflict.new(
-          "That is more than one pack holds.",
-          code: "not_enough",
-          remedy: "Pour one pack after the other."
-        )
+        raise Refusal.of(:more_than_a_pack)
       end
 
       # A sealed pack is opened first, so that its own opened date is what the jar takes over.

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../redate_stacks"
 require_relative "../sound"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -36,23 +37,11 @@ module NutShelf
       end
 
       def refuse(act)
-        if act.undoes_act_id
-          raise Conflict.new(
-            "An undo is not undone; do the thing again instead.",
-            code: "not_undoable",
-            remedy: "Do it again."
-          )
-        end
-        if house.ledger.undone?(act.id)
-          raise Conflict.new("That was undone already.", code: "already_undone", remedy: "Nothing to do.")
-        end
+        raise Refusal.of(:undo_of_undo) if act.undoes_act_id
+        raise Refusal.of(:undone_already) if house.ledger.undone?(act.id)
         return if work.caller.keeper? || act.role == "helper"
 
-        raise Forbidden.new(
-          "A keeper did that.",
-          code: "keeper_only",
-          remedy: "Ask a keeper of the household to take it back."
-        )
+        raise Refusal.of(:keeper_did_that)
       end
 
       # Later acts stand in the way when they build on a stack this act made or changed; a stack it only
@@ -63,17 +52,7 @@ module NutShelf
         return if later.empty?
 
         latest = later.max_by(&:id)
-        raise Conflict.new(
-          "Later: #{latest.summary}. That has to be undone first.",
-          code: "depended_on",
-          act_id: latest.id,
-          remedy:
-            if act.kind == "cook"
-              "Undo that first, or correct the stacks by hand: take or throw what is left."
-            else
-              "Undo that first."
-            end
-        )
+        raise Refusal.of(act.kind == "cook" ? :cooked_since : :done_since, later: latest.summary, act_id: latest.id)
       end
 
       def shaped
@@ -133,11 +112,7 @@ module NutShelf
         return house.records.retire(event.record, event.record_id) unless gone
         return if gone.archive(event.record_id) || act.subject_id != event.record_id
 
-        raise Conflict.new(
-          "Something stands there or is kept of it.",
-          code: "depended_on",
-          remedy: "Move or use up what there is first."
-        )
+        raise Refusal.of(:still_used)
       end
 
       def noted(undo, event, before)

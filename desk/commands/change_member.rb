@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../command"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -16,13 +17,7 @@ module NutShelf
         member = members.find { |row| row.account_id == input[:account_id] } or
           raise Store::Missing, "There is no such member here."
         last = member.role == "keeper" && input[:role] != "keeper" && members.one? { |row| row.role == "keeper" }
-        if last
-          raise Conflict.new(
-            "#{member.name} is the only keeper.",
-            code: "last_keeper",
-            remedy: "Make somebody else a keeper first."
-          )
-        end
+        raise Refusal.of(:only_keeper, person: member.name) if last
 
         input[:role] ? house.access.set_role(member.account_id, input[:role]) : house.access.leave(member.account_id)
         { account_id: member.account_id }

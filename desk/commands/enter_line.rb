@@ -2,6 +2,7 @@
 
 require_relative "../command"
 require_relative "../counting"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -23,22 +24,15 @@ module NutShelf
         count = house.counts.hold(id)
         return count if count.status == "open"
 
-        raise Conflict.new(
-          "That count is #{count.status == "finished" ? "finished" : "thrown away"} already.",
-          code: "count_closed",
-          remedy: "Start another."
-        )
+        raise Refusal.of(count.status == "finished" ? :count_finished : :count_thrown_away)
       end
 
       def unexpected(count, draft)
         stack = NewStack.new(work, draft, acquired: false)
         unless @counting.place_ids.include?(draft[:place_id])
-          refuse(
-            "/draft/place_id",
-            "That place is not part of this count.",
-            "Choose the place being counted, or one within it."
-          )
+          raise Refusal.of(:place_outside_count, at: "/draft/place_id")
         end
+
         house.counts.enter(
           count_id: count.id,
           account_id: work.caller.account_id,
@@ -50,9 +44,8 @@ module NutShelf
 
       def expected(count, input)
         lot = house.lots.one(input[:lot_id])
-        unless @counting.place_ids.include?(lot.place_id)
-          refuse("/lot_id", "That stack does not stand here.", "Enter it as something that was not expected.")
-        end
+        raise Refusal.of(:stack_not_here, at: "/lot_id") unless @counting.place_ids.include?(lot.place_id)
+
         found = found(lot, input)
         house.counts.enter(count_id: count.id, account_id: work.caller.account_id, lot_id: lot.id, **found)
       end
@@ -66,7 +59,7 @@ module NutShelf
         when "level"
           {
             found: "level",
-            level: input[:level] || refuse("/level", "There is no level in it.", "Say plenty, half, low or out.")
+            level: input[:level] || raise(Refusal.of(:level_missing, at: "/level"))
           }
         else
           amount = amount(lot, input)
@@ -85,17 +78,10 @@ module NutShelf
           else
             input[:amount]&.to_r
           end
-        if amount.nil?
-          refuse("/amount", "It does not say how much was found.", "Give a number of packs, quarters or an amount.")
-        end
-        unless amount.between?(0, NewStack::MAX)
-          refuse("/amount", "An amount cannot be below zero, nor more than a house can hold.", "Say what is there.")
-        end
-        amount
-      end
+        raise Refusal.of(:amount_missing, at: "/amount") if amount.nil?
+        raise Refusal.of(:amount_out_of_range, at: "/amount") unless amount.between?(0, NewStack::MAX)
 
-      def refuse(pointer, message, remedy)
-        raise(Invalid.new(message, code: "invalid", pointer: pointer, remedy: remedy))
+        amount
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../command"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -12,13 +13,7 @@ module NutShelf
       def perform(input)
         own = house.access.feeds.find { |row| row.id == input[:feed_id] }
         raise Store::Missing, "There is no such feed here." unless own
-        unless work.caller.keeper? || own.account_id == work.caller.account_id
-          raise Forbidden.new(
-            "That is somebody else's feed.",
-            code: "keeper_only",
-            remedy: "Ask a keeper of the household."
-          )
-        end
+        raise Refusal.of(:others_feed) unless work.caller.keeper? || own.account_id == work.caller.account_id
 
         house.access.revoke_feeds(input[:feed_id])
         { feed_id: input[:feed_id] }

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../command"
+require_relative "../refusal"
 
 module NutShelf
   module Desk
@@ -17,15 +18,10 @@ module NutShelf
               house.places.within(place.id).include?(count.place_id)
           end
         if around
-          raise Conflict.new(
-            "#{around.person} is counting #{work.place(around.place_id).name} already.",
-            code: "counting_already",
-            remedy: "Go on with that count together, or finish it first.",
-            current: {
-              count_id: around.id.to_s
-            }
-          )
+          raise Refusal.of(:counting_already, person: around.person, place: work.place(around.place_id).name,
+            current: { count_id: around.id.to_s })
         end
+
         { count_id: house.counts.add(place_id: place.id, account_id: work.caller.account_id) }
       end
     end

@@ -1,4 +1,5 @@
 import type { Envelope } from "./envelope";
+import { refusalWords } from "../words/refusals";
 import type { ProblemDocument } from "./types";
 
 /** A refusal by the server, in its own words, or a plain "away" when nothing answered. */
@@ -65,7 +66,7 @@ function parsed(text: string): unknown {
 async function answer<T>(response: Response): Promise<T> {
   const body = parsed(await response.text());
   if (response.ok && body !== undefined) return body as T;
-  if (isProblem(body)) throw new Problem(body);
+  if (isProblem(body)) throw new Problem(refusalWords(body));
   if ([502, 503, 504].includes(response.status)) throw new Problem({ ...AWAY, status: response.status });
   const said =
     typeof body === "object" && body !== null && "error" in body ? { title: String(body.error), remedy: null } : {};
