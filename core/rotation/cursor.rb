@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "daily_use"
+require_relative "habits"
 require_relative "order"
 require_relative "../value"
 
@@ -12,20 +14,36 @@ module NutShelf
     # A draw for one recipe line: picks in grams, what is missing in grams, what the picks are worth. Frozen.
     Draw = Value.of(:food_key, :picks, :missing, :value_minor)
 
+    # What stands there still of a stack, or of a pack opened from it: grams, and the last day it may be eaten. Frozen.
+    Left = Value.of(:stack, :amount, :last_on)
+
+    # When something is first short, how much the first who wants it lacks, and how much is short in all; grams. Frozen.
+    Short = Value.of(:on, :amount, :total)
+
     # Draws a shelf down for one question, in the order of the days. The only thing about a shelf that changes: whoever
     # asks makes one, and a copy where two answers start from the same point. Of sealed packs whole ones go first, then
-    # one is opened; what remains of it stands in the row again, by the date it has once opened.
+    # one is opened; what remains of it stands in the row again, by the date it has once opened. What a household uses
+    # besides, day by day, goes before whatever is asked about a later day.
     class Cursor
+      include DailyUse
+
       # @param shelf [Shelf]
       # @param allow_look [Boolean]
       # @param strict [Boolean]
-      def initialize(shelf, allow_look:, strict:)
+      # @param habits [Habits] what is used besides
+      def initialize(shelf, allow_look:, strict:, habits: Habits::NONE)
         @shelf = shelf
         @allow_look = allow_look
         @strict = strict
+        @habits = habits
         @taken = {}.compare_by_identity
         @rows = {}
         @opened = {}
+        @reached = {}
+        @shorts = {}
+        @fronts = {}
+        @coming = {}
+        @lost = {}
       end
 
       # @return [Hash{String=>Food}] by key
@@ -44,22 +62,48 @@ module NutShelf
       # @param on [Date]
       # @return [Draw]
       def draw(key, grams, on)
-        wanted = grams
+        reach(key, on)
         picks = []
-        row(key).each do |stack|
-          break unless wanted.positive?
-          next unless (there = available(stack)).positive? && good?(stack, on)
+        missing = take_from(key, grams, on) { |stack, amount, opens| picks << pick(stack, amount, opens, on) }
+        Draw.new(food_key: key, picks: picks.freeze, missing: missing, value_minor: picks.sum { |pick| worth(pick) })
+      end
 
-          picks << take(stack, [there, wanted].min, there, on)
-          wanted -= picks.last.amount
-        end
-        Draw.new(food_key: key, picks: picks.freeze, missing: wanted, value_minor: picks.sum { |pick| worth(pick) })
+      # What will come: bought, harvested, left over from a meal. It stands in the row from the day it comes.
+      # @param stack [Stack] ready on that day
+      def bring(stack)
+        @coming.delete(stack.food_key)
+        file(stack.food_key, stack)
+      end
+
+      # Uses what is used besides the draws up to a day, that day not yet.
+      # @param key [String] of a food
+      # @param on [Date]
+      def reach(key, on)
+        daily = @habits.daily(key) or return
+        from = @reached.fetch(key, @habits.from)
+        return unless from < on
+
+        @reached[key] = on
+        use(key, daily, from, on)
+      end
+
+      # @return [Hash{String=>Short}] what was wanted and not there so far, by food
+      attr_reader :shorts
+
+      # @param key [String]
+      # @param to [Date]
+      # @return [Array<Left>] every stack and rest of it after what is used before that day, front first
+      def leaves(key, to)
+        reach(key, to)
+        there = row(key).map { |stack| Left.new(stack: stack, amount: available(stack), last_on: last_day(stack)) }
+        there + @lost.fetch(key, [])
       end
 
       # @param key [String]
       # @param on [Date]
       # @return [Rational] grams of it that may be used that day
       def left(key, on)
+        reach(key, on)
         row(key).sum(0r) { |stack| good?(stack, on) ? available(stack) : 0r }
       end
 
@@ -68,6 +112,7 @@ module NutShelf
       # @param days [Integer]
       # @return [Rational] grams of it that may be used without a look and turn within so many days
       def turning(key, on, days)
+        reach(key, on)
         row(key).sum(0r) { |stack| turning?(stack, on, on + days) ? available(stack) : 0r }
       end
 
@@ -86,6 +131,43 @@ module NutShelf
         @taken = @taken.dup
         @rows = @rows.dup
         @opened = @opened.transform_values(&:dup)
+        @reached = @reached.dup
+        @shorts = @shorts.dup
+        @fronts = @fronts.dup
+        @coming = @coming.dup
+        @lost = @lost.transform_values(&:dup)
+      end
+
+      # @yield [stack, grams, whether a pack is opened for it]
+      # @return [Rational] grams that are not there
+      def take_from(key, grams, on)
+        wanted = grams
+        row = row(key)
+        @fronts.fetch(key, 0).upto(row.size - 1) do |index|
+          stack = row[index]
+          next unless drawable?(stack, on)
+
+          there = available(stack)
+          amount = [there, wanted].min
+          opens = take(stack, amount, there, on)
+          yield(stack, amount, opens) if block_given?
+          wanted -= amount
+          return wanted unless wanted.positive?
+        end
+        lack(key, on, wanted) if wanted.positive?
+        wanted
+      end
+
+      def lack(key, on, amount, days = 1)
+        first = @shorts[key] || Short.new(on: on, amount: amount, total: 0r)
+        @shorts[key] = first.with(total: first.total + (amount * days))
+      end
+
+      # @return [Date, nil] the last day it may be eaten by these rules
+      def last_day(stack)
+        last = stack.until_on(strict: @strict)
+        last = [last, stack.look_until].max if last && @allow_look && !@strict && stack.look_until
+        [last, stack.safety_until].compact.min
       end
 
       # What was opened since somebody last asked is filed only now: most questions never ask again.
@@ -94,6 +176,8 @@ module NutShelf
         @rows[key] || @shelf.of(key, strict: @strict)
       end
 
+      def drawable?(stack, on) = available(stack).positive? && good?(stack, on)
+
       def good?(stack, on) = stack.eligible?(on, allow_look: @allow_look, strict: @strict)
 
       def turning?(stack, on, last)
@@ -101,12 +185,17 @@ module NutShelf
         !until_on.nil? && until_on <= last && stack.eligible?(on, strict: @strict)
       end
 
-      def take(stack, amount, there, on)
-        gone(stack, amount)
-        opens = stack.sealed_packs? && (amount / stack.pack).denominator != 1
-        keep_rest(stack, amount, there, on) if opens
+      def pick(stack, amount, opens, on)
         until_on = stack.until_on(strict: @strict)
         Pick.new(stack: stack, amount: amount, opens: opens, look: !until_on.nil? && until_on < on)
+      end
+
+      # @return [Boolean] whether a pack is opened for it
+      def take(stack, amount, there, on)
+        gone(stack, amount)
+        opens = stack.sealed_packs? && (amount % stack.pack).positive?
+        keep_rest(stack, amount, there, on) if opens
+        opens
       end
 
       def gone(stack, amount) = @taken[stack] = @taken.fetch(stack, 0r) + amount
@@ -122,10 +211,10 @@ module NutShelf
       end
 
       def file(key, rest)
-        turn = Order.key(rest, strict: @strict)
+        turn = [Order.key(rest, strict: @strict), rest.id]
         row = row(key)
-        index = row.bsearch_index { |stack| Order.key(stack, strict: @strict) >= turn } || row.size
-        @rows[key] = row.dup.insert(index, rest)
+        index = row.bsearch_index { |stack| ([Order.key(stack, strict: @strict), stack.id] <=> turn) >= 0 } || row.size
+        @rows[key] = row.dup.insert([index, @fronts.fetch(key, 0)].max, rest)
       end
     end
   end

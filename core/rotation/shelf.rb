@@ -76,8 +76,11 @@ module NutShelf
 
       # @param allow_look [Boolean] whether tins past their best-before may be planned, with a look
       # @param strict [Boolean] whether somebody goes by the date
+      # @param habits [Habits] what is used besides what is drawn
       # @return [Cursor] to draw it down with, for one question
-      def cursor(allow_look: true, strict: false) = Cursor.new(self, allow_look: allow_look, strict: strict)
+      def cursor(allow_look: true, strict: false, habits: Habits::NONE)
+        Cursor.new(self, allow_look: allow_look, strict: strict, habits: habits)
+      end
 
       NOTHING = [].freeze
       private_constant :NOTHING

@@ -115,6 +115,20 @@ RSpec.describe NutShelf::Core::Shelf do
     expect(rest.(nil)).to have_attributes(usable_until: day("2027-03-01"), amount: 100, open: true, place: "shelf")
   end
 
+  it "gives what germs like no day once it is open where no rule keeps it, whoever eats it" do
+    mince = openings(fridge: nil).of(food("beef-mince"), :opened, place("cupboard"))
+    expect(mince).to have_attributes(days: 0, strict_days: 0, kind: :safety)
+  end
+
+  it "counts what is set apart in its place, and a place with half its range said as no way round" do
+    set_apart = place("cupboard").with(tier: "set_apart")
+    expect([set_apart.set_apart?, place("cupboard").set_apart?]).to eq([true, false])
+    expect([place("fridge", low_c: 4), place("fridge", high_c: 4),
+            place("fridge", low_c: 5, high_c: 4)].map(&:upside_down?))
+      .to eq([false, false, true])
+    expect([place("fridge", archived_at: Time.now), place("fridge")].map(&:gone?)).to eq([true, false])
+  end
+
   describe "a cursor" do
     def tins(id, until_on, packs, **facts)
       life =
