@@ -3,6 +3,7 @@
 require "spec_helper"
 require "json"
 require "open3"
+require "tmpdir"
 require_relative "day_by_day"
 require_relative "../../../exchange/forecast_file"
 

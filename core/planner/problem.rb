@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module NutShelf
+  module Core
+    # Filling meals from what is there, as a problem of money: which dish in which slot, which of them cook for a later
+    # one. Read this file first, then Tables (the problem in whole numbers), State (a plan and what it costs), Scan (the
+    # best dish for one slot), Moves and Search (how a plan gets better), Scorer (what a plan costs, plainly).
+    module Planner
+      # What counts how much, in coins: `days`, `grace_days` (what turns so many days after the last still counts as
+      # lost), `waste_weight` (a coin of food lost counts so many), `stock_value` (what a coin of stock used costs: 0
+      # eats the shelf down, 1 keeps it), `rep_window_days` and `rep_cost` (the same dish within so many days),
+      # `protein_cost`, `starch_cost` (the same kind on two days running), `liking_weight` (a coin and eater),
+      # `minute_cost`, `leftover_cost` and `leftover_like` (a meal of leftovers), `skip_cost_per_eater` (nothing
+      # planned), `change_cost` (another dish than the one that stands there now). Rational. Frozen.
+      Params =
+        Value.of(
+          :days, :grace_days, :waste_weight, :stock_value, :rep_window_days, :rep_cost, :protein_cost, :starch_cost,
+          :liking_weight, :minute_cost, :leftover_cost, :leftover_like, :skip_cost_per_eater, change_cost: 0r
+        )
+
+      # A stack as the planner sees it: base units, the last day it may be eaten (0: the first day), coins a unit.
+      Lot = Value.of(:quantity, :last_good, :unit_cost)
+
+      # `price` in coins a base unit; `lots` in the order they are drawn.
+      Food = Value.of(:price, lots: [].freeze)
+
+      # Another food in a line: by its place among the foods, how much of it for one of the first, coins a serving.
+      Substitute = Value.of(:food, :ratio, :cost)
+
+      # A line of a dish: base units a serving; `omit_cost` in coins a serving where it may be left out, else nil.
+      Line = Value.of(:food, :quantity, :omit_cost, substitutes: [].freeze)
+
+      # `liking` 0 to 1; `protein` and `starch`: kinds by name, nil where there is none. `keeps_days`: 0 where it is not
+      # for later.
+      Dish = Value.of(:minutes, :keeps_days, :liking, :protein, :starch, gear: [].freeze, meals: [].freeze,
+        lines: [].freeze)
+
+      # A meal to fill, in the order of time. `eaters` in servings. `pin`: the dish by its place, whatever minutes and
+      # gear say; `leftovers_from`: the slot whose leftovers it must be; `skip`: nothing is wanted; `only`: the dishes
+      # its eaters may have, nil for all; `now`: the dish that stands there, where a change costs. Frozen.
+      Slot =
+        Value.of(:day, :meal, :eaters, :max_minutes, :pin, :leftovers_from, :only, :now, gear: [].freeze, skip: false,
+          allow_leftovers: true)
+
+      # A dish that was cooked before the first day (`day` below 0).
+      Cooked = Value.of(:day, :dish)
+
+      # All of it. Frozen.
+      Problem = Value.of(:params, :foods, :dishes, :slots, history: [].freeze)
+
+      # What fills a slot: `kind` "cook", "leftovers" or "skip"; `choices`: line to option, 0 the food itself, 1 the
+      # first substitute, -1 left out; lines not named have the food itself. Frozen.
+      Meal = Value.of(:slot, :kind, :dish, :from, choices: {}.freeze)
+    end
+  end
+end
