@@ -44,7 +44,7 @@ module PlannerBench
 
   def fill(workers, problem, key, seconds)
     shared = NutShelf::Core::Work::Shared.new(key: key, value: problem)
-    NutShelf::Desk::Race.new(workers, shared).run(Planner::Filling.new(seconds: seconds))
+    NutShelf::Desk::Race.new(workers, shared).run(NutShelf::Desk::Filling.new(seconds: seconds))
   end
 
   def measure(workers, found, name, problem)
@@ -101,7 +101,7 @@ module PlannerBench
       pinned = pinned(problem, plan, Random.new(name.sum))
       shy = pinned.with(params: pinned.params.with(change_cost: 3/10r), slots: standing(pinned.slots, plan))
       shared = NutShelf::Core::Work::Shared.new(key: [name, :shy], value: shy)
-      again = NutShelf::Desk::Race.new(workers, shared).run(Planner::Filling.new(seconds: 0.3, from: plan)).plan
+      again = NutShelf::Desk::Race.new(workers, shared).run(NutShelf::Desk::Filling.new(seconds: 0.3, from: plan)).plan
       scorer = Planner::Scorer.new(pinned)
       ours, scratch = [again, fill(workers, pinned, [name, :pinned], 3.0).plan].map { |one| scorer.cost(one).to_f }
       changed = again.each_index.count { |slot| content(again, slot) != content(plan, slot) }

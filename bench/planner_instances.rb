@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../core/planner/filling"
+require_relative "../desk/filling"
 
 # Problems nobody tuned the planner for, made by a seeded generator: weeks of dinners, fortnights of lunches and
 # dinners, months. The best known of one is what a long search of four seeds finds.
@@ -25,7 +25,9 @@ module PlannerInstances
   # @return [Float] coins
   def best(name, problem)
     seconds = name.start_with?("small") ? 6 : 15
-    [11, 12, 13, 14].map { |seed| Planner::Filling.new(seed: seed, seconds: seconds).call(problem).cost }.min.to_f
+    [11, 12, 13, 14].map do |seed|
+      NutShelf::Desk::Filling.new(seed: seed, seconds: seconds).call(problem).cost
+    end.min.to_f
   end
 
   def problem(chance, days, meals, dishes, lots)

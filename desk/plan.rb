@@ -76,7 +76,7 @@ module NutShelf
             .house
             .meals
             .between(@work.today - HORIZON, @work.today + HORIZON)
-            .select { |row| row.status == "planned" }
+            .select { |row| row.status == "planned" && row.kind == "cook" }
             .map { |row| value(row) }
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require_relative "../core/planner/filling"
 require_relative "../core/work"
+require_relative "filling"
 
 module NutShelf
   module Desk
@@ -20,10 +20,10 @@ module NutShelf
         @lock = Mutex.new
       end
 
-      # @param filling [Core::Planner::Filling] for the first seed
+      # @param filling [Filling] for the first seed
       # @param cancel [#call, nil] asked now and again whether to stop
-      # @yieldparam [Core::Planner::Filled] every one that is better than those before
-      # @return [Core::Planner::Filled] the best there is, also when a worker died on the way
+      # @yieldparam [Filled] every one that is better than those before
+      # @return [Filled] the best there is, also when a worker died on the way
       # @raise [Core::Work::Undone] where nobody found any
       def run(filling, cancel: nil, &told)
         seeds = @work.elsewhere? ? SEEDS : SEEDS.first(1)

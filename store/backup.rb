@@ -16,11 +16,12 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 6
+      VERSION = 7
       # In the order they can be written back.
       TABLES = %i[
         people places place_photos foods packs pack_barcodes keeping_rules containers lots reservations acts movements
-        lot_events lot_sources price_observations recipes recipe_lines recipe_substitutes meals counts count_lines
+        lot_events lot_sources price_observations recipes recipe_lines recipe_substitutes meals meal_slots
+        meal_patterns plan_spans counts count_lines
         care_rules record_events
       ].freeze
       DERIVED = {
@@ -29,7 +30,7 @@ module NutShelf
         households: [:dated_by, :raised_in, *Topics::ALL.map { |topic| Topics.column(topic) }]
       }.freeze
       # Rows that point into their own table are written without that, then completed.
-      OWN_KIND = { places: :parent_id, foods: :merged_into_id, recipes: :follows_id }.freeze
+      OWN_KIND = { places: :parent_id, foods: :merged_into_id, recipes: :follows_id, meals: :from_meal_id }.freeze
       KEYS = { pack_barcodes: [:code] }.freeze
 
       # The document is no backup, or of another make.

@@ -8,7 +8,7 @@ module NutShelf
     class Meals < Table
       ORDER = { "breakfast" => 0, "lunch" => 1, "dinner" => 2, "snack" => 3 }.freeze
 
-      # SELECT meals.*, recipes.name FROM meals JOIN recipes ... WHERE on_date BETWEEN ... AND status <> 'dropped'
+      # SELECT meals.*, recipes.name FROM meals LEFT JOIN recipes ... WHERE on_date BETWEEN ... AND status <> 'dropped'
       def between(from, to)
         listed
           .where(on_date: from..to)
@@ -16,6 +16,28 @@ module NutShelf
           .all
           .sort_by { |meal| [meal.on_date, ORDER.fetch(meal.meal), meal.id] }
       end
+
+      # What waits without a day.
+      # @return [Array<Rows::ListedMeal>]
+      # SELECT meals.*, recipes.name FROM meals LEFT JOIN recipes ... WHERE on_date IS NULL AND status = 'planned'
+      def pool = listed.where(on_date: nil, status: "planned").order(Sequel[:meals][:id]).all
+
+      # @param id [Integer] of a cook
+      # @return [Array<Rows::Meal>] meals of its leftovers that are not eaten yet
+      # SELECT * FROM meals WHERE household_id = 7 AND from_meal_id = 3 AND status = 'planned'
+      def fed_by(id) = rows(:meals).where(from_meal_id: id, status: "planned").order(:on_date, :id).all
+
+      # @return [Array<Rows::Slot>] what was said of single meals in these days
+      # SELECT * FROM meal_slots WHERE household_id = 7 AND on_date BETWEEN ... AND archived_at IS NULL
+      def slots(from, to) = rows(:meal_slots).where(on_date: from..to, archived_at: nil).order(:on_date, :id).all
+
+      # @return [Array<Rows::Pattern>] what is so every week
+      # SELECT * FROM meal_patterns WHERE household_id = 7 AND archived_at IS NULL
+      def patterns = rows(:meal_patterns).where(archived_at: nil).order(:weekday, :id).all
+
+      # @return [Array<Rows::Span>] the latest first
+      # SELECT * FROM plan_spans WHERE household_id = 7 AND archived_at IS NULL
+      def spans = rows(:plan_spans).where(archived_at: nil).reverse(:from_on, :id).all
 
       # @return [Rows::ListedMeal] with its dish's name and minutes
       # @raise [Missing]
@@ -25,7 +47,7 @@ module NutShelf
 
       def listed
         rows_as(rows(:meals), Rows::ListedMeal)
-          .join(:recipes, { household_id: Sequel[:meals][:household_id], id: Sequel[:meals][:recipe_id] })
+          .left_join(:recipes, { household_id: Sequel[:meals][:household_id], id: Sequel[:meals][:recipe_id] })
           .select_all(:meals)
           .select_append(
             Sequel[:recipes][:name].as(:recipe_name),

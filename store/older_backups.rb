@@ -51,11 +51,20 @@ module NutShelf
           "recipes" => {
             "version" => 1, "follows_id" => nil
           }
+        },
+        6 => {
+          "meals" => {
+            "choices" => {}, "from_meal_id" => nil, "kind" => "cook", "lot_id" => nil, "note" => "", "pinned" => false,
+            "version" => 1
+          }
         }
       }.freeze
 
       # What was told elsewhere before, see migration 015.
-      RETOLD = { 5 => ->(tables) { with_records_of_meals(tables) } }.freeze
+      RETOLD = {
+        5 => ->(tables) { with_records_of_meals(tables) },
+        6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } }
+      }.freeze
 
       # @param document [Hash] of any earlier version
       # @param version [Integer] the latest

@@ -13,7 +13,7 @@ module NutShelf
         "place" => :places, "person" => :people, "container" => :containers, "care" => :care_rules,
         "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
         "count_line" => :count_lines, "household" => :households, "meal" => :meals,
-        "reservation" => :reservations
+        "reservation" => :reservations, "slot" => :meal_slots, "pattern" => :meal_patterns, "span" => :plan_spans
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
@@ -64,7 +64,7 @@ module NutShelf
 
       private
 
-      def versioned?(kind) = !%w[count count_line keeping meal photo].include?(kind)
+      def versioned?(kind) = !%w[count count_line keeping photo].include?(kind)
 
       def scope(kind) = kind == "household" ? house : rows(TABLES.fetch(kind))
 

@@ -95,7 +95,28 @@ module NutShelf
       # With the key of its food.
       KeyedLine = Core::Value.of(*RecipeLine::FIELDS, :food_key)
       KeyedSubstitute = Core::Value.of(*Substitute::FIELDS, :food_key)
-      Meal = Core::Value.of(:id, :on_date, :meal, :recipe_id, :servings, :status)
+      # What fills a meal: "cook" a dish, "leftovers" of another meal, "kept" portions of a stack, "out", "whatever" is
+      # left. Without a day it waits in the pool. `pinned`: no filling changes it. `choices`: line to the food that
+      # stands in, nil where it is left out.
+      Meal =
+        Core::Value.of(
+          :id, :on_date, :meal, :recipe_id, :servings, :status, :from_meal_id, :lot_id, kind: "cook", pinned: false,
+          choices: {}.freeze, note: "", version: 1
+        )
+      # What a meal of a day is like. `eaters`: {"people" => ids, "guests" => [...]}, nil for everybody; `gear`: what
+      # is at hand, nil for all of it.
+      Slot =
+        Core::Value.of(
+          :id, :on_date, :meal, :evening, :minutes, :morning_minutes, :eaters, :gear, :note, :archived_at, :version
+        )
+      # The same for every such weekday, 0 for Sunday.
+      Pattern =
+        Core::Value.of(
+          :id, :name, :weekday, :meal, :evening, :minutes, :morning_minutes, :eaters, :gear, :note, :archived_at,
+          :version
+        )
+      # Days planned together: `trips` to the shops, `rules` of their own.
+      Span = Core::Value.of(:id, :name, :kind, :from_on, :to_on, :trips, :rules, :archived_at, :version)
       # With its dish.
       ListedMeal = Core::Value.of(*Meal::FIELDS, :recipe_name, :total_minutes, :active_minutes)
 
@@ -159,7 +180,8 @@ module NutShelf
         recipe_substitutes: Substitute,
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
-        reservations: Reservation, stored_requests: Request, device_readings: Reading, places: Core::Place
+        reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
+        stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 
       # @param made [Class] of values

@@ -7,7 +7,9 @@ module NutShelf
     module Topics
       TABLES = {
         stock: %i[lots movements price_observations reservations],
-        plan: %i[recipes recipe_lines recipe_substitutes meals care_rules],
+        plan: %i[
+          recipes recipe_lines recipe_substitutes meals meal_slots meal_patterns plan_spans care_rules
+        ],
         people: %i[people], counts: %i[counts count_lines],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
       }.freeze

@@ -43,11 +43,14 @@ module NutShelf
         # Searches, and yields every better plan it has when somebody may want one.
         # @param seconds [Float, nil] by the clock
         # @param moves [Integer, nil] how many moves, whatever the clock says
+        # @param clock [#call] seconds that pass, for what goes by the clock
         # @param every [Float] seconds between two plans that are told
         # @yield [Array<Meal>, Rational] the best plan so far and what it costs in coins
         # @return [Array<Meal>]
-        def run(seconds: nil, moves: nil, every: 0.1, &told)
+        def run(seconds: nil, moves: nil, clock: -> { 0.0 }, every: 0.1, &told)
           return plan if @free.empty?
+
+          @clock = clock
 
           @seconds = [seconds || (moves / 5000.0), 0.001].max
           _, hot, cold = @from ? MILD : HEAT.find { |limit, *| @seconds <= limit }
@@ -129,7 +132,7 @@ module NutShelf
 
         def share = @budget ? @tried.to_f / @budget : (now - @began) / @seconds
 
-        def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        def now = @clock.call
 
         def warm(share)
           @temperature = @hot * ((@cold / @hot)**share)
