@@ -7,6 +7,7 @@ require_relative "../core/planning/proposal"
 require_relative "../core/planning/ranking"
 require_relative "../core/work"
 require_relative "../core/value"
+require_relative "slots"
 
 module NutShelf
   module Desk
@@ -33,7 +34,10 @@ module NutShelf
       # @return [Rational] usual portions at a meal
       def servings = @servings ||= @work.house.household.portions
 
-      # Everybody who eats here sits at every meal.
+      # @return [Slots] what the meals of the days are like
+      def slots = @slots ||= Slots.new(@work)
+
+      # Everybody who eats here: for a dish that stands on no day yet.
       # @return [Core::Diet]
       def diet
         @diet ||=
@@ -72,12 +76,7 @@ module NutShelf
       # @return [Array<Core::MissingList::Planned>]
       def planned
         @planned ||=
-          @work
-            .house
-            .meals
-            .between(@work.today - HORIZON, @work.today + HORIZON)
-            .select { |row| row.status == "planned" && row.kind == "cook" }
-            .map { |row| value(row) }
+          rows.select { |row| row.status == "planned" && row.kind == "cook" }.map { |row| value(row) }
       end
 
       # @return [Array<Core::MissingList::Planned>] of today and later
@@ -151,6 +150,10 @@ module NutShelf
       # @return [Integer, nil] days to its last good one
       def days_left(stack) = stack.usable_until && (stack.usable_until - @work.today).to_i
 
+      # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
+      # @return [Boolean]
+      def looks? = !strict? && @work.household.settings.fetch("plan_looks", true)
+
       private
 
       def worked_out(on)
@@ -176,29 +179,38 @@ module NutShelf
       # Somebody who goes by the date sits at every meal, so all of it goes by the date.
       def strict? = @work.policy.by_the_date? || @work.strict_eaters?
 
-      # "Plan what must be looked at" is on unless the household switched it off, or somebody goes by the date.
-      def looks? = !strict? && @work.household.settings.fetch("plan_looks", true)
-
+      # What is eaten of it later is cooked with it.
       def value(row)
         Core::MissingList::Planned.new(
           id: row.id,
           on: row.on_date,
+          turn: Slots::ORDER.index(row.meal),
           recipe: recipes.fetch(row.recipe_id),
-          servings: row.servings
+          servings: row.servings + later_servings.fetch(row.id, 0r),
+          diet: slots.of(row.on_date, row.meal).diet,
+          choices: row.choices
         )
       end
+
+      def later_servings
+        @later_servings ||=
+          rows
+            .select { |row| row.status == "planned" && row.kind == "leftovers" }
+            .group_by(&:from_meal_id)
+            .transform_values { |list| list.sum(0r, &:servings) }
+      end
+
+      def rows = @rows ||= @work.house.meals.between(@work.today - HORIZON, @work.today + HORIZON)
 
       def overdue?(meal) = meal.on < @work.today
 
       # A meal outside the span draws on what the span leaves.
       def later(row)
-        day = [row.on_date, @work.today].max
+        day = [row.on_date || @work.today, @work.today].max
+        table = row.on_date ? slots.of(row.on_date, row.meal).diet : diet
         Core::Dish.plan(
-          recipes.fetch(row.recipe_id),
-          servings: row.servings,
-          cursor: left.dup,
-          on: day,
-          diet: diet
+          recipes.fetch(row.recipe_id), servings: row.servings, cursor: left.dup, on: day, diet: table,
+          choices: row.choices
         )
       end
     end

@@ -9,8 +9,9 @@ module NutShelf
     # What the meals of the coming days ask for and the shelf does not have. Meals draw on one shelf in
     # the order of their days, so that no tin is promised twice.
     module MissingList
-      # A planned meal: `id`, `on`, `recipe`, `servings`. Frozen.
-      Planned = Value.of(:id, :on, :recipe, :servings)
+      # A planned meal: `id`, `on`, its `turn` on the day, `recipe`, `servings` (with those that are eaten later),
+      # `diet` of those at the table (nil: of whoever is asked for), `choices` within the dish. Frozen.
+      Planned = Value.of(:id, :on, :recipe, :servings, :diet, turn: 0, choices: {}.freeze)
 
       # A food to buy: grams missing in all, grams on the shelf that day, and for which meals as
       # [{meal:, grams:}]; `pack` (a Quantity) and
@@ -39,10 +40,19 @@ module NutShelf
       def draw(meals, cursor:, diet: Diet.new)
         book = cursor.dup
         dishes =
-          meals.sort_by { |meal| [meal.on, meal.id] }.to_h do |meal|
-            [meal, Dish.plan(meal.recipe, servings: meal.servings, cursor: book, on: meal.on, diet: diet)]
-          end
+          meals.sort_by { |meal| [meal.on, meal.turn, meal.id] }.to_h { |meal| [meal, dish(meal, book, diet)] }
         [dishes, book]
+      end
+
+      # @param meal [Planned]
+      # @param cursor [Cursor] drawn down by this
+      # @param diet [Diet] of those who eat along where the meal says nothing
+      # @return [Dish] as that meal has it
+      def dish(meal, cursor, diet)
+        Dish.plan(
+          meal.recipe, servings: meal.servings, cursor: cursor, on: meal.on, diet: meal.diet || diet,
+          choices: meal.choices
+        )
       end
 
       # @return [Item] of one food: all that is missing of it, and what is there on the first meal's day

@@ -2,7 +2,6 @@
 
 require_relative "../buying/missing_list"
 require_relative "../planning/diet"
-require_relative "../planning/dish"
 require_relative "../rotation/habits"
 require_relative "../rotation/shelf"
 require_relative "../value"
@@ -64,13 +63,13 @@ module NutShelf
 
       # In the order of the days, and on one day the meals in their own order before what else is used.
       def draw(meals, uses, diet)
-        wanted = [*meals.sort_by { |meal| [meal.on, meal.id] }, *uses].each_with_index
+        wanted = [*meals.sort_by { |meal| [meal.on, meal.turn, meal.id] }, *uses].each_with_index
         wanted
           .sort_by { |one, index| [one.on, index] }
           .each_with_object({}) do |(one, _), dishes|
             next cursor.draw(one.food_key, one.amount, one.on) if one.is_a?(Use)
 
-            dishes[one.id] = Dish.plan(one.recipe, servings: one.servings, cursor: cursor, on: one.on, diet: diet)
+            dishes[one.id] = MissingList.dish(one, cursor, diet)
           end
       end
 

@@ -46,9 +46,7 @@ module NutShelf
           pinned = @slot.pin
           (pinned ? [pinned] : @tables.dishes.each_index.to_a).select do |dish|
             one = @tables.dishes[dish]
-            (pinned || fits?(one)) && [@slot, @later].compact.all? do |slot|
-              slot.only.nil? || slot.only.include?(dish)
-            end &&
+            (pinned || fits?(one)) && among?(@slot.only, dish) && among?(@later&.may, dish) &&
               (@later.nil? || keeps?(one))
           end
         end
@@ -62,6 +60,8 @@ module NutShelf
         def fits?(dish)
           dish.meals.include?(@slot.meal) && dish.minutes <= @slot.max_minutes && (dish.gear - @slot.gear).empty?
         end
+
+        def among?(list, dish) = list.nil? || list.include?(dish)
 
         def keeps?(dish) = dish.keeps_days.positive? && @later.day - @slot.day <= dish.keeps_days
 

@@ -39,10 +39,11 @@ module NutShelf
 
       # A meal to fill, in the order of time. `eaters` in servings. `pin`: the dish by its place, whatever minutes and
       # gear say; `leftovers_from`: the slot whose leftovers it must be; `skip`: nothing is wanted; `only`: the dishes
-      # its eaters may have, nil for all; `now`: the dish that stands there, where a change costs. Frozen.
+      # that may be cooked for it, `may`: those whose leftovers its eaters may have, nil for all; `now`: the dish that
+      # stands there, where a change costs. Frozen.
       Slot =
-        Value.of(:day, :meal, :eaters, :max_minutes, :pin, :leftovers_from, :only, :now, gear: [].freeze, skip: false,
-          allow_leftovers: true)
+        Value.of(:day, :meal, :eaters, :max_minutes, :pin, :leftovers_from, :only, :may, :now, gear: [].freeze,
+          skip: false, allow_leftovers: true)
 
       # A dish that was cooked before the first day (`day` below 0).
       Cooked = Value.of(:day, :dish)

@@ -170,8 +170,8 @@ module NutShelf
 
           dish = @tables.dishes[@state.dish[earlier]]
           days = @slots[slot].day - @slots[earlier].day
-          only = @slots[slot].only
-          dish.keeps_days > 0 && days <= dish.keeps_days && (only.nil? || only.include?(@state.dish[earlier]))
+          may = @slots[slot].may
+          dish.keeps_days > 0 && days <= dish.keeps_days && (may.nil? || may.include?(@state.dish[earlier]))
         end
 
         def consider(earlier, slot)

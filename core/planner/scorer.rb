@@ -69,7 +69,7 @@ module NutShelf
           cook = plan.fetch(meal.from)
           refuse(index, "no leftovers wanted") unless slot.allow_leftovers || slot.leftovers_from
           refuse(index, "leftovers of no cook") unless cook.kind == "cook" && meal.from < index
-          refuse(index, "not for its eaters") if slot.only && !slot.only.include?(cook.dish)
+          refuse(index, "not for its eaters") if slot.may && !slot.may.include?(cook.dish)
           days = slot.day - slots[meal.from].day
           refuse(index, "too old") unless dish(cook).keeps_days.positive? && days <= dish(cook).keeps_days
         end

@@ -18,10 +18,14 @@ module NutShelf
         # @param on [Date] day of the meal
         # @param front_days [Integer] stacks that turn within so many days count as rescued
         # @param diet [Diet] of those who eat along
+        # @param choices [Hash{String=>String, nil}] food of a line to the one that stands in, nil: left out
         # @return [Dish]
-        def self.plan(recipe, servings:, cursor:, on:, front_days: 7, diet: Diet.new)
-          lines =
-            DishDraw.new(recipe, servings: servings, cursor: cursor, on: on, front_days: front_days, diet: diet).lines
+        def self.plan(recipe, servings:, cursor:, on:, front_days: 7, diet: Diet.new, choices: {})
+          draw =
+            DishDraw.new(
+              recipe, servings: servings, cursor: cursor, on: on, front_days: front_days, diet: diet, choices: choices
+            )
+          lines = draw.lines
           clashes = lines.flat_map { |line| diet.clashes(cursor.foods[line.food_key]) }
           new(
             recipe: recipe,

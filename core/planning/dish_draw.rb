@@ -31,7 +31,8 @@ module NutShelf
       # @param on [Date] day of the meal
       # @param front_days [Integer] what turns within so many days is used before what keeps
       # @param diet [Diet] of those who eat along
-      def initialize(recipe, servings:, cursor:, on:, front_days:, diet:)
+      # @param choices [Hash{String=>String, nil}] what somebody chose for a line
+      def initialize(recipe, servings:, cursor:, on:, front_days:, diet:, choices: {})
         @recipe = recipe
         @share = servings / recipe.servings
         @cursor = cursor
@@ -39,6 +40,7 @@ module NutShelf
         @on = on
         @front_days = front_days
         @diet = diet
+        @choices = choices
       end
 
       # @return [Array<DishLine>]
@@ -50,10 +52,27 @@ module NutShelf
         food = @foods[line.food_key]
         grams = grams_of(line, food) or
           return DishLine.new(line: line, food_key: line.food_key, grams: 0r, unknown: true)
+        return chosen(line, grams) if @choices.key?(line.food_key) && may?(line, @choices[line.food_key])
         return optional(line, grams) if line.optional
         return free(line, line.food_key, grams) if @cursor.free?(line.food_key) && @diet.allows?(food)
 
         best(line, grams)
+      end
+
+      # What somebody chose holds as far as the dish allows it and nobody at the table may not have it.
+      def may?(line, key)
+        return line.optional if key.nil?
+
+        (key == line.food_key || line.substitutes.key?(key)) && @foods.key?(key) && @diet.allows?(@foods[key])
+      end
+
+      def chosen(line, grams)
+        key = @choices[line.food_key] or return
+        grams *= line.substitutes.fetch(key, 1r)
+        other = key != line.food_key
+        return free(line, key, grams, substitute: other) if @cursor.free?(key)
+
+        drawn(line, key, @cursor.draw(key, grams, @on), grams, substitute: other)
       end
 
       def free(line, key, grams, substitute: false)

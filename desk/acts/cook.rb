@@ -20,13 +20,23 @@ module NutShelf
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
         raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
+        raise Refusal.of(:no_dish_there) unless @meal.recipe_id
 
         @recipe = house.recipes.find(@meal.recipe_id)
         cooked = entry("cook", "Cooked #{@recipe.name}")
         value = draw(cooked, used(input))
         leftover = keep(cooked, input[:leftovers], value) if input.dig(:leftovers, :portions).to_r.positive?
         cooked.alter("meal", @meal, { status: "cooked" })
+        hand_on(cooked, leftover)
         done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: leftover&.id)
+      end
+
+      # Meals that were to have its leftovers have the portions that are really there, or nothing.
+      def hand_on(cooked, leftover)
+        house.meals.fed_by(@meal.id).each do |fed|
+          changes = leftover ? { kind: "kept", from_meal_id: nil, lot_id: leftover.id } : { status: "dropped" }
+          cooked.alter("meal", house.records.lock("meal", fed.id), changes)
+        end
       end
 
       def used(input) = input[:used] || proposal
@@ -70,7 +80,7 @@ module NutShelf
 
       def keep(cooked, leftovers, value)
         portions = leftovers[:portions].to_r
-        whole = [@meal.servings, portions].max
+        whole = [@meal.servings + house.meals.fed_by(@meal.id).sum(0r, &:servings), portions].max
         share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
         food_id = DishFood.new(work, cooked).ensure(@recipe, @foods)
         NewStack.new(

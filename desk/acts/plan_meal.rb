@@ -1,51 +1,83 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../plan"
+require_relative "../fit"
+require_relative "../meal_rules"
 require_relative "../refusal"
+require_relative "../slots"
 
 module NutShelf
   module Desk
-    # Puts a dish on a day.
+    # Puts something onto a day's meal, or into the pool: a dish, leftovers of another meal, portions that wait, eating
+    # out, whatever is left.
     class PlanMeal < Act
+      NAMES = { "out" => "Eating out", "whatever" => "Whatever is left" }.freeze
+
       private
 
-      # @param input [Hash] :recipe_id, :on, :meal, :servings (decimal text) or nil for the household's portions
+      # @param input [Hash] :on (nil: into the pool), :meal, :servings (decimal text) or nil for those at the table; and
+      #   :recipe_id with :choices, or :from_meal_id, or :lot_id, or :kind "out" or "whatever"; :pinned, :note
       def perform(input)
-        recipe = house.recipes.find(input[:recipe_id])
-        on = Date.iso8601(input[:on])
-        raise Refusal.of(:day_passed, at: "/on", day: on) if on < work.today
+        @on = input[:on] && Date.iso8601(input[:on])
+        raise Refusal.of(:day_passed, at: "/on", day: @on) if @on && @on < work.today
 
+        @rules = MealRules.new(work)
+        name, meal, facts = fills(input)
         check_servings(input[:servings])
-        check_eaters(recipe, on)
-        planned = entry("plan_meal", "Put #{recipe.name} on #{on.strftime("%a %-d %b")}")
-        done(planned, meal_id: planned.make("meal", facts(input, recipe, on)))
+        planned = entry("plan_meal",
+          @on ? "Put #{name} on #{@on.strftime("%a %-d %b")}" : "Put #{name} aside for later")
+        done(planned, meal_id: planned.make("meal", { **common(input, meal), **facts }))
       end
 
-      def facts(input, recipe, on)
+      def common(input, meal)
         {
-          on_date: on,
-          meal: input[:meal] || recipe.meal,
-          recipe_id: input[:recipe_id],
-          servings: input[:servings]&.to_r || house.household.portions,
-          status: "planned"
+          on_date: @on, meal: input[:meal] || meal, servings: input[:servings]&.to_r || servings(input[:meal] || meal),
+          status: "planned", pinned: input[:pinned] == true, note: input[:note] || ""
         }
       end
 
-      # Nobody is served what they may not have.
-      def check_eaters(recipe, on)
-        plan = Plan.new(work)
-        clash =
-          Core::Dish
-            .plan(recipe, servings: plan.servings, cursor: plan.cursor, on: on, diet: plan.diet)
-            .clashes
-            .first or return
-        why = clash.words(plan.shelf.foods.fetch(clash.food_key).name)
-        raise Refusal.of(:dish_not_for, at: "/recipe_id", dish: recipe.name, person: clash.person, why: why)
+      # @return [Array(String, String, Hash)] its name, the meal it is for as a rule, and what is stored of it
+      def fills(input)
+        return dish(input) if input[:recipe_id]
+        return leftovers(input) if input[:from_meal_id]
+        return portions(input) if input[:lot_id]
+
+        kind = NAMES.key?(input[:kind]) ? input[:kind] : raise(Refusal.of(:no_dish_there, at: "/recipe_id"))
+        [NAMES.fetch(kind), "dinner", { kind: kind }]
       end
 
+      def dish(input)
+        recipe = house.recipes.find(input[:recipe_id])
+        choices = @rules.choices(recipe, input[:choices] || {})
+        @rules.eaters(recipe, slot(input[:meal] || recipe.meal), choices, at: "/recipe_id")
+        [recipe.name, recipe.meal, { recipe_id: input[:recipe_id], choices: choices }]
+      end
+
+      def leftovers(input)
+        from, cooked_on, recipe = @rules.cook_of(input[:from_meal_id])
+        raise Refusal.of(:leftovers_need_a_day, at: "/on") unless @on
+
+        @rules.leftovers(recipe, cooked_on, @on, slot(input[:meal] || recipe.meal), at: "/from_meal_id")
+        ["#{recipe.name}, again", recipe.meal, { kind: "leftovers", from_meal_id: from }]
+      end
+
+      # Portions from the freezer or the fridge, good until that day.
+      def portions(input)
+        lot = house.lots.lock_one(input[:lot_id])
+        stack = work.stacks([lot.id]).first
+        Fit.check(work, lot, Redate.new(work).part(lot), pointer: "/lot_id")
+        raise Refusal.of(:past_by_then, at: "/on", food: stack.name(work.food(lot.food_id))) if
+          @on && !stack.eligible?(@on, allow_look: true)
+
+        [lot.name(work.food(lot.food_id)), "dinner", { kind: "kept", lot_id: lot.id }]
+      end
+
+      def slot(meal) = Slots.new(work).of(@on || work.today, meal)
+
+      def servings(meal) = [slot(meal).servings, 1/10r].max
+
       def check_servings(text)
-        return if text.nil? || text.to_r.between?(Rational(1, 10), 500)
+        return if text.nil? || text.to_r.between?(1/10r, 500)
 
         raise Refusal.of(:portions_out_of_range, at: "/servings")
       end

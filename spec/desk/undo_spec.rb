@@ -67,6 +67,26 @@ RSpec.describe NutShelf::Desk::Undo do
     AddPlace: -> { { name: "Attic", kind: "cupboard" } },
     Amend: -> { { lot_id: tins, printed_on: "2027-01-31", printed_kind: "best_before", label: "Old tins" } },
     ArchiveFood: -> { { food_id: own_food } },
+    ChangeMeal: -> { { meal_id: meal, pinned: true, servings: "3", choices: {} } },
+    FillMeals: lambda do
+      dish = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
+      {
+        replace: [meal],
+        meals: [
+          { on: (HouseSupport::TODAY + 1).iso8601, meal: "dinner", recipe_id: dish, choices: {} },
+          { on: (HouseSupport::TODAY + 2).iso8601, meal: "dinner", leftovers_of: 0 }
+        ]
+      }
+    end,
+    SlideMeal: -> { { meal_id: meal, on: (HouseSupport::TODAY + 2).iso8601, meal: "lunch" } },
+    SetSlot: lambda do
+      { on: HouseSupport::TODAY.iso8601, meal: "dinner", evening: "shifts", minutes: 20, eaters: { people: [person] } }
+    end,
+    SetPattern: -> { { weekday: 3, meal: "dinner", name: "Football", evening: "shifts", minutes: 20 } },
+    DropPattern: lambda do
+      pattern = { weekday: 3, meal: "dinner", name: "Football", evening: "shifts", minutes: 20 }
+      { pattern_id: act(:SetPattern, ines, pattern)["pattern_id"] }
+    end,
     ChangeContainer: -> { { container_id: jar, version: version("container", jar), owned: 5 } },
     ChangeFood: lambda do
       { food_id: own_food, version: version("food", own_food), name: "Sea peas", nicknames: ["peas of the sea"] }

@@ -128,7 +128,7 @@ RSpec.describe NutShelf::Core::Planner::Search do
         case dice.rand(8)
         when 0 then slot.with(pin: dice.rand(12))
         when 1 then slot.with(skip: true)
-        when 2, 3 then slot.with(only: only)
+        when 2, 3 then slot.with(only: only, may: only.first(3))
         when 4 then at.positive? ? slot.with(allow_leftovers: false) : slot
         else slot
         end

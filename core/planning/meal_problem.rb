@@ -1,0 +1,225 @@
+# frozen_string_literal: true
+
+require_relative "../planner/problem"
+require_relative "../quantity/conversion"
+require_relative "../rotation/shelf"
+require_relative "../value"
+require_relative "meal_slot"
+require_relative "plan_rules"
+
+module NutShelf
+  module Core
+    # What stands in a slot, or is to: `slot` its place among the slots, `kind` "cook" or "leftovers", `recipe_id`,
+    # `choices`: food of a line to the food that stands in, nil where it is left out; `from`: the slot whose leftovers
+    # it is. Frozen.
+    Placed = Value.of(:slot, :kind, :recipe_id, :from, choices: {}.freeze)
+
+    # A household's meals as a problem of the planner, and the planner's answer as meals again. Grams, and coins of a
+    # hundred minor units. What nobody at a table may have is taken out of a dish where another food stands in, else the
+    # dish is not among those for that table: a set of excluded allergens has dishes of its own.
+    class MealProblem
+      # A choice within a line costs so many coins a serving: the food that is named is a little better.
+      OTHER_FOOD = 5/100r
+      LEFT_OUT = 5/100r
+      MINOR = 100r
+      # Days ahead for what has no date.
+      FAR = 10_000
+
+      # @param shelf [Shelf]
+      # @param recipes [Hash{Integer=>Recipe}] that may be cooked
+      # @param slots [Array<MealSlot>] in the order of time
+      # @param placed [Array<Placed>] what is not to change
+      # @param rules [PlanRules]
+      # @param prices [PriceBook]
+      # @param history [Array<Array(Date, Integer)>] what was cooked before the first day, by recipe
+      # @param standing [Hash{Integer=>Integer}] slot to the dish that may change and better does not
+      # @param looks [Boolean] whether what must be looked at first may be planned
+      def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
+                     looks: true)
+        @shelf = shelf
+        @recipes = recipes
+        @slots = slots
+        @prices = prices
+        @rules = rules
+        @placed = placed.to_h { |one| [one.slot, one] }
+        @history = history
+        @standing = standing
+        @strict = slots.any?(&:strict?)
+        @looks = looks && !@strict
+        @from = slots.first&.on || shelf.today
+        @tables = slots.map(&:excludes).uniq
+        lay_dishes
+      end
+
+      # @return [Planner::Problem]
+      def problem
+        Planner::Problem.new(
+          params: @rules.params((@slots.last.on - @from).to_i + 1), foods: foods, dishes: @dishes.map(&:dish).freeze,
+          slots: @slots.each_with_index.map { |slot, at| planner_slot(slot, at) }.freeze,
+          history: @history.flat_map { |day, id| cooked(day, id) }.freeze
+        )
+      end
+
+      # @param plan [Array<Planner::Meal>]
+      # @return [Array<Placed>] what is new in it
+      def placed(plan)
+        plan.reject { |meal| meal.kind == "skip" || @placed.key?(meal.slot) }.map do |meal|
+          next Placed.new(slot: meal.slot, kind: "leftovers", from: meal.from) if meal.kind == "leftovers"
+
+          laid = @dishes.fetch(meal.dish)
+          Placed.new(slot: meal.slot, kind: "cook", recipe_id: laid.recipe_id, choices: choices(laid, meal.choices))
+        end
+      end
+
+      private
+
+      # A dish as one table has it: `lines` the recipe's lines that are reckoned with, in the dish's order, each with
+      # its foods by option.
+      Laid = Value.of(:recipe_id, :excludes, :dish, :lines, :holds)
+      private_constant :Laid
+
+      def lay_dishes
+        @keys = {}
+        @dishes = @tables.flat_map do |excludes|
+          @recipes.filter_map { |id, recipe| lay(id, recipe, excludes) }
+        end
+      end
+
+      def lay(id, recipe, excludes)
+        lines = recipe.lines.map { |line| line(line, recipe.servings, excludes) }
+        return if lines.include?(:shut)
+
+        lines = lines.compact
+        foods = lines.flat_map { |one| one[:foods] }.compact
+        Laid.new(
+          recipe_id: id, excludes: excludes, lines: lines.map { |one| one.slice(:named, :foods) }.freeze,
+          holds: foods.flat_map { |key| food(key).allergens }.uniq,
+          dish: Planner::Dish.new(
+            minutes: recipe.active_minutes, meals: MEALS, keeps_days: recipe.leftover_days, liking: 1/2r,
+            protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze
+          )
+        )
+      end
+
+      PROTEIN = %w[protein].freeze
+      STARCH = %w[grains].freeze
+      MEALS = %w[breakfast lunch dinner snack].freeze
+      private_constant :PROTEIN, :STARCH, :MEALS
+
+      # The food of a kind there is most of.
+      def main(lines, groups)
+        lines
+          .select { |one| groups.include?(food(one[:foods].first)&.food_group) }
+          .max_by { |one| one[:line].quantity }
+          &.then { |one| one[:foods].first }
+      end
+
+      # @return [Hash, Symbol, nil] the line and its foods by option; nil where it costs nothing to anybody, :shut where
+      #   nothing in it may be eaten
+      def line(line, servings, excludes)
+        allowed = ->(key) { food(key) && !food(key).allergens.intersect?(excludes) }
+        options = [[line.food_key, 1r], *line.substitutes.to_a].select { |key, _| allowed.(key) }
+        return line.optional ? nil : :shut if options.empty?
+        return if @shelf.free?(options.first.first)
+
+        grams = grams(line) or return
+        first, ratio = options.shift
+        {
+          named: line.food_key, foods: [first, *options.map(&:first)],
+          line: Planner::Line.new(
+            food: number(first), quantity: grams * ratio / servings, omit_cost: line.optional ? LEFT_OUT : nil,
+            substitutes: options.map do |key, by|
+              Planner::Substitute.new(food: number(key), ratio: by / ratio, cost: OTHER_FOOD)
+            end.freeze
+          )
+        }
+      end
+
+      def grams(line)
+        food = food(line.food_key) or return
+        Conversion.to(Conversion.gross(line.quantity, food), :mass, food).amount
+      rescue MissingFigure
+        nil
+      end
+
+      def food(key) = @shelf.foods[key]
+
+      def number(key) = @keys[key] ||= @keys.size
+
+      def foods
+        @keys.keys.map do |key|
+          price = @shelf.free?(key) ? 0r : @prices.cost(key, 1000r).first / (1000 * MINOR)
+          Planner::Food.new(price: price, lots: lots(key))
+        end.freeze
+      end
+
+      def lots(key)
+        @shelf.of(key, strict: @strict).filter_map { |stack| lot(stack) }.sort_by(&:last_good).freeze
+      end
+
+      def lot(stack)
+        return unless stack.amount.positive? && stack.eligible?(@from, allow_look: @looks, strict: @strict)
+
+        last = [stack.until_on(strict: @strict), (stack.look_until if @looks)].compact.max
+        last = [last, stack.safety_until].compact.min
+        Planner::Lot.new(
+          quantity: stack.amount, last_good: last ? (last - @from).to_i : FAR,
+          unit_cost: stack.minor_per_gram / MINOR
+        )
+      end
+
+      def planner_slot(slot, at)
+        stays = @placed[at]
+        Planner::Slot.new(
+          day: (slot.on - @from).to_i, meal: slot.meal, eaters: slot.servings, max_minutes: FAR,
+          skip: skip?(stays, slot), pin: pin(stays, slot),
+          leftovers_from: stays&.from, only: only(slot), may: may(slot), now: standing(at, slot)
+        )
+      end
+
+      # What stands there and is nothing to cook, or may not be eaten there, is nobody's to fill.
+      def skip?(stays, slot)
+        return !slot.wanted? if stays.nil?
+
+        stays.kind == "other" || (stays.kind == "cook" && pin(stays, slot).nil?)
+      end
+
+      def pin(stays, slot) = stays&.recipe_id && place(stays.recipe_id, slot)
+
+      def standing(at, slot) = @standing[at] && place(@standing[at], slot)
+
+      def place(recipe_id, slot)
+        @dishes.index { |laid| laid.recipe_id == recipe_id && laid.excludes == slot.excludes }
+      end
+
+      def only(slot)
+        stays = @placed.values.find { |one| one.recipe_id && @slots[one.slot].equal?(slot) }
+        return [pin(stays, slot)].compact if stays
+
+        @dishes.each_index.select do |at|
+          laid = @dishes[at]
+          recipe = @recipes.fetch(laid.recipe_id)
+          laid.excludes == slot.excludes && recipe.meal == slot.meal && slot.against(recipe).empty?
+        end
+      end
+
+      def may(slot) = @dishes.each_index.reject { |at| @dishes[at].holds.intersect?(slot.excludes) }
+
+      def cooked(day, recipe_id)
+        @tables.filter_map do |excludes|
+          at = @dishes.index { |laid| laid.recipe_id == recipe_id && laid.excludes == excludes }
+          at && Planner::Cooked.new(day: (day - @from).to_i, dish: at)
+        end
+      end
+
+      # By the food the recipe names.
+      def choices(laid, chosen)
+        laid.lines.each_with_index.filter_map do |line, at|
+          option = chosen.fetch(at, 0)
+          taken = option == -1 ? nil : line[:foods].fetch(option)
+          [line[:named], taken] unless taken == line[:named]
+        end.to_h.freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require_relative "../planner/problem"
+require_relative "../value"
+
+module NutShelf
+  module Core
+    # What a household wants of its plans, each rule with a plain name, strengths to choose from and one that holds
+    # where nobody chose. Money in coins. Frozen.
+    class PlanRules
+      # A rule as a person reads it: `strengths` name to what the planner reckons with.
+      Rule = Value.of(:key, :name, :about, :default, :strengths)
+
+      ALL = [
+        Rule.new(
+          key: "shelf", name: "The shelf", default: "level", about: "What a coin of stock counts that is used.",
+          strengths: { "eat_down" => 2/10r, "level" => 6/10r, "build_up" => 1r }.freeze
+        ),
+        Rule.new(
+          key: "waste", name: "Food that would go past", default: "usual", about: "A coin of food lost counts so many.",
+          strengths: { "little" => 6/10r, "usual" => 12/10r, "much" => 3r }.freeze
+        ),
+        Rule.new(
+          key: "same_dish", name: "The same dish within a week", default: "rather_not", about: "Coins for each time.",
+          strengths: { "no_matter" => 0r, "rather_not" => 12/10r, "never" => 12r }.freeze
+        ),
+        Rule.new(
+          key: "same_main", name: "The same main two days running", default: "rather_not",
+          about: "Coins for each time.",
+          strengths: { "no_matter" => 0r, "rather_not" => 8/10r, "never" => 8r }.freeze
+        ),
+        Rule.new(
+          key: "minutes", name: "Minutes at the stove", default: "usual", about: "Coins for a minute of work.",
+          strengths: { "no_matter" => 0r, "usual" => 2/100r, "few" => 8/100r }.freeze
+        ),
+        Rule.new(
+          key: "leftovers", name: "Cooking once for two meals", default: "gladly", about: "Coins for a meal again.",
+          strengths: { "rather_not" => 3r, "gladly" => 6/10r, "often" => 1/10r }.freeze
+        )
+      ].freeze
+
+      # @param chosen [Hash{String=>String}] rule to strength
+      def initialize(chosen = {})
+        @chosen = ALL.to_h do |rule|
+          [rule.key, rule.strengths.key?(chosen[rule.key]) ? chosen[rule.key] : rule.default]
+        end.freeze
+        freeze
+      end
+
+      # @return [Hash{String=>String}] rule to the strength in force
+      def to_h = @chosen
+
+      # @param key [String]
+      # @return [Rational] coins
+      def of(key) = ALL.find { |rule| rule.key == key }.strengths.fetch(@chosen.fetch(key))
+
+      # @param days [Integer]
+      # @return [Planner::Params]
+      def params(days)
+        Planner::Params.new(
+          days: days, grace_days: 3, waste_weight: of("waste"), stock_value: of("shelf"), rep_window_days: 7,
+          rep_cost: of("same_dish") / 2, protein_cost: of("same_main"), starch_cost: of("same_main") / 2,
+          liking_weight: 1/2r, minute_cost: of("minutes"), leftover_cost: of("leftovers"), leftover_like: 7/10r,
+          skip_cost_per_eater: 9r, change_cost: 3/10r
+        )
+      end
+    end
+  end
+end

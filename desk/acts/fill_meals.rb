@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../meal_rules"
+require_relative "../refusal"
+require_relative "../slots"
+
+module NutShelf
+  module Desk
+    # Puts many meals onto their days at once, as a filling proposed them: one act, one undo. What stands there and is
+    # named to be replaced goes; the rest stays.
+    class FillMeals < Act
+      private
+
+      # @param input [Hash] :meals as [{on:, meal:, recipe_id: or leftovers_of: (place in the list) or from_meal_id:,
+      #   choices:, servings: or nil}], in the order of time; :replace ids of planned meals that go
+      def perform(input)
+        @slots = Slots.new(work)
+        @rules = MealRules.new(work)
+        raise Refusal.of(:nothing_to_fill, at: "/meals") if input[:meals].empty?
+
+        filled = entry("fill_meals", words(input[:meals]))
+        gone = replaced(filled, input[:replace] || [])
+        @made = []
+        input[:meals].each_with_index { |said, at| @made << make(filled, said, at) }
+        done(filled, meal_ids: @made.map(&:first), dropped: gone)
+      end
+
+      def words(meals)
+        days = meals.map { |said| Date.iso8601(said[:on]) }.minmax.uniq.map { |day| day.strftime("%-d %b") }
+        "Filled #{meals.size} #{meals.size == 1 ? "meal" : "meals"}, #{days.join(" to ")}"
+      end
+
+      def replaced(filled, ids)
+        ids.map do |id|
+          meal = house.records.lock("meal", id)
+          raise Refusal.of(:meal_settled, status: meal.status) unless meal.status == "planned"
+          raise Refusal.of(:meal_pinned, at: "/replace") if meal.pinned
+
+          filled.alter("meal", meal, { status: "dropped" })
+          id
+        end
+      end
+
+      # @return [Array(Integer, Date, Core::Recipe)] its id, day and dish
+      def make(filled, said, at)
+        on = Date.iso8601(said[:on])
+        raise Refusal.of(:day_passed, at: "/meals/#{at}/on", day: on) if on < work.today
+
+        slot = @slots.of(on, said[:meal])
+        servings = said[:servings]&.to_r || [slot.servings, 1/10r].max
+        facts = { on_date: on, meal: said[:meal], servings: servings, status: "planned" }
+        return again(filled, said, facts, slot, at) if said[:leftovers_of] || said[:from_meal_id]
+
+        recipe = house.recipes.find(said[:recipe_id])
+        @rules.eaters(recipe, slot, said[:choices] || {}, at: "/meals/#{at}/recipe_id")
+        id = filled.make(
+          "meal", { **facts, recipe_id: said[:recipe_id], choices: @rules.choices(recipe, said[:choices] || {}) }
+        )
+        [id, on, recipe]
+      end
+
+      def again(filled, said, facts, slot, at)
+        from, cooked_on, recipe =
+          said[:from_meal_id] ? @rules.cook_of(said[:from_meal_id]) : @made.fetch(said[:leftovers_of]) { [] }
+        @rules.leftovers(recipe, cooked_on, facts[:on_date], slot, at: "/meals/#{at}")
+        [filled.make("meal", { **facts, kind: "leftovers", from_meal_id: from }), facts[:on_date], nil]
+      end
+    end
+  end
+end

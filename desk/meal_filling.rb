@@ -1,0 +1,146 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/meal_problem"
+require_relative "../core/value"
+require_relative "../core/work"
+require_relative "filling"
+require_relative "plan"
+require_relative "race"
+require_relative "slots"
+
+module NutShelf
+  module Desk
+    # Looks for dishes for the open meals of some days: makes the household's days a problem, lets several searches race
+    # for it, and says what each plan would put where. Nothing is written: that is FillMeals.
+    class MealFilling
+      # What a plan puts onto a meal: a dish, or the leftovers of an earlier one (by its place in the list, or an
+      # existing meal). Frozen.
+      Proposed = Core::Value.of(:slot, :recipe_id, :leftovers_of, :from_meal_id, choices: {}.freeze)
+
+      # A meal of the days as the search sees it. Frozen.
+      Entry = Core::Value.of(:slot, :row, :open)
+      private_constant :Entry
+
+      # @param work [UnitOfWork]
+      # @param from [Date]
+      # @param to [Date]
+      # @param only [Array<Array(Date, String)>, nil] the meals to fill; nil: every open one
+      # @param again [Array<Integer>] planned meals that may be replaced
+      def initialize(work, from:, to:, only: nil, again: [])
+        @work = work
+        @from = [from, work.today].max
+        @to = to
+        @only = only
+        @again = again
+        @slots = Slots.new(work)
+        @plan = Plan.new(work)
+      end
+
+      # @return [Integer] meals there are to fill
+      def open = entries.count(&:open)
+
+      # @param seconds [Float]
+      # @yieldparam [Array<Proposed>, Rational] a better plan, and what it costs in coins
+      # @return [Array<Proposed>]
+      # @raise [Core::Work::Undone]
+      def call(seconds: 1.0, cancel: nil)
+        return [] if open.zero?
+
+        shared = Core::Work::Shared.new(key: [:meals, @work.shelf_key, problem.hash], value: problem)
+        found = Race.new(@work.services.work, shared).run(Filling.new(seconds: seconds), cancel: cancel) do |better|
+          yield proposed(better.plan), better.cost if block_given?
+        end
+        proposed(found.plan)
+      end
+
+      # @param plan [Array<Core::Planner::Meal>]
+      # @return [Array<Proposed>] in the order of time
+      def proposed(plan)
+        placed = maker.placed(plan).select { |one| entries[one.slot].open }
+        places = placed.each_with_index.to_h { |one, at| [one.slot, at] }
+        placed.map do |one|
+          next cooked(one) unless one.kind == "leftovers"
+
+          Proposed.new(
+            slot: entries[one.slot].slot, leftovers_of: places[one.from],
+            from_meal_id: places.key?(one.from) ? nil : entries[one.from].row.id
+          )
+        end
+      end
+
+      # @return [Core::Planner::Problem]
+      def problem = @problem ||= maker.problem
+
+      private
+
+      def cooked(one)
+        Proposed.new(slot: entries[one.slot].slot, recipe_id: one.recipe_id, choices: one.choices)
+      end
+
+      def maker
+        @maker ||=
+          Core::MealProblem.new(
+            shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
+            slots: entries.map(&:slot), prices: @plan.prices, rules: @slots.rules, placed: placed, history: history,
+            standing: standing, looks: @plan.looks?
+          )
+      end
+
+      # Every meal of the days, those of today that are over left out.
+      def entries
+        @entries ||=
+          begin
+            rows = @work.house.meals.between(@from, @to).group_by { |row| [row.on_date, row.meal] }
+            @slots.between(@from, @to).flat_map do |slot|
+              there = rows.delete([slot.on, slot.meal]) || []
+              there.empty? ? [open_entry(slot)] : there.map { |row| entry(slot, row) }
+            end.then { |list| sorted([*list, *rows.values.flatten.map { |row| beside(row) }]) }
+          end
+      end
+
+      def sorted(list) = list.sort_by { |one| [one.slot.on, Slots::ORDER.index(one.slot.meal), one.row&.id.to_i] }
+
+      def open_entry(slot)
+        wanted = slot.wanted? && (@only.nil? || @only.include?([slot.on, slot.meal]))
+        Entry.new(slot: slot, row: nil, open: wanted)
+      end
+
+      def entry(slot, row)
+        Entry.new(slot: slot, row: row, open: row.status == "planned" && !row.pinned && @again.include?(row.id))
+      end
+
+      # A meal that is not planned every day, or stands beside another.
+      def beside(row) = entry(@slots.of(row.on_date, row.meal), row)
+
+      # What is not to change: dishes and leftovers as they are, anything else as no business of the search.
+      def placed
+        entries.each_with_index.filter_map do |one, at|
+          next if one.open
+
+          fixed(one.row, at) || Core::Placed.new(slot: at, kind: "other")
+        end
+      end
+
+      def fixed(row, at)
+        return unless row&.status == "planned"
+        return Core::Placed.new(slot: at, kind: "cook", recipe_id: row.recipe_id) if row.kind == "cook"
+        return unless row.kind == "leftovers"
+
+        cook = entries.index { |other| other.row && other.row.id == row.from_meal_id && !other.open }
+        cook && Core::Placed.new(slot: at, kind: "leftovers", from: cook)
+      end
+
+      def standing
+        entries.each_with_index.filter_map { |one, at| [at, one.row.recipe_id] if one.open && one.row&.recipe_id }.to_h
+      end
+
+      def history
+        @work
+          .house
+          .meals
+          .between(@from - 7, @from - 1)
+          .filter_map { |row| [row.on_date, row.recipe_id] if row.status == "cooked" && row.recipe_id }
+      end
+    end
+  end
+end

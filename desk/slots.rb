@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/meal_slot"
+require_relative "../core/planning/plan_rules"
+
+module NutShelf
+  module Desk
+    # What the meals of a household's days are like: who eats, how long there is, what kind of evening.
+    class Slots
+      ORDER = %w[breakfast lunch dinner snack].freeze
+      PLANNED = %w[dinner].freeze
+      # Minutes free before a meal where nobody said.
+      USUAL = { "breakfast" => 15, "lunch" => 40, "dinner" => 75, "snack" => 20 }.freeze
+
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
+      end
+
+      # @return [Array<String>] which meals of a day this household plans, in their order
+      def meals = @meals ||= ORDER & @work.household.settings.fetch("planned_meals", PLANNED)
+
+      # @return [Hash{String=>Integer}]
+      def usual = USUAL.merge(@work.household.settings.fetch("usual_minutes", {}))
+
+      # @return [Core::PlanRules]
+      def rules = Core::PlanRules.new(@work.household.settings.fetch("plan_rules", {}))
+
+      # @param from [Date]
+      # @param to [Date]
+      # @return [Array<Core::MealSlot>] in the order of time
+      def between(from, to) = made(from, to).between(from, to)
+
+      # @param day [Date]
+      # @param meal [String]
+      # @return [Core::MealSlot] also of a meal that is not planned every day
+      def of(day, meal) = made(day, day).of(day, meal)
+
+      # @return [Array<Store::Rows::Pattern>]
+      def patterns = @patterns ||= @work.house.meals.patterns
+
+      private
+
+      def made(from, to)
+        Core::MealSlots.new(
+          people: @work.eaters, said: said(from, to), patterns: patterns, meals: meals, usual: usual
+        )
+      end
+
+      # The days around a plan are asked for once.
+      def said(from, to)
+        return @said.select { |one| one.on_date.between?(from, to) } if @range&.cover?(from) && @range.cover?(to)
+
+        @range = ([from, @work.today].min..[to, @work.today + 31].max)
+        @said = @work.house.meals.slots(@range.begin, @range.end)
+        said(from, to)
+      end
+    end
+  end
+end

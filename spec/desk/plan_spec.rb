@@ -1,0 +1,158 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../../desk/meal_filling"
+
+# Filling, keeping, sliding and dropping meals of the coming days.
+RSpec.describe "A plan of meals" do
+  include HouseSupport
+
+  let(:ines) { household!(people: 2) }
+  let(:today) { HouseSupport::TODAY }
+  let(:chilli) { dish_id("two-bean-chilli") }
+
+  def dish_id(key)
+    inside(ines) { |house| house.recipes.values.find { |_, one| one.key == key && !one.followed }.first }
+  end
+
+  def plan(on: today, **more) = act(:PlanMeal, ines, { recipe_id: chilli, on: on.iso8601, **more })["meal_id"]
+
+  def rows = inside(ines) { |house| house.meals.between(today, today + 20) }
+
+  def row(id) = rows.find { |one| one.id == id }
+
+  def filling(**more)
+    at_work(ines) { |work| NutShelf::Desk::MealFilling.new(work, from: today, to: today + 6, **more) }
+  end
+
+  def found(**more)
+    at_work(ines) do |work|
+      NutShelf::Desk::MealFilling.new(work, from: today, to: today + 6, **more).call(seconds: 0.2)
+    end
+  end
+
+  def told(list)
+    list.map do |one|
+      {
+        on: one.slot.on.iso8601, meal: one.slot.meal, recipe_id: one.recipe_id, leftovers_of: one.leftovers_of,
+        from_meal_id: one.from_meal_id, choices: one.choices
+      }.compact
+    end
+  end
+
+  def person = inside(ines) { |house| house.household.people.first }
+
+  it "fills every open dinner of a week, in one act that one undo takes back" do
+    put_away(ines, "canned-chickpeas", "cupboard", count: "4", printed_on: "2026-11-28", printed_kind: "best_before")
+    proposed = found
+    expect(proposed.map { |one| one.slot.on }).to eq((today..(today + 6)).to_a)
+    done = act(:FillMeals, ines, { meals: told(proposed) })
+    expect(rows.size).to eq(7)
+    expect(found).to eq([])
+    act(:Undo, ines, { act_id: done["act_id"] })
+    expect(rows).to eq([])
+  end
+
+  it "leaves what is planned, fills only what is asked for, and replaces what may be replaced" do
+    kept = plan(on: today + 1)
+    expect(found.map { |one| one.slot.on }).not_to include(today + 1)
+    expect(found(only: [[today + 3, "dinner"]]).map { |one| one.slot.on }).to eq([today + 3])
+    again = found(again: [kept], only: [])
+    expect(again.map { |one| one.slot.on }).to eq([today + 1])
+    act(:ChangeMeal, ines, { meal_id: kept, pinned: true })
+    expect(found(again: [kept], only: [])).to eq([])
+    expect { act(:FillMeals, ines, { meals: told(again), replace: [kept] }) }.to raise_error(
+      NutShelf::Desk::Conflict, /kept/
+    )
+  end
+
+  it "plans nothing for an evening out, and nothing that takes longer than there is" do
+    act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "dinner", evening: "out" })
+    act(:SetPattern, ines, { weekday: (today + 2).wday, meal: "dinner", name: "Football", minutes: 15 })
+    act(:SetSlot, ines, { on: (today + 3).iso8601, meal: "dinner", evening: "no_power" })
+    proposed = found.to_h { |one| [one.slot.on, one] }
+    recipes = inside(ines) { |house| house.recipes.values }
+    expect(proposed).not_to have_key(today + 1)
+    quick = proposed[today + 2]
+    expect(recipes[quick.recipe_id].total_minutes).to be <= 15 if quick&.recipe_id
+    dark = proposed[today + 3]
+    expect(recipes[dark.recipe_id].gear).to eq(["none"]) if dark&.recipe_id
+  end
+
+  # Whoever sits there, whatever the search finds, nobody is served what they may not have.
+  it "serves nobody what they may not have, at any table" do
+    act(:ChangePerson, ines, { person_id: person.id, version: person.version, excludes: %w[gluten milk] })
+    guest = { name: "Ola", portion: "1", excludes: ["fish"] }
+    act(:SetSlot, ines, { on: (today + 2).iso8601, meal: "dinner", eaters: { people: [person.id], guests: [guest] } })
+    proposed = found
+    act(:FillMeals, ines, { meals: told(proposed) })
+    held = at_work(ines) do |work|
+      plan = NutShelf::Desk::Plan.new(work)
+      plan.planned.to_h { |meal| [meal.on, plan.dish(meal.id).allergens(plan.shelf.foods)] }
+    end
+    expect(held.values.flatten & %w[gluten milk]).to eq([])
+    expect(held[today + 2].to_a & ["fish"]).to eq([])
+  end
+
+  it "takes leftovers after their cook and within their days alone" do
+    cook = plan(on: today + 1)
+    days = inside(ines) { |house| house.recipes.find(chilli).leftover_days }
+    eat = ->(on) { act(:PlanMeal, ines, { from_meal_id: cook, on: on.iso8601, meal: "dinner" }) }
+    expect { eat.(today) }.to raise_error(NutShelf::Desk::Conflict, /cooked on/)
+    expect { eat.(today + 2 + days) }.to raise_error(NutShelf::Desk::Conflict, /keep/)
+    again = eat.(today + 1 + days)["meal_id"]
+    expect(row(again)).to have_attributes(kind: "leftovers", from_meal_id: cook)
+    expect { act(:SlideMeal, ines, { meal_id: cook, on: (today + 2 + days).iso8601 }) }.to raise_error(
+      NutShelf::Desk::Conflict
+    )
+    act(:DropMeal, ines, { meal_id: cook })
+    expect(rows).to eq([])
+  end
+
+  it "cooks for both meals, and what is left is what the second one has" do
+    tins = put_away(ines, "canned-chickpeas", "cupboard", count: "4")["lot_id"]
+    cook = plan
+    again = act(:PlanMeal, ines, { from_meal_id: cook, on: (today + 1).iso8601, meal: "lunch" })["meal_id"]
+    one = at_work(ines) { |work| NutShelf::Desk::Plan.new(work).planned.first.servings }
+    expect(one).to eq(4r)
+    kept = act(:Cook, ines, { meal_id: cook, used: [{ lot_id: tins, amount: "400" }],
+      leftovers: { portions: "2", place_id: place_id(ines, "fridge") } })["leftover_lot_id"]
+    expect(row(again)).to have_attributes(kind: "kept", lot_id: kept, from_meal_id: nil)
+  end
+
+  it "slides a meal: its neighbour changes places, moves on, or stays beside it; and into the pool" do
+    first = plan(on: today)
+    second = plan(on: today + 1)
+    third = plan(on: today + 2)
+    days = -> { [first, second, third].map { |id| row(id)&.on_date } }
+    swapped = act(:SlideMeal, ines, { meal_id: first, on: (today + 1).iso8601 })
+    expect(days.()).to eq([today + 1, today, today + 2])
+    act(:Undo, ines, { act_id: swapped["act_id"] })
+    act(:SlideMeal, ines, { meal_id: first, on: (today + 1).iso8601, neighbours: "move" })
+    expect(days.()).to eq([today + 1, today + 2, today + 3])
+    act(:SlideMeal, ines, { meal_id: first, on: (today + 2).iso8601, neighbours: "stay" })
+    expect(days.()).to eq([today + 2, today + 2, today + 3])
+    act(:SlideMeal, ines, { meal_id: first, on: nil })
+    expect(inside(ines) { |house| house.meals.pool.map(&:id) }).to eq([first])
+  end
+
+  it "cooks with what was chosen for a line, as far as the dish knows it" do
+    recipe = inside(ines) { |house| house.recipes.find(chilli) }
+    line = recipe.lines.find { |one| one.substitutes.any? }
+    other = line.substitutes.keys.first
+    meal = plan(choices: { line.food_key => other })
+    foods = at_work(ines) { |work| NutShelf::Desk::Plan.new(work).dish(meal).lines.map(&:food_key) }
+    expect(foods).to include(other)
+    expect(foods).not_to include(line.food_key)
+    expect { plan(choices: { line.food_key => "honey" }) }.to raise_error(NutShelf::Desk::Invalid, /choice/)
+  end
+
+  it "eats portions that wait, while they are good" do
+    soup = put_away(ines, "cooked-vegetables", "fridge", count: "3", noun: "portion", state: "leftover",
+      made_on: today.iso8601)["lot_id"]
+    act(:PlanMeal, ines, { lot_id: soup, on: today.iso8601, meal: "lunch" })
+    expect { act(:PlanMeal, ines, { lot_id: soup, on: (today + 12).iso8601 }) }.to raise_error(
+      NutShelf::Desk::Conflict, /past by then/
+    )
+  end
+end
