@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/buying/missing_list"
+require_relative "../core/forecast/forecast"
 require_relative "../core/buying/price_book"
 require_relative "../core/planning/diet"
 require_relative "../core/planning/proposal"
@@ -8,6 +9,7 @@ require_relative "../core/planning/ranking"
 require_relative "../core/work"
 require_relative "../core/value"
 require_relative "slots"
+require_relative "usage_rates"
 
 module NutShelf
   module Desk
@@ -26,7 +28,24 @@ module NutShelf
 
       # A fresh draw on the shelf, by the dates of everybody who eats here.
       # @return [Core::Cursor]
-      def cursor = shelf.cursor(allow_look: looks?, strict: strict?)
+      def cursor = shelf.cursor(allow_look: looks?, strict: strict?, habits: habits)
+
+      # What is used day by day besides the dishes that are cooked.
+      # @return [Core::Habits]
+      def habits
+        @habits ||= @work.kept(:habits, :stock, :rules) { UsageRates.new(@work, reasons: ["eaten"]).habits }
+      end
+
+      # The days ahead as everything that is known of them makes them: what each meal takes, what goes past, what runs
+      # out. Every view reads this one.
+      # @return [Core::Forecast]
+      def forecast
+        @forecast ||=
+          Core::Forecast.new(
+            shelf, to: @work.today + HORIZON, meals: coming, uses: portions, habits: habits, diet: diet,
+            allow_look: looks?, strict: strict?
+          )
+      end
 
       # @return [Hash{Integer=>Core::Recipe}] every version of every dish
       def recipes = @recipes ||= @work.kept(:recipes, :plan, :rules) { @work.house.recipes.values.freeze }
@@ -85,21 +104,21 @@ module NutShelf
       # @param to [Date]
       # @return [Array(Array<Core::MissingList::Item>, Hash)] what to buy for the meals up to a day, and their dishes
       def missing(to = @work.today + HORIZON)
-        meals = coming.select { |meal| meal.on <= to }
-        meals.empty? ? [[], {}] : Core::MissingList.build(meals, cursor: cursor, diet: diet)
+        dishes = forecast.dishes.select { |meal, _| meal.on <= to }
+        dishes.empty? ? [[], {}] : [Core::MissingList.items(dishes, cursor), dishes.transform_keys(&:id)]
       end
 
-      # @return [Array(Array<Core::MissingList::Item>, Hash)] see missing, for all coming meals
-      def all_missing = @all_missing ||= missing
+      # @return [Hash{Integer=>Core::Dish}] of all coming meals, by meal
+      def dishes = @dishes ||= forecast.dishes.transform_keys(&:id)
 
       # @param id [Integer] meal
       # @return [Core::Dish] as the plan has it on the meal's own day
       # @raise [Store::Missing]
-      def dish(id) = all_missing.last[id] || later(@work.house.meals.listed_one(id))
+      def dish(id) = dishes[id] || later(@work.house.meals.listed_one(id))
 
       # What the coming meals leave of everything.
       # @return [Core::Cursor]
-      def left = @left ||= Core::MissingList.draw(coming, cursor: cursor, diet: diet).last
+      def left = @left ||= forecast.after_meals
 
       # What a line takes from the stacks as they stand now: a pack that an earlier meal will open is still closed, so
       # what is drawn on its rest and on the packs beside it is one pick of one stack.
@@ -169,8 +188,8 @@ module NutShelf
         Core::Ranking.new(
           recipes: recipes.reject do |_, recipe|
             recipe.followed
-          end, meals: coming, servings: servings, on: on, prices: prices, diet: diet, allow_look: looks?,
-          strict: strict?
+          end, meals: coming, servings: servings, on: on, prices: prices, diet: diet, habits: habits,
+          allow_look: looks?, strict: strict?
         )
       end
 
@@ -190,6 +209,17 @@ module NutShelf
           diet: slots.of(row.on_date, row.meal).diet,
           choices: row.choices
         )
+      end
+
+      # Portions of a stack that are to be eaten on a day.
+      def portions
+        rows.select do |row|
+          row.status == "planned" && row.kind == "kept" && row.on_date >= @work.today
+        end.filter_map do |row|
+          stack = shelf.stacks[row.lot_id] or next
+          grams = row.servings * (stack.pack || stack.amount || 0r)
+          Core::Use.new(food_key: stack.food_key, on: row.on_date, amount: grams) if grams.positive?
+        end
       end
 
       def later_servings

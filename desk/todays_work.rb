@@ -41,7 +41,7 @@ module NutShelf
       def needs = @needs ||= Core::Needs.of(shelf.stacks.values, state: method(:state), foods: shelf.foods)
 
       # @return [Array<Doubts::Question>] "still there?"
-      def questions = Doubts.new(@work).questions(plan.all_missing.last)
+      def questions = Doubts.new(@work).questions(plan.dishes)
 
       # @param question [Doubts::Question]
       # @return [Rational] what a hand would take for it

@@ -1,7 +1,10 @@
 # frozen_string_literal: true
 
+require_relative "../core/planning/weight"
+require_relative "../core/rotation/habits"
 require_relative "../core/usage/rate"
 require_relative "../core/usage/weeks"
+require_relative "../store/usage"
 
 module NutShelf
   module Desk
@@ -12,9 +15,25 @@ module NutShelf
 
       # @param work [UnitOfWork]
       # @param food_ids [Array<Integer>, nil] only these; nil: every food
-      def initialize(work, food_ids: nil)
+      # @param reasons [Array<String>] of the movements that count as use
+      def initialize(work, food_ids: nil, reasons: Store::Usage::USED)
         @work = work
         @food_ids = food_ids
+        @reasons = reasons
+      end
+
+      # What goes of each food besides the dishes that were cooked: of those it is known, or was said.
+      # @return [Core::Habits] from today on
+      def habits
+        weighed = rates.each_with_object(Hash.new(0r)) do |((food_id, dimension), rate), daily|
+          grams = grams(food_id, dimension)
+          daily[food_id] += rate.daily * grams if grams && rate.known?
+        end
+        (weekly_said.keys - rates.keys.map(&:first)).each do |id|
+          grams = grams(id, @work.food(id).dimension.to_s)
+          weighed[id] = weekly_said[id] / 7 * grams if grams
+        end
+        Core::Habits.new(weighed.to_h { |id, daily| [@work.food(id).key, daily.round(6)] }, @work.today)
       end
 
       # @param stack [#food_id, #noun, #dimension]
@@ -33,9 +52,16 @@ module NutShelf
           @work
             .house
             .usage
-            .daily(@work.today, food_ids: @food_ids)
+            .daily(@work.today, food_ids: @food_ids, reasons: @reasons)
             .group_by { |row| [row.food_id, row.dimension] }
             .transform_values { |rows| reckon(rows) }
+      end
+
+      def grams(food_id, dimension)
+        food = @work.food(food_id)
+        return Core::Weight.of_unit(food, :count, "pack") if dimension == "pack"
+
+        Core::Weight.of_unit(food, dimension.to_sym, nil)
       end
 
       def reckon(rows)

@@ -14,7 +14,7 @@ module NutShelf
       #   movements JOIN acts JOIN lots LEFT JOIN lot_events seen ... GROUP BY 1, 2, 3, 4; packs of unknown size are
       # counted by themselves, as "pack": they are no pieces
       # @return [Array<Rows::Use>]
-      def daily(today, food_ids: nil)
+      def daily(today, food_ids: nil, reasons: USED)
         seen =
           db[:lot_events].where(household_id: household_id, kind: "seen").select(
             :act_id,
@@ -22,7 +22,7 @@ module NutShelf
             Sequel.lit("(after->>'since')::date AS since")
           )
         found =
-          standing(today).left_join(
+          standing(today, reasons).left_join(
             seen.as(:seen),
             { act_id: Sequel[:movements][:act_id], lot_id: Sequel[:movements][:lot_id] }
           )
@@ -73,11 +73,11 @@ module NutShelf
 
       private
 
-      def standing(today)
+      def standing(today, reasons)
         db[:movements]
           .join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
           .join(:lots, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:lot_id] })
-          .where(Sequel[:movements][:household_id] => household_id, :reason => USED)
+          .where(Sequel[:movements][:household_id] => household_id, :reason => reasons)
           .where { Sequel[:acts][:occurred_on] > today - (WEEKS * 7) }
           .exclude(
             Sequel[:acts][:id] =>

@@ -46,7 +46,7 @@ module NutShelf
       def not_for(clash) = { person: clash.person, because: clash.words(food_name(clash.food_key)) }
 
       def meal(row)
-        dish = @plan.all_missing.last[row.id]
+        dish = @plan.dishes[row.id]
         {
           id: row.id,
           on: row.on_date.iso8601,

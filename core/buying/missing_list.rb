@@ -20,19 +20,24 @@ module NutShelf
 
       module_function
 
+      # @param dishes [Hash{Planned=>Dish}] as they were drawn
+      # @param cursor [Cursor] before they were
+      # @return [Array<Item>] what to buy for them
+      def items(dishes, cursor)
+        first_day = dishes.keys.map(&:on).min
+        dishes
+          .flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }
+          .group_by(&:first)
+          .map { |key, list| item(key, list, cursor, first_day) }
+      end
+
       # @param meals [Array<Planned>]
       # @param cursor [Cursor] left as it is
       # @param diet [Diet] of those who eat along
       # @return [Array(Array<Item>, Hash{id=>Dish})] what to buy, and each meal's dish
       def build(meals, cursor:, diet: Diet.new)
         dishes, = draw(meals, cursor: cursor, diet: diet)
-        wanted =
-          dishes
-            .flat_map { |meal, dish| dish.missing.map { |line| [line.food_key, meal, line.missing] } }
-            .group_by(&:first)
-        first_day = meals.map(&:on).min
-        items = wanted.map { |key, list| item(key, list, cursor, first_day) }
-        [items, dishes.transform_keys(&:id)]
+        [items(dishes, cursor), dishes.transform_keys(&:id)]
       end
 
       # Meals draw one after the other, in the order of their days.

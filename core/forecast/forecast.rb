@@ -19,6 +19,7 @@ module NutShelf
     # in between. Every view that says what goes past, what runs out, what a meal takes and what is missing reads this
     # one walk. Its steps are the events (a meal, a pack opened, a date passed), never days times stacks. Frozen.
     class Forecast
+      # `dishes`: by meal
       attr_reader :from, :to, :dishes, :cursor
 
       # @param shelf [Shelf]
@@ -36,11 +37,16 @@ module NutShelf
         @cursor = shelf.cursor(habits: habits, **rules)
         inflows.each { |stack| @cursor.bring(stack) }
         @dishes = draw(meals, uses, diet).freeze
+        @drawn = @cursor.dup
         keys = [*shelf.keys, *habits.keys, *inflows.map(&:food_key)].uniq
         @left = keys.flat_map { |key| @cursor.leaves(key, to + 1) }.group_by { |one| one.stack.id }.freeze
         @whole = shelf.stacks.merge(inflows.to_h { |stack| [stack.id, stack] }).freeze
         freeze
       end
+
+      # What the meals leave, before anything is used besides on the days after them.
+      # @return [Cursor] a fresh one
+      def after_meals = @drawn.dup
 
       # @return [Array<GoesPast>] what goes past within the days, first day first
       def goes_past
@@ -69,7 +75,7 @@ module NutShelf
           .each_with_object({}) do |(one, _), dishes|
             next cursor.draw(one.food_key, one.amount, one.on) if one.is_a?(Use)
 
-            dishes[one.id] = MissingList.dish(one, cursor, diet)
+            dishes[one] = MissingList.dish(one, cursor, diet)
           end
       end
 
