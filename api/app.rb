@@ -21,6 +21,7 @@ module NutShelf
         "/api/label-line" => LabelLines,
         "/api/dishes" => Dishes,
         "/api/meals" => Meals,
+        "/api/plan" => Plan,
         "/api/missing" => Missing,
         "/api/today" => Today,
         "/api/import" => Import,

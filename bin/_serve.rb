@@ -43,7 +43,7 @@ begin
   url = Boot::Wiring.prepare(mode == "demo" ? Demo::House::NAME : "nut_shelf_house")
   url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
-  services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door))
+  services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door, most: 2))
   app = Boot::Web.build(url, services: services, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   port = free_port(Boot::Settings.port)
   host = ENV.fetch("HOST", "127.0.0.1")

@@ -36,6 +36,25 @@ module NutShelf
         @plan = Plan.new(work)
       end
 
+      # Reads everything there is to read, so that the search needs no connection.
+      # @return [MealFilling] itself
+      def ready
+        problem
+        @work.shelf_key
+        @plan.recipes
+        self
+      end
+
+      # @param one [Proposed]
+      # @return [Hash] as FillMeals takes it, and the name of the dish
+      def told(one)
+        {
+          on: one.slot.on.iso8601, meal: one.slot.meal, name: name(one), recipe_id: one.recipe_id,
+          leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
+          choices: one.recipe_id ? one.choices : nil
+        }.compact
+      end
+
       # @return [Integer] meals there are to fill
       def open = entries.count(&:open)
 
@@ -72,6 +91,8 @@ module NutShelf
       def problem = @problem ||= maker.problem
 
       private
+
+      def name(one) = one.recipe_id ? @plan.recipes.fetch(one.recipe_id).name : "Leftovers"
 
       def cooked(one)
         Proposed.new(slot: entries[one.slot].slot, recipe_id: one.recipe_id, choices: one.choices)

@@ -5,7 +5,9 @@ require_relative "../views/picking_list"
 require_relative "../views/plan_view"
 require_relative "../../desk/acts/cook"
 require_relative "../../desk/acts/drop_meal"
+require_relative "../../desk/acts/change_meal"
 require_relative "../../desk/acts/plan_meal"
+require_relative "../../desk/acts/slide_meal"
 
 module NutShelf
   module Api
@@ -26,6 +28,10 @@ module NutShelf
       get("/:id") { view(:stock, :plan, :people, :rules) { |work| PickingList.new(work).call(id_param) } }
 
       post("/:id/cook") { act_on_stacks(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
+
+      post("/:id/change") { act(Desk::ChangeMeal, { meal_id: id_param, **body_as("ChangeMeal") }) }
+
+      post("/:id/slide") { act(Desk::SlideMeal, { meal_id: id_param, **body_as("SlideMeal") }) }
 
       post("/:id/drop") do
         body_as("Nothing")

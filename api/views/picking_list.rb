@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../desk/refusal"
 require_relative "plan_view"
 require_relative "stack_view"
 
@@ -18,6 +19,8 @@ module NutShelf
       # @return [Hash]
       def call(id)
         row = @work.house.meals.listed_one(id)
+        raise Desk::Refusal.of(:no_dish_there) unless row.recipe_id
+
         dish = @plan.dish(id)
         recipe = dish.recipe
         {

@@ -52,13 +52,25 @@ module NutShelf
           on: row.on_date.iso8601,
           meal: row.meal,
           recipe_id: row.recipe_id,
-          name: row.recipe_name,
+          name: meal_name(row),
           servings: Core::Decimal.print(row.servings),
           status: row.status,
           minutes: row.total_minutes,
           covered_percent: dish&.covered_percent,
           buy_minor: dish && @plan.to_buy(dish)
         }
+      end
+
+      # @param row [Store::Rows::ListedMeal]
+      # @return [String] what fills it, as a cook says it
+      def meal_name(row)
+        case row.kind
+        when "cook" then row.recipe_name
+        when "leftovers" then "#{cooked(row.from_meal_id)}, again"
+        when "kept" then @plan.shelf.stacks[row.lot_id]&.then { |stack| stack.name(foods.fetch(stack.food_key)) } || "Portions"
+        when "out" then "Eating out"
+        else "Whatever is left"
+        end
       end
 
       # Which stacks the coming meals will take from.
@@ -93,6 +105,8 @@ module NutShelf
       def food_id(key) = @plan.shelf.food_ids[key]
 
       private
+
+      def cooked(id) = (@cooked ||= {})[id] ||= @work.house.meals.listed_one(id).recipe_name
 
       def use(key, pick, value)
         { stack_id: pick.stack.id, food: food_name(key), days_left: @plan.days_left(pick.stack), value_minor: value }

@@ -42,6 +42,7 @@ RSpec.describe "The door", :api do
         "places" => cupboard,
         "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],
         "care" => act(:AddCare, @theirs, { title: "Turn it", first_on: "2026-11-24" })["care_id"],
+        "patterns" => act(:SetPattern, @theirs, { weekday: 3, meal: "dinner", name: "Football" })["pattern_id"],
         "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"],
         "keeping" => food_id(@theirs, "honey"),
         "feeds" => act(:OpenFeed, @theirs, {})["feed_id"],
@@ -114,6 +115,12 @@ RSpec.describe "The door", :api do
         place: "fridge", state: "whole", low: 1, high: 2, reason: "why not"
       },
       "change" => {},
+      "meals/change" => {
+        pinned: true
+      },
+      "slide" => {
+        on: "2026-11-26"
+      },
       "counts/clear" => {
         line_id: 1
       },

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/week_view"
+require_relative "../../desk/acts/drop_pattern"
+require_relative "../../desk/acts/fill_meals"
+require_relative "../../desk/acts/set_pattern"
+require_relative "../../desk/acts/set_slot"
+require_relative "../../desk/meal_filling"
+
+module NutShelf
+  module Api
+    # Days of meals: what they are like, what fills them, and looking for what could.
+    class Plan < Base
+      # Seconds a filling looks for better plans.
+      SECONDS = 3.0
+      LONGEST = 92
+
+      get("/") do
+        from = day_param(:from)
+        days = number_param(:days, 7, 1..LONGEST)
+        view(:stock, :plan, :people, :rules) do |work|
+          first = from || work.today
+          WeekView.new(work, from: first, to: first + days - 1).call
+        end
+      end
+
+      # Better and better plans, a line of JSON each, the first one soon; the last says it is the last.
+      post("/proposals") do
+        asked = body_as("AskProposals")
+        filling = prepared(asked)
+        content_type "application/x-ndjson"
+        headers "cache-control" => "no-store", "x-accel-buffering" => "no"
+        stream { |out| told(filling, asked, out) }
+      end
+
+      post("/fill") { act(Desk::FillMeals, body_as("FillMeals")) }
+
+      post("/slots") { act(Desk::SetSlot, body_as("SetSlot")) }
+
+      post("/patterns") { act(Desk::SetPattern, body_as("SetPattern")) }
+
+      post("/patterns/:id/drop") do
+        body_as("Nothing")
+        act(Desk::DropPattern, { pattern_id: id_param })
+      end
+
+      helpers do
+        # Reads everything a search needs, so that it holds no connection while it looks.
+        def prepared(asked)
+          services.database.still(caller!.household_id) do |db|
+            work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+            only = asked[:only]&.map { |one| [Date.iso8601(one[:on]), one[:meal]] }
+            from, to = asked.values_at(:from, :to).map { |day| Date.iso8601(day) }
+            Desk::MealFilling.new(work, from: from, to: to, only: only, again: asked[:again] || []).ready
+          end
+        end
+
+        def told(filling, asked, out)
+          gone = false
+          last = filling.call(seconds: asked[:seconds]&.to_f || SECONDS, cancel: -> { gone }) do |proposed, cost|
+            out << line(filling, proposed, cost: cost.to_f.round(2), done: false)
+          rescue IOError, SystemCallError
+            gone = true
+          end
+          out << line(filling, last, done: true)
+        rescue Core::Work::Undone => e
+          out << "#{JSON.generate(Problem.from(e).last)}\n" unless gone
+        end
+
+        def line(filling, proposed, **more)
+          "#{JSON.generate({ open: filling.open, meals: proposed.map { |one| filling.told(one) }, **more })}\n"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require_relative "../../core/planning/plan_rules"
+require_relative "../../desk/week"
+require_relative "plan_view"
+
+module NutShelf
+  module Api
+    # Days of meals as JSON: the words for what Desk::Week answers.
+    class WeekView
+      # @param work [Desk::UnitOfWork]
+      # @param from [Date]
+      # @param to [Date]
+      def initialize(work, from:, to:)
+        @work = work
+        @week = Desk::Week.new(work, from: from, to: to)
+        @plan = @week.plan
+        @view = PlanView.new(work, @plan)
+      end
+
+      # @return [Hash]
+      def call
+        {
+          from: @week.from.iso8601, to: @week.to.iso8601, planned_meals: @plan.slots.meals, rules: rules,
+          days: @week.days.map { |day, slots| { on: day.iso8601, slots: slots.map { |one| slot(one) } } },
+          pool: @week.pool.map { |one| meal(one) }, patterns: @plan.slots.patterns.map { |one| pattern(one) },
+          use_up: @week.turning.map { |one| turning(one) }, balance: balance
+        }
+      end
+
+      private
+
+      def rules
+        chosen = @plan.slots.rules.to_h
+        Core::PlanRules::ALL.map do |rule|
+          { key: rule.key, strength: chosen.fetch(rule.key), strengths: rule.strengths.keys, usual: rule.default }
+        end
+      end
+
+      def slot(filled)
+        slot = filled.slot
+        {
+          meal: slot.meal, evening: slot.evening, minutes: slot.minutes, morning_minutes: slot.morning_minutes,
+          servings: Core::Decimal.print(slot.servings), eaters: slot.eaters.map(&:name), said_by: slot.said_by,
+          note: slot.note, wanted: slot.wanted?, meals: filled.meals.map { |one| meal(one) }
+        }
+      end
+
+      def meal(standing)
+        row = standing.row
+        dish = standing.dish
+        {
+          id: row.id, on: row.on_date&.iso8601, meal: row.meal, kind: row.kind, recipe_id: row.recipe_id,
+          name: @view.meal_name(row), servings: Core::Decimal.print(row.servings), status: row.status, pinned: row.pinned,
+          note: row.note, from_meal_id: row.from_meal_id, lot_id: row.lot_id, minutes: row.total_minutes,
+          covered_percent: dish&.covered_percent, buy_minor: dish && @plan.to_buy(dish), faults: standing.faults,
+          uses: dish ? uses(dish) : [], missing: dish ? dish.missing.map { |line| missing(line) } : [],
+          stand_ins: dish ? dish.substituted.map { |line| @view.stand_in(line) } : []
+        }
+      end
+
+      def food(stack) = @view.foods.fetch(stack.food_key)
+
+      def uses(dish)
+        dish.rescued_picks.map { |key, pick, _| { food: @view.food_name(key), days_left: @plan.days_left(pick.stack) } }
+          .uniq { |one| one[:food] }
+      end
+
+      def missing(line) = "#{@view.food_amount(line.food_key, line.missing)} #{@view.food_name(line.food_key)}"
+
+      def pattern(row) = row.slice(:id, :name, :weekday, :meal, :evening, :minutes, :morning_minutes)
+
+      def turning(one)
+        stack = one.stack
+        {
+          stack_id: stack.id, name: stack.name(food(stack)), place: stack.place, days_left: @plan.days_left(stack),
+          amount: @work.part_words(stack, stack.free), past_minor: one.past_minor,
+          past: one.past.positive? ? @view.food_amount(stack.food_key, one.past) : nil,
+          meals: one.ties.map { |tie| { meal_id: tie.meal.id, on: tie.meal.on.iso8601 } }.uniq
+        }
+      end
+
+      def balance
+        sums = @week.balance
+        {
+          to_buy_minor: sums.to_buy, rescued_minor: sums.rescued, past_minor: sums.past,
+          from_shelf_percent: sums.from_shelf, all_bought_minor: sums.all_bought
+        }
+      end
+    end
+  end
+end

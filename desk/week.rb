@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require_relative "../core/value"
+require_relative "plan"
+require_relative "slots"
+
+module NutShelf
+  module Desk
+    # Some days of meals as a cook looks at them: each meal's slot and what fills it, what turns in those days and which
+    # meal takes it, and what all of it comes to in money.
+    class Week
+      # A slot and what stands in it. Frozen.
+      Filled = Core::Value.of(:slot, :meals)
+
+      # A meal as it stands: its row, its dish where one is cooked, and what stands against it in words. Frozen.
+      Standing = Core::Value.of(:row, :dish, faults: [].freeze)
+
+      # A stack that turns within the days: what of it the meals take, and what nobody will have eaten in time, in
+      # grams. Frozen.
+      Turning = Core::Value.of(:stack, :ties, :past, :past_minor)
+
+      # Money in minor units: what is to buy in whole packs, what the meals take of stock that would go past, what goes
+      # past still, and the share of the meals' worth that comes from the shelf, in whole percent. Frozen.
+      Balance = Core::Value.of(:to_buy, :rescued, :past, :from_shelf, :all_bought)
+
+      # @param work [UnitOfWork]
+      # @param from [Date]
+      # @param to [Date]
+      def initialize(work, from:, to:)
+        @work = work
+        @from = from
+        @to = to
+        @plan = Plan.new(work)
+      end
+
+      attr_reader :plan, :from, :to
+
+      # @return [Slots]
+      def slots = plan.slots
+
+      # @return [Hash{Date=>Array<Filled>}] every planned meal of each day, and others that something stands in
+      def days
+        there = rows.group_by { |row| [row.on_date, row.meal] }
+        (from..to).to_h do |day|
+          meals = Slots::ORDER.select { |meal| slots.meals.include?(meal) || there.key?([day, meal]) }
+          [day, meals.map { |meal| filled(slots.of(day, meal), there.fetch([day, meal], [])) }]
+        end
+      end
+
+      # @return [Array<Standing>] what waits without a day
+      def pool = @work.house.meals.pool.map { |row| Standing.new(row: row, dish: row.recipe_id && plan.dish(row.id)) }
+
+      # @return [Array<Turning>] what turns within the days, first day first
+      def turning
+        past = plan.forecast.goes_past.to_h { |one| [one.stack.id, one] }
+        plan.shelf.stacks.each_value.filter_map do |stack|
+          last = stack.usable_until
+          next unless last&.between?(@work.today, to) && !stack.set_apart? && !stack.unfit?(@work.today)
+
+          lost = past[stack.id]
+          Turning.new(
+            stack: stack, ties: ties.fetch(stack.id, []), past: lost&.amount || 0r, past_minor: lost&.value_minor || 0
+          )
+        end
+      end
+
+      # @return [Balance]
+      def balance
+        bought = dishes.flat_map(&:missing)
+        needed = bought.group_by(&:food_key).transform_values { |lines| lines.sum(0r, &:missing) }
+        to_buy = needed.sum { |key, grams| plan.whole_cost(key, grams).first }
+        share = needed.sum { |key, grams| plan.prices.cost(key, grams).first }
+        shelf = dishes.sum(&:value_minor)
+        Balance.new(
+          to_buy: to_buy, rescued: rescued, past: turning.sum(&:past_minor), all_bought: shelf + share,
+          from_shelf: (shelf + share).zero? ? nil : shelf * 100 / (shelf + share)
+        )
+      end
+
+      private
+
+      def rows = @rows ||= @work.house.meals.between(from, to)
+
+      def filled(slot, list) = Filled.new(slot: slot, meals: list.map { |row| standing(row, slot) })
+
+      def standing(row, slot)
+        dish = row.status == "planned" && row.kind == "cook" && row.on_date >= @work.today ? plan.dish(row.id) : nil
+        Standing.new(row: row, dish: dish, faults: dish ? faults(dish, slot) : [])
+      end
+
+      # What a person pinned stays, and is told.
+      def faults(dish, slot)
+        clashes = dish.clashes.map { |one| "Not for #{one.person}: #{one.words(plan.shelf.foods[one.food_key].name)}" }
+        [*clashes, *slot.against(dish.recipe)]
+      end
+
+      def dishes
+        @dishes ||= plan.forecast.dishes.select { |meal, _| meal.on.between?(from, to) }.values
+      end
+
+      def ties = @ties ||= plan.ties.select { |tie| tie.meal.on <= to }.group_by { |tie| tie.pick.stack.id }
+
+      # Of what turns within the days, what the meals take.
+      def rescued
+        turning.sum do |one|
+          one.ties.sum { |tie| (tie.pick.amount * one.stack.minor_per_gram).round }
+        end
+      end
+    end
+  end
+end
