@@ -22,6 +22,14 @@ module NutShelf
         "ines" => %w[Ines keeper], "tomas" => %w[Tomas keeper], "juna" => %w[Juna helper], "wren" => %w[Wren helper],
         "piet" => ["Grandad Piet", "helper"]
       }.freeze
+      # Wednesdays are football; on Saturday a gale may take the power.
+      PATTERNS = [
+        { weekday: 3, meal: "dinner", name: "Football", evening: "shifts", minutes: 30 }
+      ].freeze
+      EVENINGS = {
+        4 => { evening: "no_power", note: "gale warning, no ferry" },
+        5 => { note: "Aunt Fenna comes", minutes: 90, eaters: :guest }
+      }.freeze
       NICKNAMES = {
         "cat-food-wet" => ["biscuit's tins"],
         "cereal-bars" => ["quay bars"],

@@ -6,6 +6,7 @@ require_relative "../core/work"
 require_relative "filling"
 require_relative "plan"
 require_relative "race"
+require_relative "refusal"
 require_relative "slots"
 
 module NutShelf
@@ -21,15 +22,21 @@ module NutShelf
       Entry = Core::Value.of(:slot, :row, :open)
       private_constant :Entry
 
+      # Days that can be filled at once.
+      LONGEST = 92
+
       # @param work [UnitOfWork]
       # @param from [Date]
       # @param to [Date]
       # @param only [Array<Array(Date, String)>, nil] the meals to fill; nil: every open one
       # @param again [Array<Integer>] planned meals that may be replaced
+      # @raise [Invalid] for more days than can be filled at once
       def initialize(work, from:, to:, only: nil, again: [])
         @work = work
         @from = [from, work.today].max
         @to = to
+        raise Refusal.of(:span_too_long, at: "/to", most: LONGEST) if to - @from >= LONGEST
+
         @only = only
         @again = again
         @slots = Slots.new(work)
@@ -39,7 +46,7 @@ module NutShelf
       # Reads everything there is to read, so that the search needs no connection.
       # @return [MealFilling] itself
       def ready
-        problem
+        problem unless open.zero?
         @work.shelf_key
         @plan.recipes
         self
@@ -58,15 +65,17 @@ module NutShelf
       # @return [Integer] meals there are to fill
       def open = entries.count(&:open)
 
-      # @param seconds [Float]
+      # @param seconds [Float, nil] by the clock, or
+      # @param moves [Integer, nil] so many: the same moves give the same plan
       # @yieldparam [Array<Proposed>, Rational] a better plan, and what it costs in coins
       # @return [Array<Proposed>]
       # @raise [Core::Work::Undone]
-      def call(seconds: 1.0, cancel: nil)
+      def call(seconds: nil, moves: nil, cancel: nil)
         return [] if open.zero?
 
         shared = Core::Work::Shared.new(key: [:meals, @work.shelf_key, problem.hash], value: problem)
-        found = Race.new(@work.services.work, shared).run(Filling.new(seconds: seconds), cancel: cancel) do |better|
+        found = Race.new(@work.services.work, shared).run(Filling.new(seconds: seconds, moves: moves),
+          cancel: cancel) do |better|
           yield proposed(better.plan), better.cost if block_given?
         end
         proposed(found.plan)

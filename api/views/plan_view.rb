@@ -67,7 +67,9 @@ module NutShelf
         case row.kind
         when "cook" then row.recipe_name
         when "leftovers" then "#{cooked(row.from_meal_id)}, again"
-        when "kept" then @plan.shelf.stacks[row.lot_id]&.then { |stack| stack.name(foods.fetch(stack.food_key)) } || "Portions"
+        when "kept" then @plan.shelf.stacks[row.lot_id]&.then do |stack|
+          stack.name(foods.fetch(stack.food_key))
+        end || "Portions"
         when "out" then "Eating out"
         else "Whatever is left"
         end

@@ -40,7 +40,8 @@ module NutShelf
       def slot(filled)
         slot = filled.slot
         {
-          meal: slot.meal, evening: slot.evening, minutes: slot.minutes, morning_minutes: slot.morning_minutes,
+          meal: slot.meal, evening: slot.evening, minutes: slot.minutes, timed: slot.timed,
+          morning_minutes: slot.morning_minutes,
           servings: Core::Decimal.print(slot.servings), eaters: slot.eaters.map(&:name), said_by: slot.said_by,
           note: slot.note, wanted: slot.wanted?, meals: filled.meals.map { |one| meal(one) }
         }
@@ -51,7 +52,8 @@ module NutShelf
         dish = standing.dish
         {
           id: row.id, on: row.on_date&.iso8601, meal: row.meal, kind: row.kind, recipe_id: row.recipe_id,
-          name: @view.meal_name(row), servings: Core::Decimal.print(row.servings), status: row.status, pinned: row.pinned,
+          name: @view.meal_name(row), servings: Core::Decimal.print(row.servings), status: row.status,
+          pinned: row.pinned,
           note: row.note, from_meal_id: row.from_meal_id, lot_id: row.lot_id, minutes: row.total_minutes,
           covered_percent: dish&.covered_percent, buy_minor: dish && @plan.to_buy(dish), faults: standing.faults,
           uses: dish ? uses(dish) : [], missing: dish ? dish.missing.map { |line| missing(line) } : [],
@@ -62,7 +64,9 @@ module NutShelf
       def food(stack) = @view.foods.fetch(stack.food_key)
 
       def uses(dish)
-        dish.rescued_picks.map { |key, pick, _| { food: @view.food_name(key), days_left: @plan.days_left(pick.stack) } }
+        dish
+          .rescued_picks
+          .map { |key, pick, _| { food: @view.food_name(key), days_left: @plan.days_left(pick.stack) } }
           .uniq { |one| one[:food] }
       end
 

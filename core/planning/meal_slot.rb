@@ -11,9 +11,10 @@ module NutShelf
 
     # What a meal of a day is like: who eats, the minutes free before it and in the morning (nil: no matter), what kind
     # of evening, what is at hand (nil: everything). `said_by`: "day", the name of a pattern, or nil where nobody said
-    # anything. Frozen.
+    # anything; `timed`: somebody said how long there is. Frozen.
     MealSlot =
-      Value.of(:on, :meal, :minutes, :morning_minutes, :gear, :said_by, evening: "home", eaters: [].freeze, note: "") do
+      Value.of(:on, :meal, :minutes, :morning_minutes, :gear, :said_by, evening: "home", eaters: [].freeze, note: "",
+        timed: false) do
         # @return [Boolean] whether somebody eats here
         def wanted? = evening != "out" && eaters.any?
 
@@ -97,7 +98,7 @@ module NutShelf
 
         MealSlot.new(
           on: day, meal: meal, minutes: one.minutes || @usual[meal], morning_minutes: one.morning_minutes,
-          evening: one.evening, gear: one.gear, note: one.note, eaters: eaters(one.eaters),
+          evening: one.evening, gear: one.gear, note: one.note, eaters: eaters(one.eaters), timed: !one.minutes.nil?,
           said_by: own ? "day" : pattern.name
         )
       end

@@ -22,7 +22,7 @@ module NutShelf
         ),
         Rule.new(
           key: "same_dish", name: "The same dish within a week", default: "rather_not", about: "Coins for each time.",
-          strengths: { "no_matter" => 0r, "rather_not" => 12/10r, "never" => 12r }.freeze
+          strengths: { "no_matter" => 0r, "rather_not" => 3r, "never" => 30r }.freeze
         ),
         Rule.new(
           key: "same_main", name: "The same main two days running", default: "rather_not",

@@ -11,7 +11,9 @@ RSpec.describe "The plan", :api do
 
   def week(days = 7) = ask("/api/plan?days=#{days}")
 
-  def dinner(on = today) = week["days"].find { |day| day["on"] == on.iso8601 }["slots"].find { |one| one["meal"] == "dinner" }
+  def dinner(on = today)
+    week["days"].find { |day| day["on"] == on.iso8601 }["slots"].find { |one| one["meal"] == "dinner" }
+  end
 
   def proposals(**more)
     send_json("/api/plan/proposals", { from: today.iso8601, to: (today + 3).iso8601, seconds: 0.3, **more })
@@ -54,7 +56,8 @@ RSpec.describe "The plan", :api do
   end
 
   it "remembers what a weekday is like, and what one day is like instead" do
-    tell("/api/plan/patterns", { weekday: today.wday, meal: "dinner", name: "Football", evening: "shifts", minutes: 20 })
+    tell("/api/plan/patterns",
+      { weekday: today.wday, meal: "dinner", name: "Football", evening: "shifts", minutes: 20 })
     expect(dinner).to include("evening" => "shifts", "minutes" => 20, "said_by" => "Football")
     tell("/api/plan/slots", { on: today.iso8601, meal: "dinner", minutes: 60,
       eaters: { people: [person], guests: [{ name: "Ola", portion: "0.5" }] } })

@@ -14,7 +14,8 @@ RSpec.describe "What views read of", :api do
   end
 
   paths = %w[
-    today stacks stacks/STACK foods foods?usual=yes places places/PLACE meals meals/MEAL plan dishes missing bring-forward
+    today stacks stacks/STACK foods foods?usual=yes places places/PLACE meals meals/MEAL plan dishes missing
+    bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]
 

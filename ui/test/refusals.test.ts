@@ -16,8 +16,8 @@ const passed: ProblemDocument = {
 describe("a refusal", () => {
   it("says its days as the page does, in the sentence and beside the field", () => {
     const worded = refusalWords(passed);
-    expect(worded.title).toBe("Fri 20 Nov has passed.");
-    expect(worded.errors[0]?.detail).toBe("Fri 20 Nov has passed.");
+    expect(worded.title).toBe("Fri 20 Nov 2026 has passed.");
+    expect(worded.errors[0]?.detail).toBe("Fri 20 Nov 2026 has passed.");
     expect(worded.remedy).toBe("Choose today or a later day.");
   });
 

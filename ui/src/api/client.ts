@@ -50,6 +50,11 @@ export function setCsrf(token: string): void {
   csrf = token;
 }
 
+/** What a write must carry that goes another way than `post`. */
+export function csrfToken(): string {
+  return csrf;
+}
+
 function isProblem(body: unknown): body is ProblemDocument {
   return typeof body === "object" && body !== null && "code" in body && "title" in body;
 }

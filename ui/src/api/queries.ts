@@ -24,6 +24,7 @@ import type {
   StackDetail,
   Tie,
   Today,
+  Week,
 } from "./types";
 
 // Key and fetcher stand together; every write makes all of "house" stale.
@@ -78,6 +79,11 @@ export const mealsQuery = queryOptions({
   queryKey: [house, "meals"],
   queryFn: () => get<{ meals: Meal[]; ties: Tie[] }>("/api/meals"),
 });
+export const weekQuery = (from: string, days: number) =>
+  queryOptions({
+    queryKey: [house, "week", from, days],
+    queryFn: () => get<Week>(`/api/plan?from=${from}&days=${days}`),
+  });
 export const mealQuery = (id: number) =>
   queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });
 export const dishesQuery = (on: string) =>

@@ -39,6 +39,13 @@ export function dayWords(day: string, today: string): string {
   return ahead > 0 ? `${near}, in ${plural(ahead, "day")}` : `${near}, ${plural(-ahead, "day")} ago`;
 }
 
+const WEEKDAY_LONG = new Intl.DateTimeFormat("en-US", { weekday: "long", timeZone: "UTC" });
+
+/** @param index 0 for Sunday */
+export function weekdayName(index: number): string {
+  return WEEKDAY_LONG.format(new Date(Date.UTC(2000, 0, 2 + index)));
+}
+
 export function shortDay(day: string): string {
   return `${WEEKDAY.format(utc(day))} ${dayAndMonth(utc(day))}`;
 }

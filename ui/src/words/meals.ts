@@ -11,6 +11,76 @@ export const partOnShelf = (coveredPercent: number) => `${coveredPercent} % on t
 export const putOn = (day: string, name: string) => `Put on ${day}: ${name}`;
 export const buy = (sum: string) => `buy ${sum}`;
 export const cook = (name: string) => `Cook ${name}`;
+export const weekOf = (from: string, to: string) => `Meals, ${from} to ${to}`;
+export const toBuy = (all: string) => `to buy, all new ${all}`;
+export const rescuedSum = "rescued from going past";
+export const stillPast = "still goes past";
+export const fromTheShelf = "from the shelf";
+export const fillOpen = "Fill the open meals";
+export const fillAgain = "Fill anew";
+export const fillAgainHint = "Every meal that is not kept may change";
+export const lookingFor = (open: number) => `Looking for dishes for ${plural(open, "meal")}`;
+export const takeThese = "Take these now";
+export const neverMind = "Never mind";
+export const nothingOpen = "No meal is open in these days.";
+export const noneFound = "No dish fits the open meals. Give them more minutes, or choose by hand.";
+export const earlier = "Earlier days";
+export const later = "Later days";
+export const thisWeek = "From today";
+export const openMeal = "open";
+export const chooseFor = (meal: string, day: string) => `for ${meal}, ${day}`;
+export const insteadOfMeal = (name: string) => `Choose instead of ${name}`;
+export const stopChoosing = "Leave it as it is";
+export const putInstead = (name: string) => `Put ${name} there instead`;
+export const putThere = "Put it there";
+export const todayWord = "today";
+export const swap = "Swap";
+export const more = "More";
+export const moreFor = (name: string, day: string | null) => `More for ${name}${day === null ? "" : `, ${day}`}`;
+export const keep = "Keep";
+export const letGo = "Let it be changed";
+export const kept = "kept";
+export const slideTo = (day: string) => `Slide to ${day}`;
+export const putAside = "Put aside, without a day";
+export const slid = (name: string) => `Slid ${name}`;
+export const usesFoods = (foods: string) => `uses ${foods}`;
+export const alreadyCooked = "already cooked by then";
+export const eatOut = "Eat out";
+export const whateverIsLeft = "Whatever is left";
+export const eatOutOn = (meal: string, day: string) => `Eat out: ${meal}, ${day}`;
+export const day = "d";
+export const useUp = "Use up";
+export const inTheOrder = "in the order it turns";
+export const nothingTurns = "Nothing turns in these days.";
+export const notPlanned = (amount: string) => `${amount} not planned`;
+export const inNoMeal = "eaten besides";
+export const aside = "Put aside";
+export const asideHint = "Meals without a day. Give one a day, or let a filling pass it by.";
+export const eveningOf = (meal: string, day: string) => `${meal}, ${day}: who eats, and how long there is`;
+export const onDay = (day: string) => `, ${day}: who eats, and how long there is`;
+export const evenings: Record<string, string> = {
+  home: "at home",
+  packed: "packed to go",
+  shifts: "eaten in shifts",
+  out: "eating out",
+  no_oven: "no oven",
+  no_power: "no power",
+};
+export const whatKind = "What kind of meal";
+export const minutesFree = "Minutes free before it";
+export const morningFree = "Minutes free that morning";
+export const whoEats = "Who eats";
+export const guestsToo = "Guests, in portions";
+export const guest = "guest";
+export const everyWeek = (weekday: string) => `So every ${weekday}`;
+export const calledWhat = "Called what (“football”)";
+export const asUsual = "As usual again";
+export const saveIt = "Keep it so";
+export const portionsOf = (servings: string) => plural(Number(servings), "portion");
+export const minutesThere = (count: number) => `${count} min`;
+export const homeCount = (count: number) => `${count} at the table`;
+export const dragHint = "Drag a meal to another day, or press Shift with an arrow.";
+export const otherMeal = "other";
 export const drop = (name: string) => `Drop ${name}`;
 export const leftoversKeep = (days: number) =>
   `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;

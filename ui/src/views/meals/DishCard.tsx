@@ -5,6 +5,7 @@ import { useMoney } from "../../app/session";
 import { Button } from "../../kit/kit";
 import { inDays, shortDay, shortName } from "../../words/common";
 import { Cover } from "./Cover";
+import type { Chosen } from "./WeekGrid";
 import * as say from "../../words/meals";
 
 /** How long what is used still has. */
@@ -44,10 +45,25 @@ function Rank({ dish }: { dish: Dish }) {
   );
 }
 
-export function DishCard({ dish, day }: { dish: Dish; day: string }) {
+interface Props {
+  dish: Dish;
+  day: string;
+  /** The meal it is chosen for; none: whatever meal it is made for. */
+  chosen: Chosen | null;
+  onPut: () => void;
+}
+
+export function DishCard({ dish, day, chosen, onPut }: Props) {
   const { act } = useActs();
   const money = useMoney();
   const [why, setWhy] = useState(false);
+  const put = async () => {
+    const instead = chosen?.instead;
+    const done = instead
+      ? await act(`/api/meals/${instead.id}/change`, { recipe_id: dish.recipe_id }, dish.name)
+      : await act("/api/meals", { recipe_id: dish.recipe_id, on: day, ...(chosen ? { meal: chosen.meal } : {}) }, dish.name);
+    if (done) onPut();
+  };
   return (
     <li className="board p-3 flex flex-col text-small">
       <div className="text-soft text-small">
@@ -92,10 +108,10 @@ export function DishCard({ dish, day }: { dish: Dish; day: string }) {
         {dish.not_for.length === 0 && (
           <Button
             look="main"
-            onClick={() => act("/api/meals", { recipe_id: dish.recipe_id, on: day }, dish.name)}
-            aria-label={say.putOn(shortDay(day), dish.name)}
+            onClick={put}
+            aria-label={chosen?.instead ? say.putInstead(dish.name) : say.putOn(shortDay(day), dish.name)}
           >
-            {say.putOnDay} {shortDay(day)}
+            {chosen?.instead ? say.putThere : `${say.putOnDay} ${shortDay(day)}`}
           </Button>
         )}
         <Button look="plain" aria-expanded={why} onClick={() => setWhy(!why)}>

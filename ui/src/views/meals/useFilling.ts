@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from "react";
+import { Problem } from "../../api/client";
+import { propose, type Proposal, type Proposed } from "../../api/propose";
+import { useActs } from "../../app/acts";
+import * as say from "../../words/meals";
+
+export interface Filling {
+  /** The best plan so far, while a search runs. */
+  plan: Proposal | null;
+  running: boolean;
+  /** @param again planned meals that may be replaced */
+  start: (again?: number[]) => void;
+  take: () => void;
+  stop: () => void;
+}
+
+function sent(meals: Proposed[]) {
+  return meals.map(({ on, meal, recipe_id, leftovers_of, from_meal_id, choices }) => ({
+    on,
+    meal,
+    recipe_id,
+    leftovers_of,
+    from_meal_id,
+    choices,
+  }));
+}
+
+/** Fills open meals: shows what a search finds while it looks, and puts the last plan onto its days in one act. */
+export function useFilling(from: string, to: string): Filling {
+  const { act, tell } = useActs();
+  const [plan, setPlan] = useState<Proposal | null>(null);
+  const [running, setRunning] = useState(false);
+  const under = useRef<{ abort: AbortController; again: number[]; best: Proposal | null } | null>(null);
+  useEffect(() => () => under.current?.abort.abort(), []);
+
+  const over = () => {
+    under.current?.abort.abort();
+    under.current = null;
+    setRunning(false);
+    setPlan(null);
+  };
+  const put = (best: Proposal | null, again: number[]) => {
+    over();
+    if (!best || best.meals.length === 0) return tell({ text: best?.open === 0 ? say.nothingOpen : say.noneFound });
+    const days = new Set(best.meals.map((meal) => meal.on + meal.meal));
+    void act("/api/plan/fill", { meals: sent(best.meals), replace: days.size > 0 ? again : [] }, say.fillOpen);
+  };
+  const start = (again: number[] = []) => {
+    const mine = { abort: new AbortController(), again, best: null as Proposal | null };
+    under.current = mine;
+    setRunning(true);
+    propose({ from, to, again }, mine.abort.signal, (better) => {
+      if (under.current !== mine) return;
+      mine.best = better;
+      setPlan(better);
+      if (better.done) put(better, again);
+    }).catch((error: unknown) => {
+      if (under.current !== mine) return;
+      over();
+      if (error instanceof Problem) tell({ text: error.message, problem: error });
+    });
+  };
+  return {
+    plan,
+    running,
+    start,
+    take: () => put(under.current?.best ?? null, under.current?.again ?? []),
+    stop: over,
+  };
+}
