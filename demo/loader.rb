@@ -3,6 +3,7 @@
 require "json"
 require_relative "../api/passwords"
 require_relative "calendar"
+require_relative "coming_week"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
@@ -15,14 +16,11 @@ Dir[File.expand_path("../desk/{acts,commands}/*.rb", __dir__)].each do |file|
 end
 require_relative "../api/views/draft_view"
 require_relative "../desk/plan"
-require_relative "../desk/meal_filling"
 
 module NutShelf
   module Demo
     # Lives ten weeks at Sallow House, act by act; no amount is ever set by hand.
     class Loader
-      # Moves of the planner: the same week whenever the demo is made.
-      MOVES = 1500
       FIRST = Date.new(2026, 9, 15)
       STOCK = File.join(__dir__, "stock.txt")
       PLACES = File.join(__dir__, "places.json")
@@ -43,7 +41,7 @@ module NutShelf
         make_household
         (FIRST..Household::TODAY).each { |day| live(day) }
         levels
-        coming_meals
+        coming_week.plan
         open_doors
         @household_id
       end
@@ -271,41 +269,11 @@ module NutShelf
         end
       end
 
-      # The coming week: what its evenings are like, two meals somebody chose, and the rest as the planner fills it.
-      def coming_meals
-        week
-        chosen
-        proposed = at_work do |work|
-          Desk::MealFilling.new(work, from: Household::TODAY, to: Household::TODAY + 6).then do |filling|
-            filling.call(moves: MOVES).map { |one| filling.told(one).except(:name) }
-          end
-        end
-        act(Desk::FillMeals, "ines", { meals: proposed })
-      end
-
-      def week
-        version = within { |house| house.household.row.version }
-        act(Desk::SetHousehold, "ines", { version: version, settings: { planned_meals: %w[lunch dinner] } })
-        Household::PATTERNS.each { |pattern| act(Desk::SetPattern, "ines", pattern) }
-        Household::EVENINGS.each do |ahead, evening|
-          act(Desk::SetSlot, "tomas", { on: (Household::TODAY + ahead).iso8601, meal: "dinner", **with_guest(evening) })
-        end
-      end
-
-      def with_guest(evening)
-        return evening unless evening[:eaters] == :guest
-
-        people = within { |house| house.household.people.select(&:eats).map(&:id) }
-        { **evening, eaters: { people: people, guests: [{ name: "Aunt Fenna", portion: "1" }] } }
-      end
-
-      def chosen
-        { 0 => ["dinner", true], 3 => ["dinner", false] }.each_with_object([]) do |(ahead, (meal, kept)), used|
-          day = Household::TODAY + ahead
-          entry = best(day, meal).find { |found| !used.include?(found.id) } or next
-          used << entry.id
-          act(Desk::PlanMeal, "ines", { recipe_id: entry.id, on: day.iso8601, meal: meal, pinned: kept })
-        end
+      def coming_week
+        ComingWeek.new(
+          act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, best: method(:best),
+          at_work: method(:at_work), within: method(:within)
+        )
       end
 
       def caller(who)

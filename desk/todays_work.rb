@@ -58,6 +58,21 @@ module NutShelf
       # @return [Array<Thawing::Task>] what comes out by tonight
       def thaw = Thawing.new(@work, plan).tasks.select { |task| task.on <= @work.today }
 
+      # @return [Array<Core::GoesPast>] what nobody will have eaten in time, what is worth most first
+      def goes_past
+        plan.forecast.goes_past.reject do |one|
+          one.stack.unfit?(@work.today)
+        end.sort_by { |one| [-one.value_minor, one.on] }
+      end
+
+      # @return [Hash{String=>Core::Short}] foods used day by day that are there still and will not be, soonest first
+      def runs_out
+        now = plan.cursor
+        plan.forecast.runs_out.select do |key, short|
+          plan.habits.daily(key) && short.on > @work.today && now.left(key, @work.today).positive?
+        end.sort_by { |key, short| [short.on, key] }.to_h
+      end
+
       # @return [Array<Array(Core::Place, Core::Due)>]
       def counts = PlacesDue.new(@work).by_rhythm.first(COUNTS)
 

@@ -28,12 +28,27 @@ module NutShelf
             questions: @of.questions.map { |one| question(one) },
             care: care,
             counts_due: @of.counts.map { |place, due| { place_id: place.id, place: place.name, reason: due.reason } },
-            thaw: @of.thaw.map { |task| { **task.to_h, on: task.on.iso8601 } }
+            thaw: @of.thaw.map { |task| { **task.to_h, on: task.on.iso8601 } },
+            goes_past: @of.goes_past.map { |one| going(one) }, runs_out: shorts
           }
         end
       end
 
       helpers do
+        def going(one)
+          food = @plan.foods.fetch(one.stack.food_key)
+          {
+            stack_id: one.stack.id, name: one.stack.name(food), place: one.stack.place, on: (one.on - 1).iso8601,
+            amount: @plan.food_amount(one.stack.food_key, one.amount), value_minor: one.value_minor
+          }
+        end
+
+        def shorts
+          @of.runs_out.map do |key, short|
+            { food_id: @plan.food_id(key), food: @plan.food_name(key), on: short.on.iso8601 }
+          end
+        end
+
         def turning(one)
           {
             stack: @view.call(one.stack),

@@ -203,7 +203,12 @@ module NutShelf
         end
       end
 
-      def may(slot) = @dishes.each_index.reject { |at| @dishes[at].holds.intersect?(slot.excludes) }
+      def may(slot)
+        @dishes.each_index.select do |at|
+          laid = @dishes[at]
+          !laid.holds.intersect?(slot.excludes) && slot.again?(@recipes.fetch(laid.recipe_id))
+        end
+      end
 
       def cooked(day, recipe_id)
         @tables.filter_map do |excludes|

@@ -34,6 +34,10 @@ module NutShelf
         # @return [Array<String>] what stands against cooking it for this meal, in words; empty where nothing does
         def against(recipe) = [*too_long(recipe), *no_gear(recipe), *wrong_evening(recipe)]
 
+        # @param recipe [Recipe] that was cooked before
+        # @return [Boolean] whether its leftovers can be eaten then: without power nothing is heated
+        def again?(recipe) = evening != "no_power" || recipe.tags.include?("no-cook")
+
         private
 
         # What stands overnight asks for its active minutes alone.
@@ -53,11 +57,11 @@ module NutShelf
         def at_hand
           return [] if evening == "no_power"
 
-          evening == "no_oven" ? (gear || KITCHEN) - ["oven"] : gear
+          evening == "no_oven" ? (gear || self.class::KITCHEN) - ["oven"] : gear
         end
 
         def wrong_evening(recipe)
-          return ["It cannot be packed to go."] if evening == "packed" && !recipe.tags.intersect?(PACKED)
+          return ["It cannot be packed to go."] if evening == "packed" && !recipe.tags.intersect?(self.class::PACKED)
           return [] unless evening == "shifts" && recipe.leftover_days.zero? && !recipe.tags.include?("no-cook")
 
           ["It does not wait for those who come later."]

@@ -7,7 +7,8 @@ const DAY = /^\d{4}-\d{2}-\d{2}$/;
 export function refusalWords(document: ProblemDocument): ProblemDocument {
   const days = Object.values(document.params ?? {}).filter((told): told is string => DAY.test(String(told)));
   if (days.length === 0) return document;
-  const worded = (text: string) => days.reduce((said, day) => said.replaceAll(day, `${shortDay(day)} ${day.slice(0, 4)}`), text);
+  const worded = (text: string) =>
+    days.reduce((said, day) => said.replaceAll(day, `${shortDay(day)} ${day.slice(0, 4)}`), text);
   return {
     ...document,
     title: worded(document.title),

@@ -69,3 +69,8 @@ export const thatNeedYou = "that need you";
 export const putADate = "Put a date";
 export const look = "Look";
 export const throwIt = "Throw";
+export const goesPast = "Goes past uneaten";
+export const goesPastNote = (sum: string) => `${sum} in two weeks, as things stand`;
+export const lostOf = (amount: string, name: string, place: string) => `${amount} ${name}, ${place}`;
+export const runsOut = "Runs out";
+export const runsOutNote = (count: number) => `${plural(count, "food")} in two weeks`;

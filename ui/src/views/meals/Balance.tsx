@@ -5,7 +5,7 @@ import * as say from "../../words/meals";
 
 function Sum({ value, words, tone = "" }: { value: ReactNode; words: string; tone?: string }) {
   return (
-    <div className="px-3.5 py-1.5 border-l border-zinc2 first:border-l-0 phone:px-2">
+    <div className="flex flex-col-reverse justify-end px-3.5 py-1.5 border-l border-zinc2 first:border-l-0 phone:px-2">
       <dt className="text-small text-soft">{words}</dt>
       <dd className={`font-head text-lead font-semibold ${tone}`}>{value}</dd>
     </div>
@@ -17,7 +17,7 @@ export function Balance({ balance }: { balance: Week["balance"] }) {
   const money = useMoney();
   const share = balance.from_shelf_percent;
   return (
-    <dl className="board flex flex-wrap [&>div]:flex [&>div]:flex-col-reverse [&>div]:justify-end phone:grid phone:grid-cols-2">
+    <dl className="board flex flex-wrap phone:grid phone:grid-cols-2">
       <Sum value={money(balance.to_buy_minor)} words={say.toBuy(money(balance.all_bought_minor))} />
       <Sum value={money(balance.rescued_minor)} words={say.rescuedSum} tone="text-pea" />
       <Sum value={money(balance.past_minor)} words={say.stillPast} tone={balance.past_minor > 0 ? "text-beet" : ""} />

@@ -61,7 +61,9 @@ export function Choosing({ chosen, onDone }: { chosen: Chosen | null; onDone: ()
     <section aria-label={say.whatCouldBe(day === today ? null : shortDay(day))}>
       <div className="flex flex-wrap items-center gap-2 mt-5 mb-2">
         <h2 className="mr-3">
-          {chosen?.instead ? say.insteadOfMeal(chosen.instead.name) : say.whatCouldBe(day === today ? null : shortDay(day))}
+          {chosen?.instead
+            ? say.insteadOfMeal(chosen.instead.name)
+            : say.whatCouldBe(day === today ? null : shortDay(day))}
         </h2>
         <Button aria-pressed={meal === ""} look={meal === "" ? "main" : "quiet"} onClick={() => setMeal("")}>
           {say.anyMeal}

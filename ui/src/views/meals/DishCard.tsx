@@ -61,7 +61,11 @@ export function DishCard({ dish, day, chosen, onPut }: Props) {
     const instead = chosen?.instead;
     const done = instead
       ? await act(`/api/meals/${instead.id}/change`, { recipe_id: dish.recipe_id }, dish.name)
-      : await act("/api/meals", { recipe_id: dish.recipe_id, on: day, ...(chosen ? { meal: chosen.meal } : {}) }, dish.name);
+      : await act(
+          "/api/meals",
+          { recipe_id: dish.recipe_id, on: day, ...(chosen ? { meal: chosen.meal } : {}) },
+          dish.name,
+        );
     if (done) onPut();
   };
   return (

@@ -20,7 +20,11 @@ function Menu({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
   const days = Array.from({ length: 7 }, (_, ahead) => addDays(today, ahead)).filter((day) => day !== meal.on);
   return (
     <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className="btn small-btn" data-look="plain" aria-label={say.moreFor(meal.name, meal.on && shortDay(meal.on))}>
+      <DropdownMenu.Trigger
+        className="btn small-btn"
+        data-look="plain"
+        aria-label={say.moreFor(meal.name, meal.on && shortDay(meal.on))}
+      >
         {say.more}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

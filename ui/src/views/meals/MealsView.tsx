@@ -32,7 +32,17 @@ function changeable(week: Week): number[] {
     .map((meal) => meal.id);
 }
 
-function Head({ week, filling, from, onFrom }: { week: Week; filling: Filling; from: string; onFrom: (day: string) => void }) {
+function Head({
+  week,
+  filling,
+  from,
+  onFrom,
+}: {
+  week: Week;
+  filling: Filling;
+  from: string;
+  onFrom: (day: string) => void;
+}) {
   const { today } = useSession();
   const again = changeable(week);
   return (
@@ -61,9 +71,11 @@ function Head({ week, filling, from, onFrom }: { week: Week; filling: Filling; f
           </>
         ) : (
           <>
-            {again.length > 0 && <Button title={say.fillAgainHint} onClick={() => filling.start(again)}>
+            {again.length > 0 && (
+              <Button title={say.fillAgainHint} onClick={() => filling.start(again)}>
                 {say.fillAgain}
-              </Button>}
+              </Button>
+            )}
             <Button look="main" onClick={() => filling.start()}>
               {say.fillOpen}
             </Button>
@@ -83,11 +95,7 @@ function Pool({ week, onSwap }: { week: Week; onSwap: (chosen: Chosen) => void }
       <p className="text-small text-soft mb-2">{say.asideHint}</p>
       <div className="grid gap-2 grid-cols-[repeat(auto-fill,minmax(170px,1fr))]">
         {week.pool.map((meal) => (
-          <MealCard
-            key={meal.id}
-            meal={meal}
-            onSwap={() => onSwap({ on: today, meal: meal.meal, instead: meal })}
-          />
+          <MealCard key={meal.id} meal={meal} onSwap={() => onSwap({ on: today, meal: meal.meal, instead: meal })} />
         ))}
       </div>
     </Board>

@@ -39,9 +39,7 @@ export function SlotSheet({ on, slot, patterns, onClose }: Props) {
       evening: String(form.get("evening")),
       minutes: numberIn(form, "minutes"),
       morning_minutes: numberIn(form, "morning_minutes"),
-      eaters: all
-        ? null
-        : { people: sitting, guests: guests === "" ? [] : [{ name: say.guest, portion: guests }] },
+      eaters: all ? null : { people: sitting, guests: guests === "" ? [] : [{ name: say.guest, portion: guests }] },
     };
     if (form.get("weekly") !== "on")
       return done(await act("/api/plan/slots", { on, meal: slot.meal, ...facts }, title));

@@ -64,13 +64,22 @@ function Open({ slot, on, chosen, onChoose }: { slot: MealSlot; on: string } & P
 
 function Looking({ meals }: { meals: Proposed[] }) {
   return meals.map((one) => (
-    <div key={one.on + one.meal + one.name} className="rounded-md border-[1.5px] border-dashed border-pea p-2 text-small">
+    <div
+      key={one.on + one.meal + one.name}
+      className="rounded-md border-[1.5px] border-dashed border-pea p-2 text-small"
+    >
       <h3 className="text-small leading-snug">{one.name}</h3>
     </div>
   ));
 }
 
-function Slot({ slot, on, row, onSlot, ...rest }: { slot: MealSlot; on: string; row: number; onSlot: () => void } & Props) {
+function Slot({
+  slot,
+  on,
+  row,
+  onSlot,
+  ...rest
+}: { slot: MealSlot; on: string; row: number; onSlot: () => void } & Props) {
   const { act } = useActs();
   const [over, setOver] = useState(false);
   const proposed = rest.proposed.filter((one) => one.on === on && one.meal === slot.meal);

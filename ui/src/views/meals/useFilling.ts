@@ -60,11 +60,5 @@ export function useFilling(from: string, to: string): Filling {
       if (error instanceof Problem) tell({ text: error.message, problem: error });
     });
   };
-  return {
-    plan,
-    running,
-    start,
-    take: () => put(under.current?.best ?? null, under.current?.again ?? []),
-    stop: over,
-  };
+  return { plan, running, start, take: () => put(under.current?.best ?? null, under.current?.again ?? []), stop: over };
 }

@@ -9,6 +9,7 @@ import { FirstOf, Fold } from "../../kit/Fold";
 import { Loaded } from "../../kit/state";
 import { dayWords, shortDay } from "../../words/common";
 import { ShelfChip } from "../shelf/ShelfChip";
+import { Ahead } from "./Ahead";
 import { Chores } from "./Chores";
 import { StillThere } from "./StillThere";
 import { useStackSheet } from "./useStackSheet";
@@ -48,6 +49,9 @@ function TodayPage({ today }: { today: Today }) {
             </div>
             <div className="phone:order-2 empty:hidden">
               <StillThere today={today} onPick={open} />
+            </div>
+            <div className="phone:order-6 empty:hidden">
+              <Ahead today={today} onPick={open} />
             </div>
             <div className="phone:order-5">
               <Coming meals={today.meals} today={today.today} />
