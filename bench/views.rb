@@ -32,6 +32,7 @@ views = {
   "place" => -> { browser.call("/api/places/#{place}") },
   "shelf" => -> { browser.call("/api/stacks?limit=2000") },
   "meals" => -> { browser.call("/api/meals") },
+  "plan" => -> { browser.call("/api/plan") },
   "missing" => -> { browser.call("/api/missing") },
   "dishes" => -> { browser.call("/api/dishes") },
   "label-line" => -> { house.post.call("/api/label-line", line) }
