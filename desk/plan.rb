@@ -47,8 +47,12 @@ module NutShelf
           )
       end
 
+      # A version of a dish is never changed, so that those there are need not be read again because a meal was planned.
       # @return [Hash{Integer=>Core::Recipe}] every version of every dish
-      def recipes = @recipes ||= @work.kept(:recipes, :plan, :rules) { @work.house.recipes.values.freeze }
+      def recipes
+        @recipes ||=
+          @work.kept(:recipes, :rules, beside: @work.house.recipes.latest) { @work.house.recipes.values.freeze }
+      end
 
       # @return [Rational] usual portions at a meal
       def servings = @servings ||= @work.house.household.portions

@@ -39,10 +39,12 @@ module NutShelf
       # it rests on: two processes that keep it under one key keep the same.
       # @param name [Symbol]
       # @param topics [Array<Symbol>] see Store::Topics
+      # @param beside [Object] what else it rests on
       # @yield makes it; frozen, and the same for everybody in the household
-      def kept(name, *topics, &)
+      def kept(name, *topics, beside: nil, &make)
         slot = [caller.household_id, name]
-        still ? services.kept.keep(slot, rests_on(topics), &) : services.kept.known(slot, rests_on(topics), &)
+        mark = [*rests_on(topics), beside]
+        still ? services.kept.keep(slot, mark, &make) : services.kept.known(slot, mark, &make)
       end
 
       # @return [Array] what the shelf's contents are known by, here and in every other process

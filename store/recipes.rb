@@ -20,6 +20,10 @@ module NutShelf
         end
       end
 
+      # SELECT max(id) FROM recipes WHERE household_id = 7
+      # @return [Integer, nil] the version that came last; none is changed, so that it stands for all of them
+      def latest = rows(:recipes).max(:id)
+
       # @return [Core::Recipe]
       # @raise [Missing]
       def find(id) = found(values([id])[id], "dish")

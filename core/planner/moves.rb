@@ -207,27 +207,34 @@ module NutShelf
 
         # What stands in these slots goes around; leftovers go with their meal as far as that keeps the rules.
         def exchange(slots, order = nil)
-          return false if slots.size < 2 || slots.any? { |slot| @slots[slot].skip || fixed?(slot) }
-          return false unless slots.all? { |slot| free?(slot) }
+          return false if slots.size < 2 || slots.any? { |slot| stays?(slot) }
 
-          order = nil if order && slots.size != order.size
-          target = slots.each_index.to_h { |at| [slots[at], slots[order ? order[at] : (at + 1) % slots.size]] }
-          where = ->(slot) { target.fetch(slot, slot) }
+          target = targets(slots, order)
           meals = slots.flat_map { |slot| [slot, @state.from[slot], @state.feeds[slot]] }.compact.uniq
           cooks = meals.select { |slot| @state.kind[slot] == State::COOK }
-          standing = cooks.map do |slot|
-            [where.(slot), @state.dish[slot], @state.feeds[slot] && where.(@state.feeds[slot])]
-          end
           return false unless cooks.all? { |slot| free?(slot) || target.key?(slot) }
-
-          cooks.each { |slot| @state.clear(slot) }
-          misfits = standing.count { |slot, dish, later| !place(slot, dish, later) }
-          return false if misfits > 1
+          return false if misfits(cooks, target) > 1
 
           refill([*meals, *target.values].uniq.select { |slot| @state.kind[slot] == State::EMPTY })
         end
 
-        def fixed?(slot) = must?(slot)
+        def targets(slots, order)
+          order = nil if order && slots.size != order.size
+          slots.each_index.to_h { |at| [slots[at], slots[order ? order[at] : (at + 1) % slots.size]] }
+        end
+
+        # Takes the cooks out and puts each where it is to go.
+        # @return [Integer] how many do not fit there
+        def misfits(cooks, target)
+          where = ->(slot) { target.fetch(slot, slot) }
+          standing = cooks.map do |slot|
+            [where.(slot), @state.dish[slot], @state.feeds[slot] && where.(@state.feeds[slot])]
+          end
+          cooks.each { |slot| @state.clear(slot) }
+          standing.count { |slot, dish, later| !place(slot, dish, later) }
+        end
+
+        def stays?(slot) = @slots[slot].skip || must?(slot) || !free?(slot)
 
         def free?(slot) = (@is_free ||= @free.to_h { |at| [at, true] })[slot]
 

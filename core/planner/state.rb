@@ -154,8 +154,9 @@ module NutShelf
           end
         end
 
-        # Draws a food anew from a bucket on, the first lots first, as far as anything changes.
-        def redraw(food, at)
+        # Draws a food anew from a bucket on, the first lots first, as far as anything changes. One loop, because it is
+        # run a million times.
+        def redraw(food, at) # rubocop:disable Metrics/AbcSize, Metrics/MethodLength -- see above
           corners = @tables.corners[food]
           values = @tables.values[food]
           slopes = @tables.slopes[food]

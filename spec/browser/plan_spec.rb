@@ -79,6 +79,21 @@ RSpec.describe "Planning a week", :browser do
     expect(day(1)).to have_content("eaten in shifts, 20 min")
   end
 
+  it "takes what the household wants of its plans, and which meals are planned" do
+    enter(who)
+    visit "/meals"
+    click_button "Change the rules"
+    within("[role=dialog]") do
+      check "breakfast"
+      select "eat it down", from: "The shelf"
+      click_button "Keep it so"
+    end
+    expect(day(0)).to have_css("button", text: "breakfast")
+    settings = inside(who) { |house| house.household.row.settings }
+    expect(settings).to include("planned_meals" => %w[breakfast dinner])
+    expect(settings["plan_rules"]).to include("shelf" => "eat_down", "waste" => "usual")
+  end
+
   it "goes without a cook: eating out, and putting a dish aside" do
     enter(who)
     visit "/meals"

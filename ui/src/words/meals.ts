@@ -49,6 +49,31 @@ export const eatOut = "Eat out";
 export const whateverIsLeft = "Whatever is left";
 export const eatOutOn = (meal: string, day: string) => `Eat out: ${meal}, ${day}`;
 export const day = "d";
+export const rules = "What you want of the plan";
+export const changeRules = "Change the rules";
+export const rulesHint = "A filling keeps to these as far as it can. Allergies and safety dates are never bent.";
+export const plannedMeals = "Meals that are planned every day";
+export const ruleNames: Record<string, string> = {
+  shelf: "The shelf",
+  waste: "Food that would go past",
+  same_dish: "The same dish within a week",
+  same_main: "The same main two days running",
+  minutes: "Minutes at the stove",
+  leftovers: "Cooking once for two meals",
+};
+const STRENGTHS: Record<string, string> = {
+  "shelf.eat_down": "eat it down",
+  "shelf.level": "keep it as it is",
+  "shelf.build_up": "build it up",
+  "waste.little": "does not matter much",
+  "waste.usual": "rescue what is worth it",
+  "waste.much": "rescue all that can be",
+};
+/** What a strength means, and whether it holds where nobody chose. */
+export function strength(rule: string, key: string, usual: string): string {
+  const words = STRENGTHS[`${rule}.${key}`] ?? key.replaceAll("_", " ");
+  return key === usual ? `${words} (usual)` : words;
+}
 export const useUp = "Use up";
 export const inTheOrder = "in the order it turns";
 export const nothingTurns = "Nothing turns in these days.";

@@ -12,6 +12,7 @@ import * as say from "../../words/meals";
 import { Balance } from "./Balance";
 import { Choosing } from "./Choosing";
 import { MealCard } from "./MealCard";
+import { RulesSheet } from "./RulesSheet";
 import { TurningList, UseUp } from "./UseUp";
 import { useFilling, type Filling } from "./useFilling";
 import { WeekGrid, type Chosen } from "./WeekGrid";
@@ -45,6 +46,7 @@ function Head({
 }) {
   const { today } = useSession();
   const again = changeable(week);
+  const [rules, setRules] = useState(false);
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
       <h1>{say.weekOf(sameMonth(week) ? bare(week.from).split(" ")[0]! : bare(week.from), bare(week.to))}</h1>
@@ -71,6 +73,9 @@ function Head({
           </>
         ) : (
           <>
+            <Button look="plain" onClick={() => setRules(true)}>
+              {say.changeRules}
+            </Button>
             {again.length > 0 && (
               <Button title={say.fillAgainHint} onClick={() => filling.start(again)}>
                 {say.fillAgain}
@@ -82,6 +87,7 @@ function Head({
           </>
         )}
       </span>
+      {rules && <RulesSheet week={week} onClose={() => setRules(false)} />}
     </div>
   );
 }

@@ -1,0 +1,57 @@
+import { useQuery } from "@tanstack/react-query";
+import { peopleQuery } from "../../api/queries";
+import type { Week } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { Form, Pick, Submit, Tick } from "../../kit/form";
+import { Sheet } from "../../kit/Sheet";
+import * as say from "../../words/meals";
+
+const MEALS = ["breakfast", "lunch", "dinner", "snack"];
+
+/** What a household wants of its plans: each rule by a plain name, with what is usual. */
+export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void }) {
+  const { act } = useActs();
+  const version = useQuery(peopleQuery).data?.ways.version;
+  const save = async (form: FormData) => {
+    const settings = {
+      planned_meals: form.getAll("planned"),
+      plan_rules: Object.fromEntries(week.rules.map((rule) => [rule.key, String(form.get(rule.key))])),
+    };
+    const done = await act("/api/ways", { version, settings }, say.rules);
+    if (done) onClose();
+    return done;
+  };
+  return (
+    <Sheet open onClose={onClose} title={say.rules}>
+      <p className="text-soft mt-2">{say.rulesHint}</p>
+      <Form className="grid gap-3 mt-3" keep="plan.rules" version={version} onSave={save}>
+        <fieldset>
+          <legend className="font-semibold mb-1">{say.plannedMeals}</legend>
+          <div className="grid grid-cols-2">
+            {MEALS.map((meal) => (
+              <Tick
+                key={meal}
+                name="planned"
+                value={meal}
+                defaultChecked={week.planned_meals.some((one) => one === meal)}
+                label={meal}
+              />
+            ))}
+          </div>
+        </fieldset>
+        {week.rules.map((rule) => (
+          <Pick
+            key={rule.key}
+            name={rule.key}
+            label={say.ruleNames[rule.key] ?? rule.key}
+            defaultValue={rule.strength}
+            options={rule.strengths.map(
+              (strength) => [strength, say.strength(rule.key, strength, rule.usual)] as const,
+            )}
+          />
+        ))}
+        <Submit>{say.saveIt}</Submit>
+      </Form>
+    </Sheet>
+  );
+}
