@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+require_relative "support"
+require_relative "../../core/buying/price_book"
+require_relative "../../core/planner/scorer"
+require_relative "../../core/planner/search"
+require_relative "../../core/planning/meal_problem"
+
+RSpec.describe NutShelf::Core::MealProblem do
+  include CoreSupport
+
+  core = NutShelf::Core
+
+  let(:today) { day("2026-11-24") }
+  let(:everybody) { [core::Eater.new(name: "Ines"), core::Eater.new(name: "Wren", excludes: ["milk"])] }
+
+  def slot(ahead, eaters: [everybody.first], **facts)
+    NutShelf::Core::MealSlot.new(on: today + ahead, meal: "dinner", eaters: eaters, **facts)
+  end
+
+  def line(key, grams, **facts)
+    NutShelf::Core::RecipeLine.new(
+      food_key: key, quantity: NutShelf::Core::Quantity.new(grams.to_r, :mass), optional: false, substitutes: {},
+      note: "", **facts
+    )
+  end
+
+  def recipe(name, lines, **facts)
+    NutShelf::Core::Recipe.new(
+      key: name, name: name, meal: "dinner", servings: 1, active_minutes: 10, total_minutes: 20, gear: ["hob"],
+      leftover_days: 2, freezes: false, steps: [], tags: [], lines: lines, **facts
+    )
+  end
+
+  def made(recipes, slots, stacks: [], **more)
+    described_class.new(
+      shelf: NutShelf::Core::Shelf.new(stacks, foods: catalog.foods, today: today), recipes: recipes, slots: slots,
+      prices: NutShelf::Core::PriceBook.new(prices: {}, foods: catalog.foods), **more
+    )
+  end
+
+  def filled(problem)
+    search = NutShelf::Core::Planner::Search.new(problem.problem, seed: 1)
+    problem.placed(search.run(moves: 200))
+  end
+
+  it "eats what turns before it buys, and says which food stands in" do
+    beans = recipe("beans", [line("canned-chickpeas", 240, substitutes: { "canned-kidney-beans" => 1r })])
+    there = stack(1, "2026-11-25", food_key: "canned-kidney-beans", grams: 400, value: 100)
+    placed = filled(made({ 7 => beans }, [slot(0)], stacks: [there]))
+    expect(placed.map(&:recipe_id)).to eq([7])
+    expect(placed.first.choices).to eq("canned-chickpeas" => "canned-kidney-beans")
+  end
+
+  it "cooks for a table what its people may have: another food, or another dish" do
+    cream = recipe("cream", [line("whipping-cream", 100, substitutes: { "canned-coconut-milk" => 1r })])
+    cheese = recipe("cheese", [line("cream-cheese", 100)])
+    plain = recipe("plain", [line("white-rice", 100)])
+    both = filled(made({ 1 => cream, 2 => cheese, 3 => plain }, [slot(0, eaters: everybody), slot(1)]))
+    at_table = both.find { |one| one.slot.zero? }
+    expect(at_table.recipe_id).not_to eq(2)
+    expect(at_table.choices).to eq("whipping-cream" => "canned-coconut-milk") if at_table.recipe_id == 1
+  end
+
+  it "never lets leftovers reach a table that may not have them" do
+    cheese = recipe("cheese", [line("cream-cheese", 10)], leftover_days: 3)
+    placed = filled(made({ 1 => cheese }, [slot(0), slot(1, eaters: everybody)]))
+    expect(placed.map(&:slot)).to eq([0])
+  end
+
+  it "leaves alone what stands there already, and cooks it for those who eat of it later" do
+    rice = recipe("rice", [line("white-rice", 100)])
+    stands = [
+      core::Placed.new(slot: 0, kind: "cook", recipe_id: 1), core::Placed.new(slot: 1, kind: "leftovers", from: 0),
+      core::Placed.new(slot: 2, kind: "other")
+    ]
+    problem = made({ 1 => rice }, [slot(0), slot(1), slot(2), slot(3)], placed: stands)
+    expect(filled(problem).map(&:slot)).to eq([3])
+    slots = problem.problem.slots
+    expect([slots[0].pin, slots[1].leftovers_from, slots[2].skip]).to eq([0, 0, true])
+  end
+
+  it "plans nothing with what is not to eat, is set apart, or has no date it could be trusted by" do
+    rice = recipe("rice", [line("white-rice", 100)])
+    good = stack(1, "2027-05-31", food_key: "white-rice", grams: 500)
+    bad = [
+      good.with(id: 2, quarantined: true), good.with(id: 3, stopped: true), good.with(id: 4, amount: 0r),
+      good.with(id: 5, age_unknown: true), good.with(id: 6, ready_on: today + 9)
+    ]
+    lots = made({ 1 => rice }, [slot(0)], stacks: [good, *bad]).problem.foods.flat_map(&:lots)
+    expect(lots.map(&:quantity)).to eq([500r])
+  end
+
+  it "never draws past a safety date, look or no look" do
+    rice = recipe("rice", [line("white-rice", 100)])
+    tin = stack(1, "2026-11-26", food_key: "white-rice", grams: 500, look_until: today + 90, safety_until: today + 5)
+    goods = lambda { |**more|
+      made({ 1 => rice }, [slot(0)], stacks: [tin], **more).problem.foods.first.lots.map(&:last_good)
+    }
+    expect([goods.(), goods.(looks: false)]).to eq([[5], [2]])
+  end
+end
