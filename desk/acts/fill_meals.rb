@@ -21,6 +21,7 @@ module NutShelf
 
         filled = entry("fill_meals", words(input[:meals]))
         gone = replaced(filled, input[:replace] || [])
+        refuse_filled(input[:meals])
         @made = []
         input[:meals].each_with_index { |said, at| @made << make(filled, said, at) }
         done(filled, meal_ids: @made.map(&:first), dropped: gone)
@@ -29,6 +30,18 @@ module NutShelf
       def words(meals)
         days = meals.map { |said| Date.iso8601(said[:on]) }.minmax.uniq.map { |day| day.strftime("%-d %b") }
         "Filled #{meals.size} #{meals.size == 1 ? "meal" : "meals"}, #{days.join(" to ")}"
+      end
+
+      # A filling is looked for and taken later: what somebody planned in between is not covered up.
+      def refuse_filled(list)
+        days = list.map { |said| Date.iso8601(said[:on]) }
+        there = house.meals.between(days.min, days.max).to_set { |row| [row.on_date, row.meal] }
+        list.each_with_index do |said, at|
+          on = Date.iso8601(said[:on])
+          next unless there.include?([on, said[:meal]])
+
+          raise Refusal.of(:filled_meanwhile, at: "/meals/#{at}", meal: said[:meal], day: on)
+        end
       end
 
       def replaced(filled, ids)

@@ -66,6 +66,13 @@ RSpec.describe "A plan of meals" do
     )
   end
 
+  it "covers up nothing that somebody planned while the search was on" do
+    proposed = told(found)
+    plan(on: today + 2)
+    expect { act(:FillMeals, ines, { meals: proposed }) }.to raise_error(NutShelf::Desk::Conflict, /meanwhile/)
+    expect(rows.size).to eq(1)
+  end
+
   it "plans nothing for an evening out, and nothing that takes longer than there is" do
     act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "dinner", evening: "out" })
     act(:SetPattern, ines, { weekday: (today + 2).wday, meal: "dinner", name: "Football", minutes: 15 })

@@ -25,9 +25,10 @@ const bare = (day: string) => shortDay(day).split(" ").slice(1).join(" ");
 
 const sameMonth = (week: Week) => week.from.slice(0, 7) === week.to.slice(0, 7);
 
-/** Meals that a filling may change: planned, not kept. */
-function changeable(week: Week): number[] {
+/** Meals that a filling may change: planned, not kept, still to come. */
+function changeable(week: Week, today: string): number[] {
   return week.days
+    .filter((day) => day.on >= today)
     .flatMap((day) => day.slots.flatMap((slot) => slot.meals))
     .filter((meal) => meal.status === "planned" && !meal.pinned && ["cook", "leftovers"].includes(meal.kind))
     .map((meal) => meal.id);
@@ -45,7 +46,7 @@ function Head({
   onFrom: (day: string) => void;
 }) {
   const { today } = useSession();
-  const again = changeable(week);
+  const again = changeable(week, today);
   const [rules, setRules] = useState(false);
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
