@@ -51,7 +51,7 @@ module NutShelf
       def said(from, to)
         return @said.select { |one| one.on_date.between?(from, to) } if @range&.cover?(from) && @range.cover?(to)
 
-        @range = ([from, @work.today].min..[to, @work.today + 31].max)
+        @range = ([from, to, @work.today].min..[from, to, @work.today + 31].max)
         @said = @work.house.meals.slots(@range.begin, @range.end)
         said(from, to)
       end

@@ -55,6 +55,13 @@ RSpec.describe "The plan", :api do
     expect(week["days"].flat_map { |day| day["slots"].flat_map { |one| one["meals"] } }).to eq([])
   end
 
+  it "has nothing to fill where the days end before they begin, or are over" do
+    [[today + 9, today], [today - 900, today - 800], [today + 40, today + 20]].each do |from, to|
+      expect(proposals(from: from.iso8601, to: to.iso8601).last).to include("done" => true, "meals" => [])
+    end
+    expect(proposals(to: (today + 200).iso8601)).to include(include("code" => "invalid"))
+  end
+
   it "remembers what a weekday is like, and what one day is like instead" do
     tell("/api/plan/patterns",
       { weekday: today.wday, meal: "dinner", name: "Football", evening: "shifts", minutes: 20 })
