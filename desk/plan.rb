@@ -210,9 +210,15 @@ module NutShelf
           turn: Slots::ORDER.index(row.meal),
           recipe: recipes.fetch(row.recipe_id),
           servings: row.servings + later_servings.fetch(row.id, 0r),
-          diet: slots.of(row.on_date, row.meal).diet,
+          diet: diet_of(row),
           choices: row.choices
         )
+      end
+
+      # A dish is cooked for everybody who eats of it, also of what is left.
+      def diet_of(row)
+        fed = rows.select { |one| one.from_meal_id == row.id && one.status == "planned" }
+        Core::MealSlot.diet([row, *fed].map { |one| slots.of(one.on_date, one.meal) })
       end
 
       # Portions of a stack that are to be eaten on a day.
@@ -241,7 +247,7 @@ module NutShelf
       # A meal outside the span draws on what the span leaves.
       def later(row)
         day = [row.on_date || @work.today, @work.today].max
-        table = row.on_date ? slots.of(row.on_date, row.meal).diet : diet
+        table = row.on_date ? diet_of(row) : diet
         Core::Dish.plan(
           recipes.fetch(row.recipe_id), servings: row.servings, cursor: left.dup, on: day, diet: table,
           choices: row.choices

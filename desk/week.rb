@@ -85,7 +85,18 @@ module NutShelf
 
       def standing(row, slot)
         dish = row.status == "planned" && row.kind == "cook" && row.on_date >= @work.today ? plan.dish(row.id) : nil
-        Standing.new(row: row, dish: dish, faults: dish ? faults(dish, slot) : [])
+        Standing.new(row: row, dish: dish, faults: dish ? faults(dish, slot) : waiting(row, slot))
+      end
+
+      # Portions that wait, for a table that has changed since, or past their day.
+      def waiting(row, slot)
+        return [] unless row.status == "planned" && row.kind == "kept"
+
+        stack = plan.shelf.stacks[row.lot_id] or return ["It is not there any more."]
+        food = plan.shelf.foods.fetch(stack.food_key)
+        clashes = slot.diet.clashes(food).map { |one| "Not for #{one.person}: #{one.words(food.name)}" }
+        fits = stack.eligible?(row.on_date, allow_look: !slot.strict?, strict: slot.strict?)
+        [*clashes, *("It is past by then." unless fits)]
       end
 
       # What a person pinned stays, and is told.

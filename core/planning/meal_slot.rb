@@ -67,6 +67,11 @@ module NutShelf
           ["It does not wait for those who come later."]
         end
       end
+    # @param slots [Array<MealSlot>]
+    # @return [Diet] of everybody at any of these tables
+    def MealSlot.diet(slots)
+      Diet.new(slots.flat_map(&:eaters).uniq.map { |one| Diet::Eater.new(name: one.name, excludes: one.excludes) })
+    end
     MealSlot::PACKED = %w[packable no-cook].freeze
     MealSlot::KITCHEN = %w[one-burner kettle hob oven freezer slow-cooker microwave].freeze
 

@@ -46,9 +46,11 @@ module NutShelf
         rules = MealRules.new(work)
         choices = rules.choices(recipe, input[:choices] || {})
         slot = slot(@meal)
-        rules.eaters(recipe, slot, choices, at: "/recipe_id") if slot
-        house.meals.fed_by(@meal.id).each do |fed|
-          rules.leftovers(recipe, @meal.on_date, fed.on_date, slot(fed), at: "/recipe_id")
+        fed = house.meals.fed_by(@meal.id)
+        tables = [slot, *fed.map { |one| slot(one) }].compact
+        rules.eaters(recipe, tables, choices, at: "/recipe_id") if tables.any?
+        fed.each do |one|
+          rules.leftovers(recipe, @meal.on_date, one.on_date, tables, choices: choices, at: "/recipe_id")
         end
         { kind: "cook", recipe_id: id, choices: choices, from_meal_id: nil, lot_id: nil }
       end

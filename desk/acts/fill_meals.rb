@@ -74,9 +74,10 @@ module NutShelf
       end
 
       def again(filled, said, facts, slot, at)
-        from, cooked_on, recipe =
-          said[:from_meal_id] ? @rules.cook_of(said[:from_meal_id]) : @made.fetch(said[:leftovers_of]) { [] }
-        @rules.leftovers(recipe, cooked_on, facts[:on_date], slot, at: "/meals/#{at}")
+        from = said[:from_meal_id] || @made.fetch(said[:leftovers_of]) { [] }.first
+        raise Refusal.of(:leftovers_of_nothing, at: "/meals/#{at}") unless from
+
+        @rules.again(@rules.cook_of(from), facts[:on_date], slot, at: "/meals/#{at}")
         [filled.make("meal", { **facts, kind: "leftovers", from_meal_id: from }), facts[:on_date], nil]
       end
     end

@@ -54,21 +54,18 @@ module NutShelf
       end
 
       def leftovers(input)
-        from, cooked_on, recipe = @rules.cook_of(input[:from_meal_id])
+        cook = @rules.cook_of(input[:from_meal_id])
         raise Refusal.of(:leftovers_need_a_day, at: "/on") unless @on
 
-        @rules.leftovers(recipe, cooked_on, @on, slot(input[:meal] || recipe.meal), at: "/from_meal_id")
-        ["#{recipe.name}, again", recipe.meal, { kind: "leftovers", from_meal_id: from }]
+        recipe = @rules.again(cook, @on, slot(input[:meal] || cook.meal), at: "/from_meal_id")
+        ["#{recipe.name}, again", cook.meal, { kind: "leftovers", from_meal_id: cook.id }]
       end
 
       # Portions from the freezer or the fridge, good until that day.
       def portions(input)
         lot = house.lots.lock_one(input[:lot_id])
-        stack = work.stacks([lot.id]).first
         Fit.check(work, lot, Redate.new(work).part(lot), pointer: "/lot_id")
-        raise Refusal.of(:past_by_then, at: "/on", food: stack.name(work.food(lot.food_id))) if
-          @on && !stack.eligible?(@on, allow_look: true)
-
+        @rules.portions(lot, slot(input[:meal] || "dinner"), @on, at: "/lot_id")
         [lot.name(work.food(lot.food_id)), "dinner", { kind: "kept", lot_id: lot.id }]
       end
 

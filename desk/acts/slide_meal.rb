@@ -80,11 +80,10 @@ module NutShelf
         return unless meal.on_date
 
         slot = Slots.new(work).of(meal.on_date, meal.meal)
-        if meal.kind == "cook"
-          rules.eaters(house.recipes.find(meal.recipe_id), slot, meal.choices, at: "/on")
-        elsif meal.kind == "leftovers"
-          _, cooked_on, recipe = rules.cook_of(meal.from_meal_id)
-          rules.leftovers(recipe, cooked_on, meal.on_date, slot, at: "/on")
+        case meal.kind
+        when "cook" then rules.eaters(house.recipes.find(meal.recipe_id), slot, meal.choices, at: "/on")
+        when "leftovers" then rules.again(rules.cook_of(meal.from_meal_id), meal.on_date, slot, at: "/on")
+        when "kept" then rules.portions(house.lots.lock_one(meal.lot_id), slot, meal.on_date, at: "/on")
         end
       end
     end

@@ -2,6 +2,7 @@
 
 require_relative "../support/house"
 require_relative "../../desk/meal_filling"
+require_relative "../../desk/week"
 
 # Filling, keeping, sliding and dropping meals of the coming days.
 RSpec.describe "A plan of meals" do
@@ -152,6 +153,65 @@ RSpec.describe "A plan of meals" do
     expect(foods).to include(other)
     expect(foods).not_to include(line.food_key)
     expect { plan(choices: { line.food_key => "honey" }) }.to raise_error(NutShelf::Desk::Invalid, /choice/)
+  end
+
+  # What is eaten twice is cooked for both tables: the first one may have what the second must not.
+  it "lets no leftovers and no portions reach somebody who may not have them" do
+    milk = inside(ines) do |house|
+      foods = house.foods.all.to_h { |row| [row.reference_key, row] }
+      house.recipes.values.find do |_, one|
+        !one.followed && one.leftover_days.positive? && one.lines.any? do |line|
+          !line.optional && services.catalog.foods[foods[line.food_key].reference_key].allergens.include?("milk") &&
+            line.substitutes.keys.all? { |key| services.catalog.foods[key].allergens.include?("milk") }
+        end
+      end.first
+    end
+    cook = act(:PlanMeal, ines, { recipe_id: milk, on: today.iso8601, meal: "dinner" })["meal_id"]
+    wren = { name: "Wren", portion: "1", excludes: ["milk"] }
+    act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "lunch", eaters: { people: [], guests: [wren] } })
+    shut = [NutShelf::Desk::Conflict, /not for Wren/]
+    eat = { from_meal_id: cook, on: (today + 1).iso8601, meal: "lunch" }
+    expect { act(:PlanMeal, ines, eat) }.to raise_error(*shut)
+    expect { act(:FillMeals, ines, { meals: [eat] }) }.to raise_error(*shut)
+    yoghurt = put_away(ines, "plain-yoghurt", "fridge", printed_on: (today + 9).iso8601,
+      printed_kind: "use_by")["lot_id"]
+    expect { act(:PlanMeal, ines, { lot_id: yoghurt, on: (today + 1).iso8601, meal: "lunch" }) }.to raise_error(*shut)
+    kept = act(:PlanMeal, ines, { lot_id: yoghurt, on: today.iso8601, meal: "lunch" })["meal_id"]
+    expect { act(:SlideMeal, ines, { meal_id: kept, on: (today + 1).iso8601, meal: "lunch" }) }.to raise_error(*shut)
+    expect { act(:SlideMeal, ines, { meal_id: kept, on: (today + 15).iso8601 }) }.to raise_error(/past by then/)
+  end
+
+  it "says so where a table has changed since, or portions are past by then" do
+    yoghurt = put_away(ines, "plain-yoghurt", "fridge", printed_on: (today + 2).iso8601,
+      printed_kind: "use_by")["lot_id"]
+    act(:PlanMeal, ines, { lot_id: yoghurt, on: today.iso8601, meal: "dinner" })
+    faults = lambda do
+      at_work(ines) do |work|
+        NutShelf::Desk::Week.new(work, from: today, to: today).days.fetch(today).flat_map { |one| one.meals.flat_map(&:faults) }
+      end
+    end
+    expect(faults.()).to eq([])
+    act(:ChangePerson, ines, { person_id: person.id, version: person.version, excludes: ["milk"] })
+    expect(faults.()).to include(/Not for/)
+    act(:Throw, ines, { lot_id: yoghurt, outcome: "binned", why: "turned" })
+    expect(faults.()).to eq(["It is not there any more."])
+  end
+
+  it "cooks for both tables with what both may have" do
+    choosy = inside(ines) do |house|
+      house.recipes.values.find do |_, one|
+        line = one.lines.find { |each| each.food_key == "semi-skimmed-milk" && each.substitutes.key?("soya-drink") }
+        others = one.lines.reject { |each| each == line }
+        !one.followed && line && one.leftover_days.positive? &&
+          others.none? { |each| services.catalog.foods[each.food_key].allergens.include?("milk") }
+      end&.first
+    end
+    cook = act(:PlanMeal, ines, { recipe_id: choosy, on: today.iso8601, meal: "dinner" })["meal_id"]
+    wren = { name: "Wren", portion: "1", excludes: ["milk"] }
+    act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "lunch", eaters: { people: [], guests: [wren] } })
+    act(:PlanMeal, ines, { from_meal_id: cook, on: (today + 1).iso8601, meal: "lunch" })
+    held = at_work(ines) { |work| NutShelf::Desk::Plan.new(work).then { |one| one.dish(cook).allergens(one.shelf.foods) } }
+    expect(held).not_to include("milk")
   end
 
   it "eats portions that wait, while they are good" do

@@ -90,6 +90,19 @@ function Cooking({ meal }: { meal: PlannedMeal }) {
   );
 }
 
+function Waiting({ meal }: { meal: PlannedMeal }) {
+  return (
+    <>
+      <div className="text-soft">{say.alreadyCooked}</div>
+      {meal.faults.map((fault) => (
+        <div key={fault} className="text-beet font-semibold">
+          {fault}
+        </div>
+      ))}
+    </>
+  );
+}
+
 /** What fills a meal: its dish, how much of it is there, and what can be done with it. */
 export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
   const { act } = useActs();
@@ -124,7 +137,7 @@ export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => vo
         <div className="text-pea font-semibold mt-1">{say.cookedAlready}</div>
       ) : (
         <>
-          {again ? <div className="text-soft">{say.alreadyCooked}</div> : <Cooking meal={meal} />}
+          {again ? <Waiting meal={meal} /> : <Cooking meal={meal} />}
           <div className="flex flex-wrap gap-x-1 mt-1">
             {meal.kind === "cook" && (
               <Link className="btn small-btn" to={`/meals/${meal.id}`} aria-label={say.cook(meal.name)}>
