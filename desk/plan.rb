@@ -151,6 +151,10 @@ module NutShelf
       end
 
       # One pick of a coming meal. Frozen.
+      # @param meal [Core::PlannedMeal]
+      # @return [String] what its dish is called as the shelf stands
+      def name_of(meal) = dish(meal.id).name(shelf.foods)
+
       Tie = Core::Value.of(:meal, :pick)
 
       # @return [Array<Tie>] which stacks the coming meals will take from

@@ -42,7 +42,7 @@ module NutShelf
           amount: @work.loose_words(stack, @plan.proposal(pick)),
           place: stack.place,
           meal_id: meal.id,
-          meal: meal.recipe.name,
+          meal: @plan.name_of(meal),
           hours: hours
         )
       end

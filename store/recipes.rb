@@ -14,7 +14,7 @@ module NutShelf
       def values(ids = nil)
         found = ids ? rows(:recipes).where(id: ids) : rows(:recipes)
         followed = rows(:recipes).exclude(follows_id: nil).select_map(:follows_id).to_set
-        lines = lines_of(found.select(:id))
+        lines = lines_of(ids)
         found.order(:name, :id).all.to_h do |row|
           [row.id, value(row, lines.fetch(row.id, []), followed.include?(row.id))]
         end
@@ -67,9 +67,12 @@ module NutShelf
         )
       end
 
+      # @param ids [Array<Integer>, nil] nil: of every dish, which asks for no list of a thousand numbers
       def lines_of(ids)
-        lines = keyed(rows(:recipe_lines).where(recipe_id: ids), :recipe_lines, Rows::KeyedLine)
-        standing = rows(:recipe_substitutes).where(line_id: rows(:recipe_lines).where(recipe_id: ids).select(:id))
+        found = ids ? rows(:recipe_lines).where(recipe_id: ids) : rows(:recipe_lines)
+        lines = keyed(found, :recipe_lines, Rows::KeyedLine)
+        standing = rows(:recipe_substitutes)
+        standing = standing.where(line_id: lines.map(&:id)) if ids
         substitutes = keyed(standing, :recipe_substitutes, Rows::KeyedSubstitute).group_by(&:line_id)
         lines.group_by(&:recipe_id).transform_values do |list|
           list.map { |line| line_value(line, substitutes.fetch(line.id, [])) }.freeze

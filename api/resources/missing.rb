@@ -85,7 +85,7 @@ module NutShelf
             {
               meal_id: meal.id,
               on: meal.on.iso8601,
-              name: meal.recipe.name,
+              name: plan.plan.name_of(meal),
               amount: plan.food_amount(item.food_key, reason[:grams])
             }
           end

@@ -60,7 +60,10 @@ module NutShelf
 
         def brief(ranked)
           recipe = ranked.dish.recipe
-          { recipe_id: ranked.id, name: recipe.name, meal: recipe.meal, covered_percent: ranked.dish.covered_percent }
+          {
+            recipe_id: ranked.id, name: ranked.dish.name(@plan.foods), meal: recipe.meal,
+            covered_percent: ranked.dish.covered_percent
+          }
         end
 
         def need(need) = { kind: need.kind, stack: @view.call(need.stack), place: need.stack.place, text: need.text }
@@ -68,7 +71,7 @@ module NutShelf
         def meals = @work.house.meals.between(@work.today, @work.today + DAYS - 1).map { |row| @plan.meal(row) }
 
         def question(one)
-          meals = @of.plan.coming.to_h { |meal| [meal.id, meal.recipe.name] }
+          meals = @of.plan.coming.to_h { |meal| [meal.id, @of.plan.name_of(meal)] }
           {
             stack: @view.call(one.stack),
             place: one.stack.place,

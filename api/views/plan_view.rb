@@ -23,7 +23,7 @@ module NutShelf
         recipe = dish.recipe
         {
           recipe_id: ranked.id,
-          name: recipe.name,
+          name: dish.name(foods),
           meal: recipe.meal,
           minutes: recipe.total_minutes,
           active_minutes: recipe.active_minutes,
@@ -65,7 +65,7 @@ module NutShelf
       # @return [String] what fills it, as a cook says it
       def meal_name(row)
         case row.kind
-        when "cook" then row.recipe_name
+        when "cook" then @plan.dishes[row.id]&.name(foods) || row.recipe_name
         when "leftovers" then "#{cooked(row.from_meal_id)}, again"
         when "kept" then @plan.shelf.stacks[row.lot_id]&.then do |stack|
           stack.name(foods.fetch(stack.food_key))
@@ -83,7 +83,7 @@ module NutShelf
           stack_id: pick.stack.id,
           meal_id: meal.id,
           on: meal.on.iso8601,
-          name: meal.recipe.name,
+          name: @plan.name_of(meal),
           amount: pick_words(pick)
         }
       end

@@ -2,6 +2,7 @@
 
 require_relative "diet"
 require_relative "dish_draw"
+require_relative "dish_name"
 require_relative "../rotation/shelf"
 require_relative "../reference/recipe"
 require_relative "../value"
@@ -35,6 +36,12 @@ module NutShelf
             lines: lines,
             clashes: clashes.uniq { |one| [one.person, one.allergen] }.freeze
           )
+        end
+
+        # @param foods [Hash{String=>Food}]
+        # @return [String] what it is called as it would be cooked here
+        def name(foods)
+          DishName.of(recipe.name, substituted.map { |line| [foods[line.line.food_key], foods[line.food_key]] })
         end
 
         # @return [Boolean] whether somebody who eats along may not have it, whatever stands in for what

@@ -12,7 +12,8 @@ module NutShelf
     # rules table, else its class row; a food without either behaves cautiously. `nutrition`, `preparing` and `packing`:
     # see food_parts.rb. `edible_yield`: share of a pack that is eaten; `drained_share`: share of a tin that reaches the
     # plate, which counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a
-    # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from.
+    # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from. `dish_words`:
+    # what dishes call it, the plain word first.
     Food =
       Value.of(
         :key,
@@ -49,6 +50,7 @@ module NutShelf
         infant: false,
         vulnerable_avoid: "",
         kept_by_level: false,
+        dish_words: [].freeze,
         pest_risk: false
       ) do
         # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold

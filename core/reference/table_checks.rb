@@ -30,7 +30,8 @@ module NutShelf
 
       # @return [Array<String>] what is wrong, by table, key and column
       def faults
-        [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *methods_of_storing, *packs]
+        [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *dish_words,
+         *methods_of_storing, *packs]
       end
 
       private
@@ -142,6 +143,13 @@ module NutShelf
             .reject { |key| @catalog.foods.key?(key) }
             .map { |key| "recipe_lines: #{recipe.key} names the substitute #{key}, which is no food" }
         end
+      end
+
+      def dish_words
+        @tables
+          .fetch("dish_words", [])
+          .reject { |row| @catalog.foods.key?(row["food_key"]) }
+          .map { |row| "dish_words: #{row["food_key"]} is no food" }
       end
     end
   end

@@ -80,6 +80,13 @@ module NutShelf
 
       def kit = @kit ||= @tables.fetch("foods_kit", []).to_h { |row| [row["key"], row] }
 
+      def dish_words
+        @dish_words ||=
+          @tables
+            .fetch("dish_words", [])
+            .to_h { |row| [row["food_key"], [row["word"], *row["also"].split(";")].freeze] }
+      end
+
       def foods
         @foods ||= rows("foods").to_h { |row| [row["key"], food(row)] }.freeze
       end
@@ -105,6 +112,7 @@ module NutShelf
           preparing: preparing(row, kit.fetch(key, {}), soaking[key] || soaking[klass]),
           **packed(kit[key]),
           fragile_glass_common: yes(row, "fragile_glass_common"),
+          dish_words: dish_words.fetch(key, [].freeze),
           **(rules[key] || rules[klass] || no_food(row))
         )
       end

@@ -23,8 +23,10 @@ module NutShelf
         raise Refusal.of(:no_dish_there) unless @meal.recipe_id
 
         @recipe = house.recipes.find(@meal.recipe_id)
-        cooked = entry("cook", "Cooked #{@recipe.name}")
-        value = draw(cooked, used(input))
+        used = used(input)
+        @name = name(used)
+        cooked = entry("cook", "Cooked #{@name}")
+        value = draw(cooked, used)
         leftover = keep(cooked, input[:leftovers], value) if input.dig(:leftovers, :portions).to_r.positive?
         cooked.alter("meal", @meal, { status: "cooked" })
         hand_on(cooked, leftover)
@@ -37,6 +39,12 @@ module NutShelf
           changes = leftover ? { kind: "kept", from_meal_id: nil, lot_id: leftover.id } : { status: "dropped" }
           cooked.alter("meal", house.records.lock("meal", fed.id), changes)
         end
+      end
+
+      # Nobody finds salmon in the fridge that was cooked with mackerel.
+      def name(used)
+        keys = used.filter_map { |one| work.shelf.stacks[one[:lot_id]]&.food_key }
+        Core::DishName.cooked(@recipe, keys, work.shelf.foods)
       end
 
       def used(input) = input[:used] || proposal
@@ -91,7 +99,7 @@ module NutShelf
             count: leftovers[:portions],
             noun: "portion",
             state: "leftover",
-            label: @recipe.name,
+            label: @name,
             made_on: work.on,
             price_minor: share,
             estimated: @estimated,

@@ -132,7 +132,8 @@ RSpec.describe "The reference tables" do
         "overnight-oats-apple",
         { substitutes: "moonbeams:1" },
         /substitute moonbeams/
-      ]
+      ],
+      "dish words for no food" => ["dish_words", "bacon", { food_key: "moonbeams" }, /moonbeams is no food/]
     }.each do |what, (table, key, more, words)|
       it "refuses #{what}, saying where" do
         expect { faults(change(table, key, **more)) }.to raise_error(NutShelf::Core::BadTable, words)
