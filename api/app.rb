@@ -20,6 +20,7 @@ module NutShelf
         "/api/acts" => Acts,
         "/api/label-line" => LabelLines,
         "/api/dishes" => Dishes,
+        "/api/recipes" => Recipes,
         "/api/meals" => Meals,
         "/api/plan" => Plan,
         "/api/missing" => Missing,

@@ -9,7 +9,7 @@ module NutShelf
       BODIES = {
         "/api/" => 262_144, "/api/login" => 16_384, "/api/logout" => 16_384, "/api/change-password" => 16_384,
         "/api/close-account" => 16_384, "/api/first-start" => 16_384, "/api/join" => 16_384,
-        "/api/import" => 8_400_000, "/api/places/" => 4_200_000
+        "/api/import" => 8_400_000, "/api/recipes" => 5_600_000, "/api/places/" => 4_200_000
       }.freeze
       LARGEST_BODY = BODIES.values.max
 

@@ -218,7 +218,8 @@ module NutShelf
         when "throw"
           act(Desk::Throw, more[3], { lot_id: lot.id, amount: at_most(lot, more[0]), outcome: more[1], why: more[2] })
         when "move"
-          act(Desk::Move, more[1], { lot_id: lot.id, place_id: place(more[0]), amount: more[2] }.compact)
+          amount = more[2] && at_most(lot, more[2])
+          act(Desk::Move, more[1], { lot_id: lot.id, place_id: place(more[0]), amount: amount }.compact)
         end
       end
 

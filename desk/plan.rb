@@ -51,7 +51,7 @@ module NutShelf
       # @return [Hash{Integer=>Core::Recipe}] every version of every dish
       def recipes
         @recipes ||=
-          @work.kept(:recipes, :rules, beside: @work.house.recipes.latest) { @work.house.recipes.values.freeze }
+          @work.kept(:recipes, :rules, beside: @work.house.recipes.standing) { @work.house.recipes.values.freeze }
       end
 
       # @return [Rational] usual portions at a meal

@@ -57,13 +57,18 @@ module NutShelf
             "choices" => {}, "from_meal_id" => nil, "kind" => "cook", "lot_id" => nil, "note" => "", "pinned" => false,
             "version" => 1
           }
+        },
+        7 => {
+          "recipe_lines" => { "position" => 0, "text" => "" },
+          "recipes" => { "notes" => "", "own" => false, "source" => "" }
         }
       }.freeze
 
       # What was told elsewhere before, see migration 015.
       RETOLD = {
         5 => ->(tables) { with_records_of_meals(tables) },
-        6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } }
+        6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } },
+        7 => ->(tables) { { "recipe_texts" => [], "dishes" => dishes(tables), **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version
@@ -92,6 +97,20 @@ module NutShelf
           "recipe_substitutes" => substitutes(tables), "lot_sources" => sources(tables),
           "lots" => without(tables["lots"], "parent_lot_id")
         }
+      end
+
+      # @return [Array<Hash>] the version in force of every dish, see migration 022
+      def dishes(tables)
+        latest = tables["recipes"].to_a.group_by { |row| row["key"] }.values.map do |list|
+          list.max_by do |row|
+            row["version"]
+          end
+        end
+        numbered(
+          latest.map do |row|
+            { "key" => row["key"], "recipe_id" => row["id"], "archived_at" => nil, "version" => 1 }
+          end
+        )
       end
 
       # @return [Array<Hash>] what may stand in for ingredients, see migration 019

@@ -87,9 +87,15 @@ module NutShelf
       Recipe =
         Core::Value.of(
           :id, :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
-          :tags, :version, :follows_id
+          :tags, :version, :follows_id, own: false, notes: "", source: ""
         )
-      RecipeLine = Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :note)
+      # `text`: as somebody wrote it, empty in the shipped dishes; `position`: where it stands among them.
+      RecipeLine =
+        Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :note, text: "", position: 0)
+      # A line nobody matched to a food.
+      RecipeText = Core::Value.of(:id, :recipe_id, :position, :text)
+      # The version in force of a dish, by its key.
+      Dish = Core::Value.of(:id, :key, :recipe_id, :archived_at, version: 1)
       # What may stand in for a line's food, so many grams of it for one gram.
       Substitute = Core::Value.of(:id, :line_id, :food_id, :factor)
       # With the key of its food.
@@ -177,6 +183,7 @@ module NutShelf
         lots: Lot, acts: Act, movements: Movement, lot_events: LotEvent, lot_sources: Source,
         record_events: RecordEvent, foods: Food,
         packs: Pack, price_observations: Price, keeping_rules: KeepingRule, recipes: Recipe, recipe_lines: RecipeLine,
+        recipe_texts: RecipeText, dishes: Dish,
         recipe_substitutes: Substitute,
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,

@@ -8,7 +8,8 @@ module NutShelf
       TABLES = {
         stock: %i[lots movements price_observations reservations],
         plan: %i[
-          recipes recipe_lines recipe_substitutes meals meal_slots meal_patterns plan_spans care_rules
+          recipes recipe_lines recipe_substitutes recipe_texts dishes meals meal_slots meal_patterns plan_spans
+          care_rules
         ],
         people: %i[people], counts: %i[counts count_lines],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]

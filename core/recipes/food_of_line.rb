@@ -114,13 +114,17 @@ module NutShelf
           [tap(best.food, name), asked]
         end
 
-        # Of several foods the one that is poured, where it is poured.
+        # Of several foods the one that is poured, where it is poured; and the fresh one, where nobody speaks of a tin.
         def fitting(asked)
-          return unless @dimension == :volume && asked.size == 1
+          return unless asked.size == 1
 
-          keys = asked.first.answers.map { |one| one[:value] }.select { |key| @foods[key]&.dimension == :volume }
-          keys.first if keys.size == 1 && asked.first.answers.size > 1
+          foods = asked.first.answers.filter_map { |one| @foods[one[:value]] }
+          poured = foods.select { |food| food.dimension == :volume } if @dimension == :volume
+          fresh = foods.reject { |food| food.aisle == "Tins and cans" } unless @tinned
+          [poured, fresh].compact.find { |kept| kept.size == 1 && foods.size > 1 && right?(kept.first) }&.first&.key
         end
+
+        def right?(food) = @dimension == :volume || food.aisle.start_with?("Fresh ") || food.aisle == "Meat and fish"
 
         # Whether it is really that one is asked of a shelf; a recipe's words are a cook's own.
         def food_questions(draft)

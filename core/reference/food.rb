@@ -13,7 +13,7 @@ module NutShelf
     # see food_parts.rb. `edible_yield`: share of a pack that is eaten; `drained_share`: share of a tin that reaches the
     # plate, which counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a
     # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from. `dish_words`:
-    # what dishes call it, the plain word first.
+    # what dishes call it, the plain word first; `line_name`: what a recipe's line calls it, to read in again.
     Food =
       Value.of(
         :key,
@@ -51,6 +51,7 @@ module NutShelf
         vulnerable_avoid: "",
         kept_by_level: false,
         dish_words: [].freeze,
+        line_name: nil,
         pest_risk: false
       ) do
         # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold

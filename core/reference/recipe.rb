@@ -8,18 +8,26 @@ module NutShelf
   module Core
     # One ingredient of a recipe. `quantity` is edible, for all servings. `substitutes` maps another
     # food's key to the grams of it that stand for one gram. Frozen.
-    RecipeLine = Value.of(:food_key, :quantity, :optional, :substitutes, :note)
+    # `text` is how somebody wrote it, `position` where it stood, among lines that are words alone.
+    RecipeLine = Value.of(:food_key, :quantity, :optional, :substitutes, :note, text: "", position: 0)
+
+    # A line that no food was found for: it is read, and reckoned with by nobody. Frozen.
+    RecipeText = Value.of(:text, :position)
 
     # A dish: lines for `servings` usual portions, minutes, gear, days its leftovers keep in the fridge
-    # (0: eat at once). `followed`: a later version took its place; it stays for whoever planned or cooked it. Frozen.
+    # (0: eat at once). `followed`: a later version took its place, or it was put away; it stays for whoever planned or
+    # cooked it. `texts` are lines without a food, `own` what the household wrote, `source` where it came from. Frozen.
     Recipe =
       Value.of(
         :key, :name, :meal, :servings, :active_minutes, :total_minutes, :gear, :leftover_days, :freezes, :steps,
-        :tags, :lines, version: 1, followed: false
+        :tags, :lines, version: 1, followed: false, texts: [].freeze, own: false, notes: "", source: ""
       ) do
         # @param other [Recipe]
         # @return [Boolean] whether they are one dish made in one way, whichever version each is
-        def same?(other) = with(version: 1, followed: false) == other.with(version: 1, followed: false)
+        def same?(other) = plain == other.plain
+
+        # @return [Recipe] without what tells its versions apart
+        def plain = with(version: 1, followed: false, own: false, lines: lines.map { |line| line.with(position: 0) })
 
         # @param food [Food]
         # @return [Boolean] whether this dish takes it straight from the freezer

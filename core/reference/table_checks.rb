@@ -146,10 +146,10 @@ module NutShelf
       end
 
       def dish_words
-        @tables
-          .fetch("dish_words", [])
-          .reject { |row| @catalog.foods.key?(row["food_key"]) }
-          .map { |row| "dish_words: #{row["food_key"]} is no food" }
+        %w[dish_words line_names].flat_map do |table|
+          unknown = @tables.fetch(table, []).reject { |row| @catalog.foods.key?(row["food_key"]) }
+          unknown.map { |row| "#{table}: #{row["food_key"]} is no food" }
+        end
       end
     end
   end

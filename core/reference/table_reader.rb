@@ -80,6 +80,10 @@ module NutShelf
 
       def kit = @kit ||= @tables.fetch("foods_kit", []).to_h { |row| [row["key"], row] }
 
+      def line_names
+        @line_names ||= @tables.fetch("line_names", []).to_h { |row| [row["food_key"], row["name"]] }
+      end
+
       def dish_words
         @dish_words ||=
           @tables
@@ -113,6 +117,7 @@ module NutShelf
           **packed(kit[key]),
           fragile_glass_common: yes(row, "fragile_glass_common"),
           dish_words: dish_words.fetch(key, [].freeze),
+          line_name: line_names[key],
           **(rules[key] || rules[klass] || no_food(row))
         )
       end

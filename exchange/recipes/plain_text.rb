@@ -12,7 +12,7 @@ module NutShelf
       # there are any, else the look of a line does.
       class PlainText
         INGREDIENTS =
-          /\A\W*(?:ingredients?|you(?:'|’)?ll need|you(?: will)? need|what you need|shopping list|zutaten)\b[^.]{0,30}\z/i
+          /\A\W*(?:ingredients?|you(?:'|’)?ll need|you(?: will)? need|what you need|zutaten)\b[^.]{0,30}\z/i
         STEPS =
           /\A\W*(?:method|directions?|instructions?|steps?|preparation|how\ to\ (?:make|cook)[^.]*|what\ to\ do
             |zubereitung)\W*\z/xi

@@ -11,7 +11,8 @@ module NutShelf
       # Recipes in a table: a row a recipe, with its ingredients in one cell, or a row an ingredient.
       class Table
         HEADINGS = {
-          name: /\A(?:recipe|recipe name|name|title|dish)\z/, servings: /\A(?:servings?|serves|portions?|yield|makes)\z/,
+          name: /\A(?:recipe|recipe name|name|title|dish)\z/,
+          servings: /\A(?:servings?|serves|portions?|yield|makes)\z/,
           total: /\A(?:total|total[ _]?(?:time|minutes)|time|minutes|duration|mins?)\b/,
           active: /\A(?:active|prep)(?:aration)?[ _]?(?:time|minutes)?\b/,
           cook: /\Acook(?:ing)?[ _]?(?:time|minutes)?\z/,
@@ -20,7 +21,8 @@ module NutShelf
           food: /\A(?:item|food|ingredient[ _]?name|product)\z/, notes: /\A(?:notes?|comments?|remarks?)\z/,
           meal: /\A(?:meal|course|category)\z/
         }.freeze
-        PARTS = /\s*(?:\n|\||;)\s*/
+        # What parts the lines in one cell: line ends, else bars, else semicolons.
+        PARTS = [/\s*\n\s*/, /\s*\|\s*/, /\s*;\s*/].freeze
 
         # @param bytes [String]
         # @return [Array<Core::Recipes::Written>]
@@ -52,6 +54,11 @@ module NutShelf
 
         def a_line_each? = @at.key?(:food) || (@at.key?(:amount) && @at.key?(:lines))
 
+        def parts(row, field)
+          text = cell(row, field)
+          text.split(PARTS.find { |pattern| text.match?(pattern) } || PARTS.first)
+        end
+
         # Rows belong to the name above them.
         def grouped
           @rows.slice_when { |one, row| !cell(row, :name).empty? && cell(row, :name) != cell(one, :name) }.to_a
@@ -59,7 +66,7 @@ module NutShelf
 
         def cell(row, field) = @at.key?(field) ? row[@at[field]].to_s.strip : ""
 
-        def whole(row) = written(row, cell(row, :lines).split(PARTS), cell(row, :steps).split(PARTS))
+        def whole(row) = written(row, parts(row, :lines), parts(row, :steps))
 
         def of_lines(rows)
           lines =
@@ -67,7 +74,7 @@ module NutShelf
               name = @at.key?(:food) ? cell(row, :food) : cell(row, :lines)
               Words.line([cell(row, :amount), cell(row, :unit), name].reject(&:empty?).join(" "))
             end
-          written(rows.first, lines, rows.flat_map { |row| cell(row, :steps).split(PARTS) })
+          written(rows.first, lines, rows.flat_map { |row| parts(row, :steps) })
         end
 
         def written(row, lines, steps)

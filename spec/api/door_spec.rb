@@ -38,6 +38,7 @@ RSpec.describe "The door", :api do
       @ids = {
         "meals" => act(:PlanMeal, @theirs, { recipe_id: recipe, on: "2026-11-25" })["meal_id"],
         "acts" => @stack["act_id"],
+        "recipes" => recipe,
         "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"],
         "places" => cupboard,
         "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],
@@ -56,6 +57,9 @@ RSpec.describe "The door", :api do
     bodies = {
       "move" => {
         place_id: 1
+      },
+      "archive" => {
+        archived: true
       },
       "throw" => {
         outcome: "binned",

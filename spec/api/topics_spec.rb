@@ -14,7 +14,8 @@ RSpec.describe "What views read of", :api do
   end
 
   paths = %w[
-    today stacks stacks/STACK foods foods?usual=yes places places/PLACE meals meals/MEAL plan dishes missing
+    today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
+    meals/MEAL plan dishes missing
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]
@@ -24,6 +25,7 @@ RSpec.describe "What views read of", :api do
       "STACK" => stack,
       "PLACE" => place_id(ines, "cupboard"),
       "MEAL" => meal,
+      "RECIPE" => inside(ines) { |house| house.recipes.values.keys.first },
       "FOOD" => food_id(ines, "honey")
     }.reduce("/api/#{path}") { |text, (word, id)| text.sub(word, id.to_s) }
   end

@@ -50,6 +50,10 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    8 => {
+      "recipe_lines" => %w[position text],
+      "recipes" => %w[notes own source]
+    },
     7 => {
       "meals" => %w[choices from_meal_id kind lot_id note pinned version]
     },
@@ -100,7 +104,8 @@ RSpec.describe NutShelf::Boot::Restore do
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
     old["tables"] = told_apart(old["tables"]) if version < 6
-    old["tables"] = old["tables"].except("meal_slots", "meal_patterns", "plan_spans")
+    old["tables"] = old["tables"].except("recipe_texts", "dishes")
+    old["tables"] = old["tables"].except("meal_slots", "meal_patterns", "plan_spans") if version < 7
     added.select { |number, _| number > version }.each_value do |what|
       old["household"].delete(what[:household])
       what

@@ -133,6 +133,7 @@ RSpec.describe "The reference tables" do
         { substitutes: "moonbeams:1" },
         /substitute moonbeams/
       ],
+      "a line's name for no food" => ["line_names", "bacon", { food_key: "moonbeams" }, /moonbeams is no food/],
       "dish words for no food" => ["dish_words", "bacon", { food_key: "moonbeams" }, /moonbeams is no food/]
     }.each do |what, (table, key, more, words)|
       it "refuses #{what}, saying where" do

@@ -23,8 +23,9 @@ RSpec.describe NutShelf::Desk::Undo do
     "count_lines" => ->(row, _) { row["removed"] }
   }
   gone.default = ->(row, _) { !row["archived_at"].nil? }
-  # What an act learnt on the way and may stay known: a size of pack is no fact that could be wrong.
-  learnt = %w[packs]
+  # What may stay: a size of pack is no fact that could be wrong, and of a dish all versions stay; `dishes` says which
+  # is in force.
+  learnt = %w[packs recipes recipe_lines recipe_substitutes recipe_texts]
 
   let(:ines) { household!(people: 2) }
   let(:tins) do
@@ -35,9 +36,9 @@ RSpec.describe NutShelf::Desk::Undo do
   let(:jar) do
     act(:AddContainer, ines, { name: "Litre jar", kind: "jar", capacity_ml: 1000, owned: 3 })["container_id"]
   end
+  let(:chilli) { inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first } }
   let(:meal) do
-    id = inside(ines) { |house| house.recipes.values.find { |_, recipe| recipe.key == "two-bean-chilli" }.first }
-    act(:PlanMeal, ines, { recipe_id: id, on: HouseSupport::TODAY.iso8601 })["meal_id"]
+    act(:PlanMeal, ines, { recipe_id: chilli, on: HouseSupport::TODAY.iso8601 })["meal_id"]
   end
   let(:person) { inside(ines) { |house| house.household.people.first.id } }
   let(:own_food) do
@@ -66,6 +67,14 @@ RSpec.describe NutShelf::Desk::Undo do
     AddPerson: -> { { name: "Mo", portion_factor: "1" } },
     AddPlace: -> { { name: "Attic", kind: "cupboard" } },
     Amend: -> { { lot_id: tins, printed_on: "2027-01-31", printed_kind: "best_before", label: "Old tins" } },
+    ArchiveRecipe: -> { { recipe_id: chilli, archived: true } },
+    KeepRecipe: lambda do
+      {
+        recipe_id: chilli, name: "Our chilli", meal: "dinner", servings: 6, active_minutes: 10, total_minutes: 40,
+        gear: ["hob"], leftover_days: 2, freezes: true, steps: ["Simmer."],
+        lines: [{ text: "2 tins beans", food_id: food_id(ines, "canned-kidney-beans"), amount: "800", unit: "g" }]
+      }
+    end,
     ArchiveFood: -> { { food_id: own_food } },
     ChangeMeal: -> { { meal_id: meal, pinned: true, servings: "3", choices: {} } },
     FillMeals: lambda do

@@ -10,7 +10,7 @@ RSpec.describe "The household wall" do
 
   walled = %i[
     people places foods packs pack_barcodes keeping_rules lots acts movements lot_events price_observations
-    stored_requests recipes recipe_lines meals households
+    stored_requests recipes recipe_lines recipe_texts dishes meals households
   ]
 
   it "connects as a role that is no superuser, owns nothing and may not step over the wall" do
