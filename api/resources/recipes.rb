@@ -43,7 +43,8 @@ module NutShelf
 
       get("/:id") do
         id = id_param
-        view(:stock, :plan, :rules) { |work| RecipeView.new(work).one(id) }
+        servings = params[:servings] && number_param(:servings, 1, 1..500)
+        view(:stock, :plan, :rules) { |work| RecipeView.new(work).one(id, servings: servings) }
       end
 
       get("/:id/file") do

@@ -22,9 +22,11 @@ module NutShelf
       end
 
       # @param id [Integer] of a version
+      # @param servings [Integer, nil] portions, where they are others than it is written for
       # @return [Hash]
-      def one(id)
+      def one(id, servings: nil)
         recipe = @work.house.recipes.find(id)
+        recipe = recipe.scaled(servings) if servings
         dish = @work.house.recipes.dish(recipe.key)
         versions = @work.house.recipes.versions(recipe.key)
         {

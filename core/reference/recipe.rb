@@ -29,6 +29,16 @@ module NutShelf
         # @return [Recipe] without what tells its versions apart
         def plain = with(version: 1, followed: false, own: false, lines: lines.map { |line| line.with(position: 0) })
 
+        # @param number [Integer] portions
+        # @return [Recipe] for so many; what was written for another number is said anew
+        def scaled(number)
+          return self if number == servings
+
+          share = Rational(number, servings)
+          more = lines.map { |line| line.with(quantity: line.quantity * share, text: "") }
+          with(servings: number, lines: more.freeze)
+        end
+
         # @param food [Food]
         # @return [Boolean] whether this dish takes it straight from the freezer
         def from_frozen?(food)

@@ -33,6 +33,13 @@ RSpec.describe "Recipes", :api do
     expect(one["versions"]).to eq([{ "recipe_id" => chilli, "version" => 1 }])
   end
 
+  it "is scaled to so many portions: amounts, not what one portion comes to" do
+    one, twice = [nil, 8].map { |number| ask("/api/recipes/#{chilli}#{"?servings=#{number}" if number}") }
+    expect(twice["lines"].map { |line| line["amount"].to_r }).to eq(one["lines"].map { |line| line["amount"].to_r * 2 })
+    expect(twice["per_portion"]).to eq(one["per_portion"])
+    expect(ask("/api/recipes/#{chilli}?servings=0")["code"]).to eq("invalid")
+  end
+
   it "reads what is pasted, shows every line, and writes it down as a dish" do
     read = written(<<~TEXT)
       Beans on rice

@@ -19,6 +19,8 @@ import type {
   PeoplePage,
   Place,
   PlaceDetail,
+  Recipe,
+  RecipeBrief,
   Session,
   Stack,
   StackDetail,
@@ -91,6 +93,15 @@ export const dishesQuery = (on: string) =>
     queryKey: [house, "dishes", on],
     queryFn: () =>
       get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`),
+  });
+export const recipesQuery = queryOptions({
+  queryKey: [house, "recipes"],
+  queryFn: async () => (await get<{ recipes: RecipeBrief[] }>("/api/recipes")).recipes,
+});
+export const recipeQuery = (id: number, servings: number | null) =>
+  queryOptions({
+    queryKey: [house, "recipes", id, servings],
+    queryFn: () => get<Recipe>(`/api/recipes/${id}${servings === null ? "" : `?servings=${servings}`}`),
   });
 export const missingQuery = (days: number) =>
   queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });

@@ -41,6 +41,26 @@ const CookPage = lazily(
   () => import("../views/work"),
   (module) => module.CookPage,
 );
+const RecipesView = lazily(
+  () => import("../views/recipes"),
+  (module) => module.RecipesView,
+);
+const RecipePage = lazily(
+  () => import("../views/recipes"),
+  (module) => module.RecipePage,
+);
+const NewRecipe = lazily(
+  () => import("../views/recipes"),
+  (module) => module.NewRecipe,
+);
+const ChangeRecipe = lazily(
+  () => import("../views/recipes"),
+  (module) => module.ChangeRecipe,
+);
+const BringRecipe = lazily(
+  () => import("../views/recipes"),
+  (module) => module.BringRecipe,
+);
 const ShopView = lazily(
   () => import("../views/work"),
   (module) => module.ShopView,
@@ -114,6 +134,11 @@ const VIEWS: [string, ComponentType][] = [
   ["/shelf", ShelfView],
   ["/meals", MealsView],
   ["/meals/:id", CookPage],
+  ["/recipes", RecipesView],
+  ["/recipes/new", NewRecipe],
+  ["/recipes/bring-in", BringRecipe],
+  ["/recipes/:id", RecipePage],
+  ["/recipes/:id/:how", ChangeRecipe],
   ["/shop", ShopView],
   ["/bring-in", BringIn],
   ["/count", CountView],

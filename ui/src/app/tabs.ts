@@ -19,6 +19,7 @@ export const PHONE = ["/", "/shelf", "/shop"];
 
 /** What has no tab: in the menu on a wide screen, under More on a phone. */
 export const MORE: [string, string][] = [
+  ["/recipes", say.dishes],
   ["/places", say.places],
   ["/bring-forward", say.bringForward],
   ["/jars", say.jarsAndBoxes],

@@ -64,6 +64,7 @@ export const count = "Count";
 export const meals = "Meals";
 export const shop = "Shop";
 export const keeping = "Keeping";
+export const dishes = "Dishes";
 export const places = "Places";
 export const bringForward = "Bring forward";
 export const jarsAndBoxes = "Jars and boxes";
