@@ -66,7 +66,7 @@ begin
       config.quiet
       config.raise_exception_on_sigterm false
     end
-  watch = started && Thread.new { Boot::Watch.new(cluster).run }
+  watch = Thread.new { Boot::Watch.new(cluster).run } if started
   puts "Nut Shelf is at http://#{host}:#{port}"
   puts(
     if mode == "demo"

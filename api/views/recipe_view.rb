@@ -68,7 +68,7 @@ module NutShelf
 
       def substitute(key, factor)
         food = @plan.shelf.foods.fetch(key)
-        { food_id: @plan.shelf.food_ids[key], food: food.name, factor: Core::Decimal.print(factor) }
+        { food_id: @plan.shelf.food_ids[key], food: Core::Recipes::LineWords.plain(food), factor: Core::Decimal.print(factor) }
       end
 
       def per_portion(recipe)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../label_line/stem"
 require_relative "../quantity/measures"
 
 module NutShelf
@@ -30,9 +31,18 @@ module NutShelf
           return line.text unless line.text.empty?
 
           [
-            measures.free(line.quantity), " ", food ? plain(food) : line.food_key,
+            measures.free(line.quantity), " ", food ? named(food, line.quantity) : line.food_key,
             *(", #{line.note}" unless line.note.empty?), *(" (optional)" if line.optional)
           ].join
+        end
+
+        # One onion, two onions.
+        # @return [String]
+        def named(food, quantity)
+          name = plain(food)
+          return name unless quantity.dimension == :count && quantity.amount <= 1
+
+          name.sub(/\p{L}+\z/) { |word| LabelLine::Stem.singular(word) }
         end
 
         # @param food [Food] shipped: "Chickpeas, canned"; the household's own: "Sea beans"

@@ -28,8 +28,14 @@ export const noneLike = "No dish is like that. Take a word away, or write one do
 export const showMore = (number: number) => `Show ${number} more`;
 export const ours = "ours";
 export const min = "min";
+/** "45 min", "2 h 10 min". */
+function long(minutes: number): string {
+  if (minutes < 100) return `${minutes} min`;
+  const rest = minutes % 60;
+  return `${Math.floor(minutes / 60)} h${rest === 0 ? "" : ` ${rest} min`}`;
+}
 export const inAll = (minutes: number, active: number) =>
-  minutes === active ? `${minutes} min` : `${minutes} min, busy for ${active}`;
+  minutes === active ? long(minutes) : `${long(minutes)}, busy for ${long(active)}`;
 export const withGear: Record<string, string> = {
   none: "no flame",
   kettle: "kettle",

@@ -64,6 +64,11 @@ export function RecipeEditor({ begun, keep }: { begun: Begun; keep: string }) {
         </Link>
       </p>
       <h1 className="mb-3">{begun.changes ? say.changing(begun.name) : say.newDish}</h1>
+      {begun.problems.length > 0 && (
+        <p role="alert" className="mb-3 border-l-4 border-mustard pl-3">
+          {say.toMend} {begun.problems.join(" ")}
+        </p>
+      )}
       <Form
         onSave={save}
         keep={keep}

@@ -37,7 +37,7 @@ function Lines({ recipe }: { recipe: Recipe }) {
           {line.food_id === undefined && <span className="text-soft text-small block">{say.noFood}</span>}
           {line.substitutes.length > 0 && (
             <span className="text-soft text-small block">
-              {say.orElse(line.substitutes.map((one) => one.food.split(",")[0]).join(", "))}
+              {say.orElse(line.substitutes.map((one) => one.food).join(", "))}
             </span>
           )}
         </li>

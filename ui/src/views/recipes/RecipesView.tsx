@@ -29,7 +29,7 @@ function Row({ dish }: { dish: RecipeBrief }) {
     <li>
       <Link to={`/recipes/${dish.recipe_id}`} className="btn card h-full !block" data-look="quiet">
         <span className="font-semibold block">{dish.name}</span>
-        <span className="text-soft text-small">
+        <span className="text-soft text-small font-normal">
           {dish.meal}, {say.inAll(dish.minutes, dish.active_minutes)},{" "}
           {dish.gear.map((one) => say.withGear[one] ?? one).join(", ")}
           {dish.own ? `, ${say.ours}` : ""}
@@ -46,13 +46,18 @@ function List({ all }: { all: RecipeBrief[] }) {
   const [drawn, setDrawn] = useState(DRAWN);
   const word = find.trim().toLowerCase();
   const foods = useQuery({ ...foodsQuery(word), enabled: word.length > 1 }).data ?? [];
-  const ids = new Set(foods.map((food) => food.id));
+  const named = foods.filter((food) => food.name.toLowerCase().includes(word));
+  const called = (dish: RecipeBrief) => dish.name.toLowerCase().includes(word);
+  // A word that names nothing here may still be another word for a food.
+  const near = named.length === 0 && !all.some(called) ? foods.slice(0, 3) : named;
+  const ids = new Set(near.map((food) => food.id));
   const shown = all.filter(
     (dish) =>
       KINDS[kind]!(dish) &&
       (meal === "" || dish.meal === meal) &&
-      (word === "" || dish.name.toLowerCase().includes(word) || dish.food_ids.some((id) => ids.has(id))),
+      (word === "" || called(dish) || dish.food_ids.some((id) => ids.has(id))),
   );
+  if (word !== "") shown.sort((one, other) => Number(called(other)) - Number(called(one)));
   return (
     <>
       <div className="flex flex-wrap items-center gap-2 mb-3">

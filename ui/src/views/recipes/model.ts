@@ -17,6 +17,8 @@ export interface Begun {
   notes: string;
   source: string;
   known: Known;
+  /** What is wrong with it as it was brought in. */
+  problems: string[];
   /** The version it changes; none: it is a new dish. */
   changes?: number;
 }
@@ -44,6 +46,7 @@ export const EMPTY: Begun = {
   notes: "",
   source: "",
   known: {},
+  problems: [],
 };
 
 export const linesOf = (text: string): string[] =>
@@ -103,6 +106,7 @@ export function fromWritten(written: WrittenRecipe): Begun {
     notes: written.notes,
     source: written.source,
     known: Object.fromEntries(written.lines.map((line) => [line.text, line])),
+    problems: written.problems.map((one) => one.text),
   };
 }
 
