@@ -47,6 +47,9 @@ module NutShelf
         end
       end
 
+      # @return [Array<Standing>] what was planned for days that have passed, and is not settled
+      def undone = @work.house.meals.undone(@work.today).map { |row| Standing.new(row: row, dish: nil) }
+
       # @return [Array<Standing>] what waits without a day
       def pool = @work.house.meals.pool.map { |row| Standing.new(row: row, dish: row.recipe_id && plan.dish(row.id)) }
 

@@ -22,6 +22,17 @@ module NutShelf
       # SELECT meals.*, recipes.name FROM meals LEFT JOIN recipes ... WHERE on_date IS NULL AND status = 'planned'
       def pool = listed.where(on_date: nil, status: "planned").order(Sequel[:meals][:id]).all
 
+      # @param before [Date]
+      # @return [Array<Rows::ListedMeal>] what was planned for days that have passed, and is not settled
+      # SELECT meals.*, recipes.name FROM meals LEFT JOIN recipes ... WHERE on_date < DATE AND status = planned
+      def undone(before)
+        listed
+          .where(status: "planned")
+          .where { Sequel[:meals][:on_date] < before }
+          .order(Sequel[:meals][:on_date], Sequel[:meals][:id])
+          .all
+      end
+
       # @param id [Integer] of a cook
       # @return [Array<Rows::Meal>] meals of its leftovers that are not eaten yet
       # SELECT * FROM meals WHERE household_id = 7 AND from_meal_id = 3 AND status = 'planned'

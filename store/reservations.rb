@@ -20,6 +20,9 @@ module NutShelf
         standing(on).where(lot_id: lot_id).order(Sequel.asc(:until_on, nulls: :last), :id).all
       end
 
+      # @return [Array<Rows::Reservation>] all that stand that day, the first that ends first
+      def all(on) = standing(on).order(Sequel.asc(:until_on, nulls: :last), :id).all
+
       private
 
       def standing(on)

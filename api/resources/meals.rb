@@ -6,6 +6,7 @@ require_relative "../views/plan_view"
 require_relative "../../desk/acts/cook"
 require_relative "../../desk/acts/drop_meal"
 require_relative "../../desk/acts/change_meal"
+require_relative "../../desk/acts/eat_meal"
 require_relative "../../desk/acts/plan_meal"
 require_relative "../../desk/acts/slide_meal"
 
@@ -28,6 +29,8 @@ module NutShelf
       get("/:id") { view(:stock, :plan, :people, :rules) { |work| PickingList.new(work).call(id_param) } }
 
       post("/:id/cook") { act_on_stacks(Desk::Cook, { meal_id: id_param, **body_as("Cook") }) }
+
+      post("/:id/eat") { act_on_stacks(Desk::EatMeal, { meal_id: id_param, **body_as("EatMeal") }) }
 
       post("/:id/change") { act(Desk::ChangeMeal, { meal_id: id_param, **body_as("ChangeMeal") }) }
 

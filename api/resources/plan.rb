@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/audit_view"
 require_relative "../views/week_view"
+require_relative "../../desk/acts/carry_over"
 require_relative "../../desk/acts/drop_pattern"
 require_relative "../../desk/acts/fill_meals"
 require_relative "../../desk/acts/set_pattern"
@@ -25,6 +27,26 @@ module NutShelf
         end
       end
 
+      # What is looked over before the days are planned.
+      get("/audit") do
+        from = day_param(:from)
+        days = number_param(:days, 7, 1..LONGEST)
+        view(:stock, :plan, :people, :rules) do |work|
+          first = from || work.today
+          AuditView.new(work, from: first, to: first + days - 1).call
+        end
+      end
+
+      # How far more of one food than anybody would eat as it is would go over the days; changes nothing.
+      post("/spread") do
+        asked = body_as("SpreadGlut")
+        from, to = asked.values_at(:from, :to).map { |day| Date.iso8601(day) }
+        services.database.still(caller!.household_id) do |db|
+          work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+          json AuditView.new(work, from: from, to: [to, from + LONGEST].min).spread(asked[:lot_id])
+        end
+      end
+
       # Better and better plans, a line of JSON each, the first one soon; the last says it is the last.
       post("/proposals") do
         asked = body_as("AskProposals")
@@ -33,6 +55,8 @@ module NutShelf
         headers "cache-control" => "no-store", "x-accel-buffering" => "no"
         stream { |out| told(filling, asked, out) }
       end
+
+      post("/carry-over") { act(Desk::CarryOver, body_as("CarryOver")) }
 
       post("/fill") { act(Desk::FillMeals, body_as("FillMeals")) }
 

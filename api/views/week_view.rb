@@ -23,7 +23,8 @@ module NutShelf
         {
           from: @week.from.iso8601, to: @week.to.iso8601, planned_meals: @plan.slots.meals, rules: rules,
           days: @week.days.map { |day, slots| { on: day.iso8601, slots: slots.map { |one| slot(one) } } },
-          pool: @week.pool.map { |one| meal(one) }, patterns: @plan.slots.patterns.map { |one| pattern(one) },
+          undone: @week.undone.map { |one| meal(one) }, pool: @week.pool.map { |one| meal(one) },
+          patterns: @plan.slots.patterns.map { |one| pattern(one) },
           use_up: @week.turning.map { |one| turning(one) }, balance: balance
         }
       end

@@ -82,7 +82,7 @@ RSpec.describe "Planning a week", :browser do
   it "takes what the household wants of its plans, and which meals are planned" do
     enter(who)
     visit "/meals"
-    click_button "Change the rules"
+    click_button "Rules"
     within("[role=dialog]") do
       check "breakfast"
       select "eat it down", from: "The shelf"

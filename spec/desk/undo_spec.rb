@@ -76,6 +76,11 @@ RSpec.describe NutShelf::Desk::Undo do
       }
     end,
     ArchiveFood: -> { { food_id: own_food } },
+    CarryOver: lambda do
+      meal
+      HouseSupport.clock.day = HouseSupport::TODAY + 2
+      {}
+    end,
     ChangeMeal: -> { { meal_id: meal, pinned: true, servings: "3", choices: {} } },
     FillMeals: lambda do
       dish = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
@@ -123,6 +128,9 @@ RSpec.describe NutShelf::Desk::Undo do
         act(:SetKeeping, ines, own)
         { rule_id: inside(ines) { |house| house.rules.all.last.id } }
       end,
+    EatMeal: lambda do
+      { meal_id: act(:PlanMeal, ines, { lot_id: tins, on: HouseSupport::TODAY.iso8601 })["meal_id"] }
+    end,
     DropMeal: -> { { meal_id: meal } },
     FinishCount: -> { { count_id: counting } },
     ImportStock: -> { { **list("food,place,amount\nhoney,Cupboard,450 g\n") } },

@@ -27,6 +27,7 @@ const READS: Record<string, readonly Topic[]> = {
   care: ["plan", "stock", "rules"],
   today: ["stock", "plan", "people", "rules"],
   meals: ["stock", "plan", "people", "rules"],
+  audit: ["stock", "plan", "people", "rules"],
   week: ["stock", "plan", "people", "rules"],
   count: ["stock", "counts", "rules"],
   recipes: ["stock", "plan", "rules"],

@@ -2,6 +2,7 @@ import { queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
 import type {
   ActRow,
+  Audit,
   Barcode,
   BringItem,
   CareRow,
@@ -85,6 +86,11 @@ export const weekQuery = (from: string, days: number) =>
   queryOptions({
     queryKey: [house, "week", from, days],
     queryFn: () => get<Week>(`/api/plan?from=${from}&days=${days}`),
+  });
+export const auditQuery = (from: string, days: number) =>
+  queryOptions({
+    queryKey: [house, "audit", from, days],
+    queryFn: () => get<Audit>(`/api/plan/audit?from=${from}&days=${days}`),
   });
 export const mealQuery = (id: number) =>
   queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });

@@ -37,6 +37,10 @@ const MealsView = lazily(
   (module) => module.MealsView,
   true,
 );
+const AuditView = lazily(
+  () => import("../views/work"),
+  (module) => module.AuditView,
+);
 const CookPage = lazily(
   () => import("../views/work"),
   (module) => module.CookPage,
@@ -133,6 +137,7 @@ const VIEWS: [string, ComponentType][] = [
   ["/", TodayView],
   ["/shelf", ShelfView],
   ["/meals", MealsView],
+  ["/meals/audit", AuditView],
   ["/meals/:id", CookPage],
   ["/recipes", RecipesView],
   ["/recipes/new", NewRecipe],

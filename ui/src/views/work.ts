@@ -1,4 +1,5 @@
 /** Counting, cooking and shopping, fetched together. */
+export { default as AuditView } from "./meals/AuditView";
 export { default as CookPage } from "./meals/CookPage";
 export { default as CountPage } from "./count/CountPage";
 export { default as CountView } from "./count/CountView";

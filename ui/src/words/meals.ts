@@ -13,8 +13,8 @@ export const buy = (sum: string) => `buy ${sum}`;
 export const cook = (name: string) => `Cook ${name}`;
 export const weekOf = (from: string, to: string) => `Meals, ${from} to ${to}`;
 export const toBuy = (all: string) => `to buy, all new ${all}`;
-export const rescuedSum = "rescued from going past";
-export const stillPast = "still goes past";
+export const rescuedSum = "rescued";
+export const stillPast = "goes past";
 export const fromTheShelf = "from the shelf";
 export const fillOpen = "Fill the open meals";
 export const fillAgain = "Fill anew";
@@ -50,7 +50,8 @@ export const whateverIsLeft = "Whatever is left";
 export const eatOutOn = (meal: string, day: string) => `Eat out: ${meal}, ${day}`;
 export const day = "d";
 export const rules = "What you want of the plan";
-export const changeRules = "Change the rules";
+export const changeRules = "Rules";
+export const lookFirstAlong = "Audit";
 export const rulesHint = "A filling keeps to these as far as it can. Allergies and safety dates are never bent.";
 export const plannedMeals = "Meals that are planned every day";
 export const ruleNames: Record<string, string> = {
@@ -72,16 +73,20 @@ const STRENGTHS: Record<string, string> = {
 /** What a strength means, and whether it holds where nobody chose. */
 export function strength(rule: string, key: string, usual: string): string {
   const words = STRENGTHS[`${rule}.${key}`] ?? key.replaceAll("_", " ");
-  return key === usual ? `${words} (usual)` : words;
+  return key === usual && words !== "usual" ? `${words} (usual)` : words;
 }
 export const useUp = "Use up";
 export const inTheOrder = "in the order it turns";
 export const nothingTurns = "Nothing turns in these days.";
 export const notPlanned = (amount: string) => `${amount} not planned`;
 export const inNoMeal = "eaten besides";
+export const notCooked = "Planned, and not cooked";
+export const cookedAfterAll = "Cooked it";
+export const carryOver = "Carry them over";
 export const aside = "Put aside";
 export const asideHint = "Meals without a day. Give one a day, or let a filling pass it by.";
-export const eveningOf = (meal: string, day: string) => `${meal}, ${day}: who eats, and how long there is`;
+export const eveningOf = (meal: string, day: string) =>
+  `${meal.charAt(0).toUpperCase()}${meal.slice(1)}, ${day}: who eats, and how long there is`;
 export const onDay = (day: string) => `, ${day}: who eats, and how long there is`;
 export const evenings: Record<string, string> = {
   home: "at home",
@@ -158,5 +163,8 @@ export const dishes = "dishes";
 export const choosingForThis = "choosing for this day";
 export const chooseADish = "choose a dish";
 export const cookedAlready = "cooked";
+export const eatenAlready = "eaten";
+export const eatenIt = "Eaten";
+export const eaten = (name: string) => `Eaten: ${name}`;
 export const cookIt = "Cook";
 export const dropIt = "Drop";

@@ -6,6 +6,7 @@ import { mealQuery, placesQuery } from "../../api/queries";
 import type { MealDetail, Place } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
+import { Back } from "../../kit/Back";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords, inDays } from "../../words/common";
@@ -32,11 +33,7 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { meal } = detail;
   return (
     <>
-      <p className="mb-1">
-        <Link className="text-rim underline" to="/meals">
-          {say.meals}
-        </Link>
-      </p>
+      <Back to="/meals">{say.meals}</Back>
       <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
         <h1>{meal.name}</h1>
         <span className="text-soft">

@@ -4,6 +4,7 @@ import type { PlannedMeal } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
 import { css } from "../../kit/css";
+import { Button } from "../../kit/kit";
 import { addDays, shortDay, shortName } from "../../words/common";
 import * as say from "../../words/meals";
 import { Cover } from "./Cover";
@@ -107,6 +108,9 @@ function Waiting({ meal }: { meal: PlannedMeal }) {
 export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
   const { act } = useActs();
   const again = meal.kind === "leftovers" || meal.kind === "kept";
+  const { today } = useSession();
+  const eatable = ["kept", "out", "whatever"].includes(meal.kind) && meal.on !== null && meal.on <= today;
+  const eat = () => act(`/api/meals/${meal.id}/eat`, {}, say.eaten(meal.name));
   const slideBy = (days: number) => {
     if (meal.on === null) return;
     const on = addDays(meal.on, days);
@@ -134,7 +138,7 @@ export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => vo
       )}
       <h3 className="text-small leading-snug">{meal.name}</h3>
       {meal.status === "cooked" ? (
-        <div className="text-pea font-semibold mt-1">{say.cookedAlready}</div>
+        <div className="text-pea font-semibold mt-1">{meal.kind === "cook" ? say.cookedAlready : say.eatenAlready}</div>
       ) : (
         <>
           {again ? <Waiting meal={meal} /> : <Cooking meal={meal} />}
@@ -143,6 +147,11 @@ export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => vo
               <Link className="btn small-btn" to={`/meals/${meal.id}`} aria-label={say.cook(meal.name)}>
                 {say.cookIt}
               </Link>
+            )}
+            {eatable && (
+              <Button className="small-btn" aria-label={say.eaten(meal.name)} onClick={eat}>
+                {say.eatenIt}
+              </Button>
             )}
             <Menu meal={meal} onSwap={onSwap} />
           </div>

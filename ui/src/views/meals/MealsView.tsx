@@ -1,9 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useEffectEvent, useState } from "react";
 import { weekQuery } from "../../api/queries";
 import type { Week } from "../../api/types";
+import { useGo } from "../../app/address";
 import { useInAddress } from "../../app/inAddress";
+import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
+import { Link } from "wouter";
 import { Board, Button } from "../../kit/kit";
 import { Fold } from "../../kit/Fold";
 import { Loaded } from "../../kit/state";
@@ -47,6 +50,7 @@ function Head({
 }) {
   const { today } = useSession();
   const again = changeable(week, today);
+  const go = useGo();
   const [rules, setRules] = useState(false);
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
@@ -74,6 +78,9 @@ function Head({
           </>
         ) : (
           <>
+            <Button look="plain" onClick={() => go(`/meals/audit?from=${from}`)}>
+              {say.lookFirstAlong}
+            </Button>
             <Button look="plain" onClick={() => setRules(true)}>
               {say.changeRules}
             </Button>
@@ -90,6 +97,38 @@ function Head({
       </span>
       {rules && <RulesSheet week={week} onClose={() => setRules(false)} />}
     </div>
+  );
+}
+
+/** What was planned for days that have passed and not cooked: carried over, cooked after all, or dropped. */
+function Undone({ week }: { week: Week }) {
+  const { act } = useActs();
+  if (week.undone.length === 0) return null;
+  return (
+    <Board tone="mustard" className="p-3 mb-3" title={say.notCooked}>
+      <ul className="flex flex-wrap gap-x-5 gap-y-1 mt-1">
+        {week.undone.map((meal) => (
+          <li key={meal.id} className="flex gap-1 items-center">
+            <span>
+              {meal.name}
+              {meal.on === null ? "" : `, ${shortDay(meal.on)}`}
+            </span>
+            {meal.kind === "cook" && (
+              <Link className="text-rim underline px-1" to={`/meals/${meal.id}`}>
+                {say.cookedAfterAll}
+              </Link>
+            )}
+            <Button look="plain" onClick={() => act(`/api/meals/${meal.id}/drop`, {}, say.drop(meal.name))}>
+              {say.dropIt}
+              <span className="sr-only"> {meal.name}</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Button look="main" className="mt-1" onClick={() => act("/api/plan/carry-over", {}, say.carryOver)}>
+        {say.carryOver}
+      </Button>
+    </Board>
   );
 }
 
@@ -116,12 +155,21 @@ export default function MealsView() {
   const [chosen, setChosen] = useState<Chosen | null>(day === "" ? null : { on: day, meal: "dinner" });
   const query = useQuery(weekQuery(from, DAYS));
   const filling = useFilling(from, addDays(from, DAYS - 1));
+  const [asked, setAsked] = useInAddress("fill", "", (said) => said === "yes");
+  const begin = useEffectEvent(() => {
+    setAsked("");
+    filling.start();
+  });
+  useEffect(() => {
+    if (asked === "yes") begin();
+  }, [asked]);
   return (
     <>
       <Loaded query={query} what={say.fetchingThePlan}>
         {(week) => (
           <>
             <Head week={week} filling={filling} from={from} onFrom={setFrom} />
+            <Undone week={week} />
             <div className="grid gap-3 items-start wide:grid-cols-[210px_1fr]">
               <UseUp stacks={week.use_up} className="phone:hidden" />
               <div className="hidden phone:block">
@@ -129,7 +177,13 @@ export default function MealsView() {
                   <TurningList stacks={week.use_up} />
                 </Fold>
               </div>
-              <WeekGrid week={week} proposed={filling.plan?.meals ?? []} chosen={chosen} onChoose={setChosen} />
+              <WeekGrid
+                week={week}
+                proposed={filling.plan?.meals ?? []}
+                replaced={filling.again}
+                chosen={chosen}
+                onChoose={setChosen}
+              />
             </div>
             <Pool week={week} onSwap={setChosen} />
           </>

@@ -20,12 +20,14 @@ export interface Chosen {
 interface Props {
   week: Week;
   proposed: Proposed[];
+  /** Meals that give way once the proposed ones are taken. */
+  replaced: readonly number[];
   chosen: Chosen | null;
   onChoose: (chosen: Chosen) => void;
 }
 
 /** What this meal is like, where it is not as always. */
-function about(slot: MealSlot): string {
+export function slotWords(slot: MealSlot): string {
   const words = [];
   if (slot.evening !== "home") words.push(say.evenings[slot.evening] ?? slot.evening);
   if (slot.timed && slot.minutes !== null) words.push(say.minutesThere(slot.minutes));
@@ -83,7 +85,8 @@ function Slot({
   const { act } = useActs();
   const [over, setOver] = useState(false);
   const proposed = rest.proposed.filter((one) => one.on === on && one.meal === slot.meal);
-  const empty = slot.meals.length === 0 && proposed.length === 0;
+  const standing = slot.meals.filter((meal) => rest.proposed.length === 0 || !rest.replaced.includes(meal.id));
+  const empty = standing.length === 0 && proposed.length === 0;
   return (
     <div
       className={css("week-slot min-w-0 rounded-lg p-1", over && "bg-rim2")}
@@ -106,11 +109,11 @@ function Slot({
         onClick={onSlot}
       >
         <span className="capitalize">{slot.meal}</span>
-        {about(slot) !== "" && <span className="block text-mustardedge font-semibold">{about(slot)}</span>}
+        {slotWords(slot) !== "" && <span className="block text-mustardedge font-semibold">{slotWords(slot)}</span>}
         <span className="sr-only">{say.onDay(shortDay(on))}</span>
       </button>
       <div className="grid gap-1.5">
-        {slot.meals.map((meal) => (
+        {standing.map((meal) => (
           <MealCard key={meal.id} meal={meal} onSwap={() => rest.onChoose({ on, meal: slot.meal, instead: meal })} />
         ))}
         <Looking meals={proposed} />

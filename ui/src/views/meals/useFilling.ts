@@ -8,6 +8,8 @@ export interface Filling {
   /** The best plan so far, while a search runs. */
   plan: Proposal | null;
   running: boolean;
+  /** Planned meals that give way to the plan that is looked for. */
+  again: readonly number[];
   /** @param again planned meals that may be replaced */
   start: (again?: number[]) => void;
   take: () => void;
@@ -30,6 +32,7 @@ export function useFilling(from: string, to: string): Filling {
   const { act, tell } = useActs();
   const [plan, setPlan] = useState<Proposal | null>(null);
   const [running, setRunning] = useState(false);
+  const [giving, setGiving] = useState<readonly number[]>([]);
   const under = useRef<{ abort: AbortController; again: number[]; best: Proposal | null } | null>(null);
   useEffect(() => () => under.current?.abort.abort(), []);
 
@@ -38,6 +41,7 @@ export function useFilling(from: string, to: string): Filling {
     under.current = null;
     setRunning(false);
     setPlan(null);
+    setGiving([]);
   };
   const put = (best: Proposal | null, again: number[]) => {
     over();
@@ -49,6 +53,7 @@ export function useFilling(from: string, to: string): Filling {
     const mine = { abort: new AbortController(), again, best: null as Proposal | null };
     under.current = mine;
     setRunning(true);
+    setGiving(again);
     propose({ from, to, again }, mine.abort.signal, (better) => {
       if (under.current !== mine) return;
       mine.best = better;
@@ -60,5 +65,6 @@ export function useFilling(from: string, to: string): Filling {
       if (error instanceof Problem) tell({ text: error.message, problem: error });
     });
   };
-  return { plan, running, start, take: () => put(under.current?.best ?? null, under.current?.again ?? []), stop: over };
+  const take = () => put(under.current?.best ?? null, under.current?.again ?? []);
+  return { plan, running, again: giving, start, take, stop: over };
 }

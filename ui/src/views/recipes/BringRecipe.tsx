@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { Link } from "wouter";
 import { post, Problem } from "../../api/client";
 import type { WrittenRecipe } from "../../api/types";
+import { Back } from "../../kit/Back";
 import { Field, Form, Submit } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
 import * as say from "../../words/recipes";
@@ -67,11 +67,7 @@ export default function BringRecipe() {
   if (picked) return <RecipeEditor begun={fromWritten(picked)} keep={`recipe.brought.${picked.name}`} />;
   return (
     <>
-      <p className="mb-1">
-        <Link className="text-rim underline" to="/recipes">
-          {say.backToList}
-        </Link>
-      </p>
+      <Back to="/recipes">{say.backToList}</Back>
       <h1 className="mb-3">{say.bringTitle}</h1>
       <Board>
         <Form onSave={read} keep="recipe.paste" label={say.bringTitle}>

@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useParams } from "wouter";
+import { useParams } from "wouter";
 import { useGo } from "../../app/address";
 import { recipeQuery } from "../../api/queries";
 import { useActs } from "../../app/acts";
+import { Back } from "../../kit/Back";
 import { Field, Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";
 import { Board } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
@@ -58,11 +59,7 @@ export function RecipeEditor({ begun, keep }: { begun: Begun; keep: string }) {
   };
   return (
     <>
-      <p className="mb-1">
-        <Link className="text-rim underline" to="/recipes">
-          {say.backToList}
-        </Link>
-      </p>
+      <Back to="/recipes">{say.backToList}</Back>
       <h1 className="mb-3">{begun.changes ? say.changing(begun.name) : say.newDish}</h1>
       {begun.problems.length > 0 && (
         <p role="alert" className="mb-3 border-l-4 border-mustard pl-3">

@@ -6,6 +6,7 @@ import { recipeQuery } from "../../api/queries";
 import type { Done, Recipe } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
+import { Back } from "../../kit/Back";
 import { Day, Form, Pick, Submit } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
@@ -147,11 +148,7 @@ function Beside({ recipe }: { recipe: Recipe }) {
 function Page({ recipe, onPortions }: { recipe: Recipe; onPortions: (number: number) => void }) {
   return (
     <>
-      <p className="mb-1 no-print">
-        <Link className="text-rim underline" to="/recipes">
-          {say.backToList}
-        </Link>
-      </p>
+      <Back to="/recipes">{say.backToList}</Back>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
         <h1>{recipe.name}</h1>
         <span className="text-soft">

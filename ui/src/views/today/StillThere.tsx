@@ -10,16 +10,16 @@ import * as say from "../../words/today";
 type Asked = Today["questions"][number];
 
 /** At most three questions a day, only where the answer could change a meal or a purchase. */
-export function StillThere({ today, onPick }: { today: Today; onPick: (id: number) => void }) {
-  if (today.questions.length === 0) return null;
+export function StillThere({ questions, onPick }: { questions: Asked[]; onPick: (id: number) => void }) {
+  if (questions.length === 0) return null;
   return (
     <Fold
       tone="mustard"
       title={say.stillThere}
-      note={say.comingMealCounts(today.questions.length === 1 ? say.oneThing : say.things(today.questions.length))}
+      note={say.comingMealCounts(questions.length === 1 ? say.oneThing : say.things(questions.length))}
     >
       <ul className="mt-1">
-        {today.questions.map((one) => (
+        {questions.map((one) => (
           <Question key={one.stack.id} one={one} onPick={onPick} />
         ))}
       </ul>

@@ -48,7 +48,7 @@ function TodayPage({ today }: { today: Today }) {
               <Needs today={today} onPick={open} />
             </div>
             <div className="phone:order-2 empty:hidden">
-              <StillThere today={today} onPick={open} />
+              <StillThere questions={today.questions} onPick={open} />
             </div>
             <div className="phone:order-6 empty:hidden">
               <Ahead today={today} onPick={open} />

@@ -1,0 +1,46 @@
+import { plural } from "./region";
+
+/** What is said while the shelf is looked over before planning. */
+export const title = "Look along the shelf first";
+export const about = "Two minutes: what turns, what waits, what is in doubt, and how the days are. Then fill.";
+export const looking = "Looking along the shelf";
+export const toMeals = "Meals";
+export const open = "Look along the shelf first";
+export const fill = "Fill the open meals";
+export const turns = "Turns in these days";
+export const turnsNote = "wherever it stands, first day first";
+export const nothingTurns = "Nothing turns in these days.";
+export const inMeals = (days: string) => `in the meals of ${days}`;
+export const goesPast = (amount: string) => `${amount} would go past`;
+export const inNoMeal = "eaten besides";
+export const gone = "Gone";
+export const goneOf = (name: string) => `Gone: ${name}`;
+export const spread = "Spread";
+export const spreadOf = (name: string) => `Spread ${name} over the days`;
+export const more = (count: number) => `Show ${count} more`;
+export const reserved = "Set apart, and comes due";
+export const reservedFor = (holder: string, day: string | null) =>
+  `for ${holder}${day === null ? "" : `, until ${day}`}`;
+export const release = "Let it go";
+export const waits = "Cooked, and waits";
+export const waitsNote = "portions in fridge and freezer";
+export const planIt = "Plan it";
+export const planPortions = (name: string) => `Plan it: ${name}`;
+export const onWhichDay = "On which day";
+export const whichMeal = "Which meal";
+export const glut = "Too much of one thing?";
+export const glutNote = "Say it once, as you would at the shelf: 6 kg plums";
+export const glutLabel = "What there is far too much of";
+export const putAway = "Put it away";
+export const cannotRead = "That line leaves something open. Put it away by the label line, then spread it here.";
+export const overDays = (amount: string, name: string) => `${amount} ${name}, over the days`;
+export const takes = (amount: string) => `takes ${amount}`;
+export const noDish = "No open meal has a dish for it.";
+export const rest = (amount: string) => `${amount} is left over.`;
+export const freezeRest = "Freeze the rest";
+export const noFreeze = "It does not freeze. Give some away while it is good.";
+export const putThere = (count: number) => `Put ${plural(count, "meal")} on their days`;
+export const closeSpread = "Leave it";
+export const days = "The days";
+export const daysNote = "Who eats, how long there is, what kind of evening";
+export const ready = "Everything looked over?";
