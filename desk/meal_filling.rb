@@ -54,9 +54,9 @@ module NutShelf
 
       # @param one [Proposed]
       # @return [Hash] as FillMeals takes it, and the name of the dish
-      def told(one)
+      def told(one, among: [])
         {
-          on: one.slot.on.iso8601, meal: one.slot.meal, name: name(one), recipe_id: one.recipe_id,
+          on: one.slot.on.iso8601, meal: one.slot.meal, name: name(one, among), recipe_id: one.recipe_id,
           leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
           choices: one.recipe_id ? one.choices : nil
         }.compact
@@ -101,7 +101,20 @@ module NutShelf
 
       private
 
-      def name(one) = one.recipe_id ? @plan.recipes.fetch(one.recipe_id).name : "Leftovers"
+      # What stands in is in the name; leftovers are called by their dish.
+      def name(one, among)
+        return "#{again(one, among)}, again" unless one.recipe_id
+
+        swaps = one.choices.to_a.filter_map { |asked, given| @plan.shelf.foods.values_at(asked, given) if given }
+        Core::DishName.of(@plan.recipes.fetch(one.recipe_id).name, swaps)
+      end
+
+      def again(one, among)
+        return @plan.name_of(@plan.coming.find { |meal| meal.id == one.from_meal_id }) if one.from_meal_id
+
+        cook = one.leftovers_of && among[one.leftovers_of]
+        cook ? name(cook, among) : "What was cooked before"
+      end
 
       def cooked(one)
         Proposed.new(slot: entries[one.slot].slot, recipe_id: one.recipe_id, choices: one.choices)

@@ -14,8 +14,9 @@ module NutShelf
         @plan = plan
       end
 
-      # What comes out, on what day (by the evening), for which meal, and the hours it takes. Frozen.
-      Task = Core::Value.of(:on, :lot_id, :name, :amount, :place, :meal_id, :meal, :hours)
+      # What comes out, on what day (by the evening), for which meal and its day, and the hours it takes; `late`: it
+      # will not have thawed in the fridge by then. Frozen.
+      Task = Core::Value.of(:on, :lot_id, :name, :amount, :place, :meal_id, :meal, :hours, :for_on, late: false)
 
       # @return [Array<Task>]
       def tasks
@@ -43,7 +44,9 @@ module NutShelf
           place: stack.place,
           meal_id: meal.id,
           meal: @plan.name_of(meal),
-          hours: hours
+          hours: hours,
+          for_on: meal.on,
+          late: on < @work.today
         )
       end
     end

@@ -7,6 +7,7 @@ require_relative "../core/value"
 require_relative "doubts"
 require_relative "places_due"
 require_relative "plan"
+require_relative "preparations"
 require_relative "thawing"
 
 module NutShelf
@@ -57,6 +58,9 @@ module NutShelf
 
       # @return [Array<Thawing::Task>] what comes out by tonight
       def thaw = Thawing.new(@work, plan).tasks.select { |task| task.on <= @work.today }
+
+      # @return [Array<Preparations::Task>] what is soaked or begun today
+      def prepare = Preparations.new(@work, plan).due
 
       # @return [Array<Core::GoesPast>] what nobody will have eaten in time, what is worth most first
       def goes_past

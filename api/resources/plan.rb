@@ -93,7 +93,9 @@ module NutShelf
         end
 
         def line(filling, proposed, **more)
-          "#{JSON.generate({ open: filling.open, meals: proposed.map { |one| filling.told(one) }, **more })}\n"
+          "#{JSON.generate({ open: filling.open, meals: proposed.map do |one|
+            filling.told(one, among: proposed)
+          end, **more })}\n"
         end
       end
     end

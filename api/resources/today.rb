@@ -28,13 +28,15 @@ module NutShelf
             questions: @of.questions.map { |one| question(one) },
             care: care,
             counts_due: @of.counts.map { |place, due| { place_id: place.id, place: place.name, reason: due.reason } },
-            thaw: @of.thaw.map { |task| { **task.to_h, on: task.on.iso8601 } },
+            prepare: @of.prepare.map { |task| dated(task) }, thaw: @of.thaw.map { |task| dated(task) },
             goes_past: @of.goes_past.map { |one| going(one) }, runs_out: shorts
           }
         end
       end
 
       helpers do
+        def dated(task) = { **task.to_h, on: task.on.iso8601, for_on: task.for_on.iso8601 }
+
         def going(one)
           food = @plan.foods.fetch(one.stack.food_key)
           {

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/planning/step_lines"
 require_relative "../../desk/refusal"
 require_relative "plan_view"
 require_relative "stack_view"
@@ -26,19 +27,28 @@ module NutShelf
         {
           meal: @view.meal(row),
           gear: recipe.gear,
-          steps: recipe.steps,
+          steps: steps(dish),
+          texts: recipe.texts.map(&:text),
+          choices: row.choices,
+          servings: Core::Decimal.print(row.servings),
           leftover_days: recipe.leftover_days,
           allergens: dish.allergens(@view.foods),
           not_for: dish.clashes.map { |clash| @view.not_for(clash) },
-          lines: dish.lines.map { |line| line(line) }
+          lines: dish.lines.map { |line| line(line, dish) }
         }
       end
 
       private
 
-      def line(line)
+      def steps(dish)
+        Core::StepLines.of(dish.recipe.steps, dish.lines, @view.foods).map(&:to_h)
+      end
+
+      def line(line, dish)
         {
+          key: line.line.food_key,
           food: @view.food_name(line.food_key),
+          others: others(line, dish),
           wanted: wanted(line),
           optional: line.line.optional,
           note: line.line.note.to_s,
@@ -48,6 +58,17 @@ module NutShelf
           missing: line.missing.positive? ? @view.food_amount(line.food_key, line.missing) : nil,
           picks: @plan.picks(line).map { |pick| pick(pick) }
         }
+      end
+
+      # What could stand in for it, and whether there is enough of it; the food itself where something does.
+      def others(line, dish)
+        own = line.line
+        grams = line.substitute ? line.grams / own.substitutes.fetch(line.food_key, 1r) : line.grams
+        keys = { own.food_key => 1r, **own.substitutes }.except(line.food_key).slice(*@view.foods.keys)
+        keys.map do |key, factor|
+          there = @plan.left.left(key, dish.on)
+          { key: key, food: @view.food_name(key), enough: @plan.left.free?(key) || there >= grams * factor }
+        end
       end
 
       def wanted(line)
@@ -61,6 +82,7 @@ module NutShelf
           lot_id: stack.id,
           name: stack.name(@view.foods.fetch(stack.food_key)),
           place: stack.place,
+          walk: walk.fetch(stack.place, walk.size),
           amount: Core::Decimal.print(amount),
           unit: stack.noun || Core::Unit.base(stack.dimension),
           amount_text: @view.pick_words(pick),
@@ -71,6 +93,13 @@ module NutShelf
           guessed: stack.guessed?,
           days_left: @plan.days_left(stack)
         }
+      end
+
+      # Places in the order in which people walk them.
+      def walk
+        @walk ||= @work.places.values.sort_by do |place|
+          [place.position, place.id]
+        end.map(&:name).uniq.each_with_index.to_h
       end
 
       def packs(stack, amount)

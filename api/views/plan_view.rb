@@ -108,7 +108,9 @@ module NutShelf
 
       private
 
-      def cooked(id) = (@cooked ||= {})[id] ||= @work.house.meals.listed_one(id).recipe_name
+      def cooked(id)
+        (@cooked ||= {})[id] ||= @plan.dishes[id]&.name(foods) || @work.house.meals.listed_one(id).recipe_name
+      end
 
       def use(key, pick, value)
         { stack_id: pick.stack.id, food: food_name(key), days_left: @plan.days_left(pick.stack), value_minor: value }

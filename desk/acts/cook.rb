@@ -15,8 +15,8 @@ module NutShelf
     class Cook < Act
       private
 
-      # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers {portions:,
-      #   place_id:} or nil
+      # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers and :frozen
+      #   {portions:, place_id:} or nil: what stays for the next days, and what goes into the freezer
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
         raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
@@ -27,10 +27,10 @@ module NutShelf
         @name = name(used)
         cooked = entry("cook", "Cooked #{@name}")
         value = draw(cooked, used)
-        leftover = keep(cooked, input[:leftovers], value) if input.dig(:leftovers, :portions).to_r.positive?
+        kept = keep_all(cooked, input.values_at(:leftovers, :frozen).compact, value)
         cooked.alter("meal", @meal, { status: "cooked" })
-        hand_on(cooked, leftover)
-        done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: leftover&.id)
+        hand_on(cooked, kept.first)
+        done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: kept.first&.id)
       end
 
       # Meals that were to have its leftovers have the portions that are really there, or nothing.
@@ -86,11 +86,20 @@ module NutShelf
         taking.take(lot, amount, "cooked")
       end
 
-      def keep(cooked, leftovers, value)
-        portions = leftovers[:portions].to_r
-        whole = [@meal.servings + house.meals.fed_by(@meal.id).sum(0r, &:servings), portions].max
-        share = Core::LargestRemainder.split(value, [portions, whole - portions]).first
+      # Each part that is kept carries its share of the cost.
+      # @return [Array<Store::Rows::Lot>]
+      def keep_all(cooked, parts, value)
+        parts = parts.select { |part| part[:portions].to_r.positive? }
+        return [] if parts.empty?
+
+        portions = parts.map { |part| part[:portions].to_r }
+        whole = [@meal.servings + house.meals.fed_by(@meal.id).sum(0r, &:servings), portions.sum].max
+        shares = Core::LargestRemainder.split(value, [*portions, whole - portions.sum])
         food_id = DishFood.new(work, cooked).ensure(@recipe, @foods)
+        parts.zip(shares).map { |part, share| keep(cooked, part, share, food_id) }
+      end
+
+      def keep(cooked, leftovers, share, food_id)
         NewStack.new(
           work,
           {

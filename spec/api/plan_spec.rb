@@ -47,6 +47,10 @@ RSpec.describe "The plan", :api do
     expect(costs).to eq(costs.sort.reverse)
     last = lines.last
     expect(last).to include("done" => true, "open" => 4)
+    last["meals"].each do |one|
+      cook = one["leftovers_of"] && last["meals"][one["leftovers_of"]]
+      expect(one["name"]).to cook ? eq("#{cook["name"]}, again") : match(/\A\p{Lu}/)
+    end
     meals = last["meals"].map { |one| one.except("name") }
     act = tell("/api/plan/fill", { meals: meals })
     expect(week["days"].first(4).map { |day| day["slots"].first["meals"].size }).to eq([1, 1, 1, 1])

@@ -2,7 +2,7 @@
 
 require_relative "../support/browser"
 
-# The shelf is looked along, a glut is spread, the open meals are filled; days later, what nobody cooked is carried over.
+# The shelf is looked along, a glut is spread, the open meals are filled; later, what nobody cooked is carried over.
 RSpec.describe "Looking along the shelf before planning", :browser do
   let(:who) { household!(people: 2) }
   let(:today) { HouseSupport::TODAY }

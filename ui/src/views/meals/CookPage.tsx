@@ -12,6 +12,8 @@ import { Loaded } from "../../kit/state";
 import { dayWords, inDays } from "../../words/common";
 import { Pick, Text } from "../../kit/form";
 import * as say from "../../words/meals";
+import { CookSteps } from "./CookSteps";
+import { useAwake } from "./useAwake";
 
 export default function CookPage() {
   const id = Number(useParams().id);
@@ -21,7 +23,9 @@ export default function CookPage() {
     <Loaded query={query} what={say.fetchingTheDish}>
       {(detail) => (
         <Loaded query={places} what={say.fetchingTheDish}>
-          {(rows) => <Page key={id} detail={detail} places={rows} />}
+          {(rows) => (
+            <Page key={`${id}.${detail.servings}.${JSON.stringify(detail.choices)}`} detail={detail} places={rows} />
+          )}
         </Loaded>
       )}
     </Loaded>
@@ -31,16 +35,19 @@ export default function CookPage() {
 function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { today } = useSession();
   const { meal } = detail;
+  const awake = useAwake();
   return (
     <>
       <Back to="/meals">{say.meals}</Back>
-      <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2 mb-3">
         <h1>{meal.name}</h1>
         <span className="text-soft">
           {meal.meal}, {dayWords(meal.on, today)}; {meal.servings} {say.portions} {meal.minutes} {say.min}{" "}
           {detail.gear.join(", ")}
           {detail.allergens.length > 0 ? say.holds(detail.allergens.join(", ")) : ""}
+          {awake ? say.screenStays : ""}
         </span>
+        {meal.status !== "cooked" && <Otherwise detail={detail} />}
       </div>
       {detail.not_for.map((one) => (
         <p
@@ -64,19 +71,29 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
       ) : (
         <div className="grid gap-4 wide:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] items-start">
           <Picking detail={detail} places={places} />
-          <Board title={say.steps}>
-            <ol className="list-decimal pl-5 mt-2 grid gap-2">
-              {detail.steps.map((step) => (
-                <li key={step}>{step}</li>
-              ))}
-            </ol>
-            <p className="mt-3 border-l-4 border-mustard pl-3 text-small">
-              {detail.leftover_days > 0 ? say.leftoversKeep(detail.leftover_days) : say.eatAtOnce}
-            </p>
-          </Board>
+          <CookSteps detail={detail} />
         </div>
       )}
     </>
+  );
+}
+
+/** It went another way than planned: one press each. */
+function Otherwise({ detail }: { detail: MealDetail }) {
+  const { act } = useActs();
+  const go = useGo();
+  const { meal } = detail;
+  const change = (body: object, words: string) => act(`/api/meals/${meal.id}/change`, body, words);
+  const aside = async () => {
+    if (await act(`/api/meals/${meal.id}/slide`, { on: null }, say.notTodayOf(meal.name))) go("/meals");
+  };
+  const half = String(Math.max(0.1, Math.round(Number(detail.servings) * 5) / 10));
+  return (
+    <span className="flex flex-wrap gap-2 ml-auto phone:ml-0">
+      <Button onClick={() => change({ servings: half }, say.halfOf(meal.name))}>{say.halfOfIt}</Button>
+      <Button onClick={aside}>{say.notToday}</Button>
+      <Button onClick={() => go(`/meals?from=${meal.on}&instead=${meal.id}`)}>{say.somethingElse}</Button>
+    </span>
   );
 }
 
@@ -92,6 +109,14 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const go = useGo();
   const [used, setUsed] = useState<Record<string, string>>(() => START(detail));
   const [portions, setPortions] = useState("");
+  const [frozen, setFrozen] = useState("");
+  const freezer = places.find((place) => place.kind === "freezer");
+  const instead = (key: string, other: string | null) =>
+    act(
+      `/api/meals/${detail.meal.id}/change`,
+      { recipe_id: detail.meal.recipe_id, choices: { ...detail.choices, [key]: other } },
+      detail.meal.name,
+    );
   const fridge = places.find((place) => place.kind === "fridge") ?? places[0];
   const [keepIn, setKeepIn] = useState(fridge?.id ?? 0);
   const wrong = Object.values(used).some(
@@ -106,11 +131,13 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
       portions.trim() === "" || Number(portions) === 0
         ? {}
         : { leftovers: { portions: portions.trim(), place_id: keepIn } };
-    const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...left }, detail.meal.name);
+    const cold = freezer && Number(frozen) > 0 ? { frozen: { portions: frozen.trim(), place_id: freezer.id } } : {};
+    const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...left, ...cold }, detail.meal.name);
     if (done) void go("/meals");
   };
   return (
     <Board title={say.whatToTake} note={say.frontShelfFirst}>
+      <Walk detail={detail} />
       <ul className="mt-2">
         {detail.lines.map((line, index) => (
           <Line
@@ -118,7 +145,13 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
             line={line}
             used={(lot) => used[spot(index, lot)] ?? ""}
             onUsed={(lot, amount) => setUsed((now) => ({ ...now, [spot(index, lot)]: amount }))}
+            onInstead={(other) => void instead(line.key, other)}
           />
+        ))}
+        {detail.texts.map((text) => (
+          <li key={text} className="border-t border-zinc2 py-2">
+            {text} <span className="text-soft">{say.asWritten}</span>
+          </li>
         ))}
       </ul>
       {detail.leftover_days > 0 && (
@@ -138,6 +171,17 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
             onChange={(event) => setKeepIn(Number(event.target.value))}
             options={places.map((one) => [String(one.id), one.name] as const)}
           />
+          {freezer && (
+            <Text
+              label={say.portionsFrozen}
+              className="!w-[110px]"
+              inputMode="numeric"
+              pattern="[0-9]*"
+              value={frozen}
+              placeholder="0"
+              onChange={(event) => setFrozen(event.target.value.replace(/[^\d]/g, ""))}
+            />
+          )}
         </fieldset>
       )}
       {wrong && (
@@ -152,14 +196,35 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   );
 }
 
+/** What to fetch, place by place, in the order one walks them. */
+function Walk({ detail }: { detail: MealDetail }) {
+  const picks = detail.lines.flatMap((line) => line.picks);
+  const places = [...new Map(picks.map((pick) => [pick.place, pick.walk]))].sort((one, other) => one[1] - other[1]);
+  return (
+    <ul aria-label={say.fetchInOrder} className="mt-2 text-small">
+      {places.map(([place]) => (
+        <li key={place}>
+          <b>{place}</b>:{" "}
+          {picks
+            .filter((pick) => pick.place === place)
+            .map((pick) => `${pick.packs ?? pick.amount_text} ${pick.name.split(",")[0]}`)
+            .join(", ")}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function Line({
   line,
   used,
   onUsed,
+  onInstead,
 }: {
   line: MealDetail["lines"][number];
   used: (lot: number) => string;
   onUsed: (lot: number, amount: string) => void;
+  onInstead: (other: string | null) => void;
 }) {
   return (
     <li className="border-t border-zinc2 py-2">
@@ -205,6 +270,17 @@ function Line({
       {line.missing && (
         <div className="text-beet font-semibold text-small mt-1">
           {line.missing} {say.isMissing}
+        </div>
+      )}
+      {line.others.length > 0 && (
+        <div className="flex flex-wrap gap-1 items-center mt-1 text-small">
+          <span className="text-soft">{say.takeInstead}</span>
+          {line.others.map((one) => (
+            <button key={one.key} type="button" className="pill phone:min-h-[44px]" onClick={() => onInstead(one.key)}>
+              {one.food.split(",")[0]}
+              {one.enough ? "" : say.notHere}
+            </button>
+          ))}
         </div>
       )}
     </li>

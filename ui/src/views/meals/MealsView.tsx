@@ -154,6 +154,16 @@ export default function MealsView() {
   const [day] = useInAddress("day", "", (said) => DAY.test(said) && said >= today);
   const [chosen, setChosen] = useState<Chosen | null>(day === "" ? null : { on: day, meal: "dinner" });
   const query = useQuery(weekQuery(from, DAYS));
+  // A dish that cannot be cooked any more leads here for another one.
+  const [instead, setInstead] = useInAddress("instead", "", (said) => /^\d+$/.test(said));
+  const other = query.data?.days
+    .flatMap((one) => one.slots.flatMap((slot) => slot.meals))
+    .find((meal) => String(meal.id) === instead && meal.status === "planned");
+  const choosing = chosen ?? (other ? { on: other.on ?? today, meal: other.meal, instead: other } : null);
+  const done = () => {
+    setChosen(null);
+    setInstead("");
+  };
   const filling = useFilling(from, addDays(from, DAYS - 1));
   const [asked, setAsked] = useInAddress("fill", "", (said) => said === "yes");
   const begin = useEffectEvent(() => {
@@ -181,7 +191,7 @@ export default function MealsView() {
                 week={week}
                 proposed={filling.plan?.meals ?? []}
                 replaced={filling.again}
-                chosen={chosen}
+                chosen={choosing}
                 onChoose={setChosen}
               />
             </div>
@@ -189,7 +199,7 @@ export default function MealsView() {
           </>
         )}
       </Loaded>
-      <Choosing chosen={chosen} onDone={() => setChosen(null)} />
+      <Choosing chosen={choosing} onDone={done} />
     </>
   );
 }

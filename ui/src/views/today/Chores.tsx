@@ -5,7 +5,63 @@ import type { Today } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Board, Button } from "../../kit/kit";
 import { NewCare } from "../shelf/StackCare";
+import { dayWords } from "../../words/common";
 import * as say from "../../words/today";
+
+/** What is begun, soaked or taken out today so that a coming meal can be cooked. */
+function Early({ today }: { today: Today }) {
+  return (
+    <>
+      {today.prepare.map((task) => (
+        <li key={`${task.kind}-${task.meal_id}`} className="flex items-center gap-3 border-t border-zinc2 py-1">
+          <span className="grow min-w-0">
+            <b className={task.late ? "text-beet" : ""}>{task.late ? say.tooLateFor(task.text) : task.text}</b>
+            <span className="block text-soft text-small">
+              <Link className="underline" to={`/meals/${task.meal_id}`}>
+                {task.meal}
+              </Link>
+              , {dayWords(task.for_on, today.today)}
+            </span>
+          </span>
+          {task.late && (
+            <Link className="btn" to={`/meals?from=${task.for_on}&instead=${task.meal_id}`}>
+              {say.swapDish}
+            </Link>
+          )}
+        </li>
+      ))}
+      {today.thaw.map((task) => (
+        <li key={`${task.meal_id}-${task.lot_id}`} className="flex items-center gap-3 border-t border-zinc2 py-1">
+          <span className="grow min-w-0">
+            {say.takeOutThaw}{" "}
+            <b>
+              {task.amount} {task.name}
+            </b>
+            <span className="block text-soft text-small">
+              {say.fromIt} {task.place}
+              {say.forIt}{" "}
+              <Link className="underline" to={`/meals/${task.meal_id}`}>
+                {task.meal}
+              </Link>
+              {say.about} {task.hours} {say.hoursInFridge}
+              {task.late && (
+                <>
+                  .{" "}
+                  <Link className="underline text-beet" to={`/meals?from=${task.for_on}&instead=${task.meal_id}`}>
+                    {say.tooLateToThaw}
+                  </Link>
+                </>
+              )}
+            </span>
+          </span>
+          <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>
+            {say.thaw}
+          </Link>
+        </li>
+      ))}
+    </>
+  );
+}
 
 /** What hands have to do today besides cooking: thaw, care, count. */
 export function Chores({ today }: { today: Today }) {
@@ -16,32 +72,12 @@ export function Chores({ today }: { today: Today }) {
     const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, say.count(place.place));
     if (made) void go(`/count/${made.count_id}`);
   };
-  const none = today.care.length + today.thaw.length + today.counts_due.length === 0;
+  const none = today.care.length + today.prepare.length + today.thaw.length + today.counts_due.length === 0;
   return (
     <Board title={say.toDoToday}>
       {none && <p className="mt-2 text-soft">{say.nothingIsDue}</p>}
       <ul className="mt-1">
-        {today.thaw.map((task) => (
-          <li key={`${task.meal_id}-${task.lot_id}`} className="flex items-center gap-3 border-t border-zinc2 py-1">
-            <span className="grow min-w-0">
-              {say.takeOutThaw}{" "}
-              <b>
-                {task.amount} {task.name}
-              </b>
-              <span className="block text-soft text-small">
-                {say.fromIt} {task.place}
-                {say.forIt}{" "}
-                <Link className="underline" to={`/meals/${task.meal_id}`}>
-                  {task.meal}
-                </Link>
-                {say.about} {task.hours} {say.hoursInFridge}
-              </span>
-            </span>
-            <Link className="btn" to={`/shelf?stack=${task.lot_id}&do=thaw`}>
-              {say.thaw}
-            </Link>
-          </li>
-        ))}
+        <Early today={today} />
         {today.care.map((row) => (
           <li key={row.id} className="flex items-center gap-3 border-t border-zinc2 py-1">
             <span className="grow min-w-0">
