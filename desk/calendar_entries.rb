@@ -3,6 +3,8 @@
 require_relative "../core/planning/thaw"
 require_relative "../exchange/calendar_feed"
 require_relative "places_due"
+require_relative "preparations"
+require_relative "thawing"
 
 module NutShelf
   module Desk
@@ -12,14 +14,14 @@ module NutShelf
       AHEAD = 60
 
       # @param work [UnitOfWork]
-      # @param thawing [Array<Thawing::Task>]
-      def initialize(work, thawing)
+      # @param plan [Plan]
+      def initialize(work, plan)
         @work = work
-        @thawing = thawing
+        @plan = plan
       end
 
       # @return [Array<Exchange::CalendarFeed::Entry>] by day
-      def entries = [*last_days, *thaws, *care, *counts].sort_by { |entry| [entry.on, entry.uid] }
+      def entries = [*last_days, *meals, *thaws, *begins, *care, *counts].sort_by { |entry| [entry.on, entry.uid] }
 
       private
 
@@ -42,8 +44,34 @@ module NutShelf
         @work.shelf.stacks.each_value.select { |stack| span.cover?(stack.usable_until) && !stack.stopped }
       end
 
+      def meals
+        @work.house.meals.between(@work.today, @work.today + AHEAD).select do |row|
+          row.status == "planned"
+        end.map do |row|
+          entry(
+            uid: "meal-#{row.id}", on: row.on_date, category: "MEAL", summary: "#{row.meal.capitalize}: #{name(row)}",
+            description: row.total_minutes ? "#{row.total_minutes} minutes" : ""
+          )
+        end
+      end
+
+      def name(row)
+        return @plan.dishes[row.id]&.name(@plan.shelf.foods) || row.recipe_name if row.kind == "cook"
+
+        { "out" => "eating out", "whatever" => "whatever is left" }.fetch(row.kind, "leftovers")
+      end
+
+      def begins
+        Preparations.new(@work, @plan).tasks.map do |task|
+          entry(
+            uid: "#{task.kind}-#{task.meal_id}-#{task.on}", on: task.on, category: "BEGIN", summary: task.text,
+            description: "For #{task.meal}"
+          )
+        end
+      end
+
       def thaws
-        @thawing.map do |task|
+        Thawing.new(@work, @plan).tasks.map do |task|
           entry(
             uid: "thaw-#{task.meal_id}-#{task.lot_id}",
             on: task.on,

@@ -27,9 +27,8 @@ module NutShelf
 
       helpers do
         def feed(work)
-          thawing = Desk::Thawing.new(work, Desk::Plan.new(work)).tasks
           Exchange::CalendarFeed.new(work.household.name, work.today.to_time.utc, house: work.household.uid).write(
-            Desk::CalendarEntries.new(work, thawing).entries
+            Desk::CalendarEntries.new(work, Desk::Plan.new(work)).entries
           )
         end
       end

@@ -94,11 +94,13 @@ export const auditQuery = (from: string, days: number) =>
   });
 export const mealQuery = (id: number) =>
   queryOptions({ queryKey: [house, "meal", id], queryFn: () => get<MealDetail>(`/api/meals/${id}`) });
-export const dishesQuery = (on: string) =>
+export const dishesQuery = (on: string, using = "") =>
   queryOptions({
-    queryKey: [house, "dishes", on],
+    queryKey: [house, "dishes", on, using],
     queryFn: () =>
-      get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(`/api/dishes${on ? `?on=${on}` : ""}`),
+      get<{ on: string; servings: string; dishes: Dish[]; shut: Dish[] }>(
+        `/api/dishes?on=${on}${using === "" ? "" : `&with=${using}`}`,
+      ),
   });
 export const recipesQuery = queryOptions({
   queryKey: [house, "recipes"],

@@ -65,6 +65,14 @@ const BringRecipe = lazily(
   () => import("../views/recipes"),
   (module) => module.BringRecipe,
 );
+const MakeView = lazily(
+  () => import("../views/work"),
+  (module) => module.MakeView,
+);
+const PrintWeek = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintWeek,
+);
 const ShopView = lazily(
   () => import("../views/work"),
   (module) => module.ShopView,
@@ -144,6 +152,8 @@ const VIEWS: [string, ComponentType][] = [
   ["/recipes/bring-in", BringRecipe],
   ["/recipes/:id", RecipePage],
   ["/recipes/:id/:how", ChangeRecipe],
+  ["/make", MakeView],
+  ["/print/week", PrintWeek],
   ["/shop", ShopView],
   ["/bring-in", BringIn],
   ["/count", CountView],

@@ -184,3 +184,8 @@ export const eatenIt = "Eaten";
 export const eaten = (name: string) => `Eaten: ${name}`;
 export const cookIt = "Cook";
 export const dropIt = "Drop";
+export const month = "Four weeks";
+export const oneWeek = "One week";
+export const openDay = "open";
+export const printIt = "Print";
+export const dayButtons = "Days of the week";

@@ -243,3 +243,4 @@ export const release = "Release";
 export const releaseIt = (amount: string, holder: string) => `Release ${amount} kept for ${holder}`;
 export const ofItApart = (reserved: string, amount: string) =>
   reserved === amount ? "set apart" : `${reserved} set apart`;
+export const makeWithIt = "What can be made with it?";

@@ -17,10 +17,12 @@ import { Choosing } from "./Choosing";
 import { MealCard } from "./MealCard";
 import { RulesSheet } from "./RulesSheet";
 import { TurningList, UseUp } from "./UseUp";
+import { MonthGrid } from "./MonthGrid";
 import { useFilling, type Filling } from "./useFilling";
 import { WeekGrid, type Chosen } from "./WeekGrid";
 
 const DAYS = 7;
+const MONTH = 28;
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** The day and the month alone: "24 Nov". */
@@ -42,12 +44,17 @@ function Head({
   filling,
   from,
   onFrom,
+  month,
+  onMonth,
 }: {
   week: Week;
   filling: Filling;
   from: string;
   onFrom: (day: string) => void;
+  month: boolean;
+  onMonth: (on: boolean) => void;
 }) {
+  const step = month ? MONTH : DAYS;
   const { today } = useSession();
   const again = changeable(week, today);
   const go = useGo();
@@ -56,13 +63,14 @@ function Head({
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
       <h1>{say.weekOf(sameMonth(week) ? bare(week.from).split(" ")[0]! : bare(week.from), bare(week.to))}</h1>
       <span className="flex gap-1" role="group" aria-label={say.meals}>
-        <Button aria-label={say.earlier} onClick={() => onFrom(addDays(from, -DAYS))}>
+        <Button aria-label={say.earlier} onClick={() => onFrom(addDays(from, -step))}>
           ‹
         </Button>
         {from !== today && <Button onClick={() => onFrom(today)}>{say.thisWeek}</Button>}
-        <Button aria-label={say.later} onClick={() => onFrom(addDays(from, DAYS))}>
+        <Button aria-label={say.later} onClick={() => onFrom(addDays(from, step))}>
           ›
         </Button>
+        <Button onClick={() => onMonth(!month)}>{month ? say.oneWeek : say.month}</Button>
       </span>
       <Balance balance={week.balance} />
       <span className="flex flex-wrap gap-2 ml-auto phone:ml-0">
@@ -80,6 +88,9 @@ function Head({
           <>
             <Button look="plain" onClick={() => go(`/meals/audit?from=${from}`)}>
               {say.lookFirstAlong}
+            </Button>
+            <Button look="plain" onClick={() => go(`/print/week?from=${from}`)}>
+              {say.printIt}
             </Button>
             <Button look="plain" onClick={() => setRules(true)}>
               {say.changeRules}
@@ -150,10 +161,13 @@ function Pool({ week, onSwap }: { week: Week; onSwap: (chosen: Chosen) => void }
 
 export default function MealsView() {
   const { today } = useSession();
+  const go = useGo();
   const [from, setFrom] = useInAddress("from", today, (said) => DAY.test(said));
   const [day] = useInAddress("day", "", (said) => DAY.test(said) && said >= today);
   const [chosen, setChosen] = useState<Chosen | null>(day === "" ? null : { on: day, meal: "dinner" });
-  const query = useQuery(weekQuery(from, DAYS));
+  const [span, setSpan] = useInAddress("span", "week", (said) => said === "month");
+  const days = span === "month" ? MONTH : DAYS;
+  const query = useQuery(weekQuery(from, days));
   // A dish that cannot be cooked any more leads here for another one.
   const [instead, setInstead] = useInAddress("instead", "", (said) => /^\d+$/.test(said));
   const other = query.data?.days
@@ -164,7 +178,7 @@ export default function MealsView() {
     setChosen(null);
     setInstead("");
   };
-  const filling = useFilling(from, addDays(from, DAYS - 1));
+  const filling = useFilling(from, addDays(from, days - 1));
   const [asked, setAsked] = useInAddress("fill", "", (said) => said === "yes");
   const begin = useEffectEvent(() => {
     setAsked("");
@@ -178,23 +192,34 @@ export default function MealsView() {
       <Loaded query={query} what={say.fetchingThePlan}>
         {(week) => (
           <>
-            <Head week={week} filling={filling} from={from} onFrom={setFrom} />
+            <Head
+              week={week}
+              filling={filling}
+              from={from}
+              onFrom={setFrom}
+              month={span === "month"}
+              onMonth={(on) => setSpan(on ? "month" : "week")}
+            />
             <Undone week={week} />
-            <div className="grid gap-3 items-start wide:grid-cols-[210px_1fr]">
-              <UseUp stacks={week.use_up} className="phone:hidden" />
-              <div className="hidden phone:block">
-                <Fold title={say.useUp} note={say.inTheOrder}>
-                  <TurningList stacks={week.use_up} />
-                </Fold>
+            {span === "month" ? (
+              <MonthGrid week={week} today={today} onDay={(on) => go(`/meals?from=${on}`)} />
+            ) : (
+              <div className="grid gap-3 items-start wide:grid-cols-[210px_1fr]">
+                <UseUp stacks={week.use_up} className="phone:hidden" />
+                <div className="hidden phone:block">
+                  <Fold title={say.useUp} note={say.inTheOrder}>
+                    <TurningList stacks={week.use_up} />
+                  </Fold>
+                </div>
+                <WeekGrid
+                  week={week}
+                  proposed={filling.plan?.meals ?? []}
+                  replaced={filling.again}
+                  chosen={choosing}
+                  onChoose={setChosen}
+                />
               </div>
-              <WeekGrid
-                week={week}
-                proposed={filling.plan?.meals ?? []}
-                replaced={filling.again}
-                chosen={choosing}
-                onChoose={setChosen}
-              />
-            </div>
+            )}
             <Pool week={week} onSwap={setChosen} />
           </>
         )}

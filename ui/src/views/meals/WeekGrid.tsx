@@ -123,7 +123,7 @@ function Slot({
   );
 }
 
-/** Days as columns, meals as rows that stand level; on a phone a day below the other. */
+/** Days as columns, meals as rows that stand level; on a phone one day a screen, swiped or by its button. */
 export function WeekGrid(props: Props) {
   const { today } = useSession();
   const [opened, setOpened] = useState<{ on: string; meal: string } | null>(null);
@@ -133,12 +133,23 @@ export function WeekGrid(props: Props) {
   const slot = opened && week.days.find((day) => day.on === opened.on)?.slots.find((one) => one.meal === opened.meal);
   return (
     <>
+      <div role="group" aria-label={say.dayButtons} className="hidden phone:flex gap-1 overflow-x-auto tight">
+        {week.days.map((day) => (
+          <Button
+            key={day.on}
+            className="grow"
+            onClick={() => document.getElementById(`day-${day.on}`)?.scrollIntoView({ block: "nearest" })}
+          >
+            {shortDay(day.on).split(" ")[0]}
+          </Button>
+        ))}
+      </div>
       <ol className="week-grid" style={{ "--meals": meals.length } as React.CSSProperties}>
         {week.days.map((day) => {
           const home = Math.max(0, ...day.slots.map((one) => one.eaters.length));
           const busy = day.slots.some((one) => one.evening !== "home" || one.said_by !== null);
           return (
-            <li key={day.on} className={css("board p-1.5 week-day", busy && "!border-t-mustard")}>
+            <li key={day.on} id={`day-${day.on}`} className={css("board p-1.5 week-day", busy && "!border-t-mustard")}>
               <div className="px-1">
                 <h2>{shortDay(day.on).split(" ").slice(0, 2).join(" ")}</h2>
                 <div className="text-small text-soft">{day.on === today ? say.todayWord : say.homeCount(home)}</div>

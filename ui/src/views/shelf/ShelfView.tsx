@@ -2,13 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { Link, useSearchParams } from "wouter";
 import { useGo } from "../../app/address";
-import { mealsQuery, placesQuery, shelfQuery, type Shelf } from "../../api/queries";
+import { mealsQuery, placesQuery, shelfQuery, todayQuery, type Shelf } from "../../api/queries";
 import type { Place, Tie } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useKeys } from "../../app/keys";
 import { useMoney } from "../../app/session";
 import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { Ahead } from "../today/Ahead";
 import { Boards } from "./Boards";
 import { filtered, fromUrl } from "./filter";
 import { PhoneList } from "./PhoneList";
@@ -66,6 +67,7 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
   return (
     <>
       <Summary shelf={shelf} table={table} onTable={() => set("as", table ? "" : "table")} />
+      <AheadHere onPick={open} />
       <Filters filter={filter} places={places} shelf={shelf} set={set} focus={params.get("find") === "1"} />
       {shelf.stacks.length === 0 ? (
         <FirstSteps />
@@ -96,6 +98,17 @@ function ShelfPage({ shelf, places }: { shelf: Shelf; places: Place[] }) {
         onPick={open}
       />
     </>
+  );
+}
+
+/** What goes past and what runs out, folded: the shelf itself does not wait for it. */
+function AheadHere({ onPick }: { onPick: (id: number) => void }) {
+  const today = useQuery(todayQuery).data;
+  if (!today || today.goes_past.length + today.runs_out.length === 0) return null;
+  return (
+    <div className="grid gap-2 wide:grid-cols-2 mb-2">
+      <Ahead today={today} onPick={onPick} />
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "wouter";
 import { useGo } from "../../app/address";
 import { waiting } from "../../api/outbox";
 import { stackQuery } from "../../api/queries";
@@ -96,6 +97,13 @@ function Body({ detail, panel, places, tie, onClose, onPick }: BodyProps) {
             <li key={line}>{line}</li>
           ))}
         </ul>
+      )}
+      {!gone && (
+        <p>
+          <Link className="text-rim underline" to={`/make?with=${stack.food_id}`}>
+            {say.makeWithIt}
+          </Link>
+        </p>
       )}
       <About detail={detail} />
       <StackCare detail={detail} />
