@@ -27,7 +27,8 @@ module NutShelf
         chosen
         proposed = @at_work.call do |work|
           Desk::MealFilling.new(work, from: Household::TODAY, to: Household::TODAY + 6).then do |filling|
-            filling.call(moves: MOVES).map { |one| filling.told(one).except(:name) }
+            found = filling.call(moves: MOVES)
+            found.map { |one| filling.told(one, among: found).except(:name) }
           end
         end
         @act.(:FillMeals, "ines", { meals: proposed })

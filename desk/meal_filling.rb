@@ -53,8 +53,9 @@ module NutShelf
       end
 
       # @param one [Proposed]
+      # @param among [Array<Proposed>] all of them: leftovers are called by their dish
       # @return [Hash] as FillMeals takes it, and the name of the dish
-      def told(one, among: [])
+      def told(one, among:)
         {
           on: one.slot.on.iso8601, meal: one.slot.meal, name: name(one, among), recipe_id: one.recipe_id,
           leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
@@ -110,10 +111,9 @@ module NutShelf
       end
 
       def again(one, among)
-        return @plan.name_of(@plan.coming.find { |meal| meal.id == one.from_meal_id }) if one.from_meal_id
+        return entries.find { |entry| entry.row&.id == one.from_meal_id }.row.recipe_name if one.from_meal_id
 
-        cook = one.leftovers_of && among[one.leftovers_of]
-        cook ? name(cook, among) : "What was cooked before"
+        name(among.fetch(one.leftovers_of), among)
       end
 
       def cooked(one)
@@ -125,8 +125,15 @@ module NutShelf
           Core::MealProblem.new(
             shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
             slots: entries.map(&:slot), prices: @plan.prices, rules: @slots.rules, placed: placed, history: history,
-            standing: standing, looks: @plan.looks?
+            standing: standing, looks: @plan.looks?, liking: liking
           )
+      end
+
+      # @return [Hash{Integer=>Rational}] of the dishes somebody said something of
+      def liking
+        people = @work.eaters.map(&:id)
+        said = @work.house.recipes.dishes.reject { |dish| dish.likes.empty? }
+        said.to_h { |dish| [dish.recipe_id, Core::Liking.of(dish.likes, people)] }
       end
 
       # Every meal of the days, those of today that are over left out.

@@ -108,7 +108,7 @@ module NutShelf
         end
         numbered(
           latest.map do |row|
-            { "key" => row["key"], "recipe_id" => row["id"], "archived_at" => nil, "version" => 1 }
+            { "key" => row["key"], "recipe_id" => row["id"], "archived_at" => nil, "version" => 1, "likes" => {} }
           end
         )
       end

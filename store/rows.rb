@@ -95,7 +95,7 @@ module NutShelf
       # A line nobody matched to a food.
       RecipeText = Core::Value.of(:id, :recipe_id, :position, :text)
       # The version in force of a dish, by its key.
-      Dish = Core::Value.of(:id, :key, :recipe_id, :archived_at, version: 1)
+      Dish = Core::Value.of(:id, :key, :recipe_id, :archived_at, version: 1, likes: {}.freeze)
       # What may stand in for a line's food, so many grams of it for one gram.
       Substitute = Core::Value.of(:id, :line_id, :food_id, :factor)
       # With the key of its food.

@@ -4,6 +4,7 @@ require "base64"
 require_relative "../base"
 require_relative "../../desk/acts/archive_recipe"
 require_relative "../../desk/acts/keep_recipe"
+require_relative "../../desk/acts/like_dish"
 require_relative "../../exchange/recipes/file"
 require_relative "../../exchange/recipes/out"
 require_relative "../views/recipe_view"
@@ -59,6 +60,8 @@ module NutShelf
           Exchange::Recipes::Out.new(recipe, work.shelf.foods).public_send(kind)
         end
       end
+
+      post("/:id/like") { act(Desk::LikeDish, { **body_as("LikeDish"), recipe_id: id_param }) }
 
       post("/:id/archive") do
         asked = body_as("ArchiveRecipe")

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "liking"
 require_relative "../planner/problem"
 require_relative "../quantity/conversion"
 require_relative "../rotation/shelf"
@@ -34,8 +35,10 @@ module NutShelf
       # @param history [Array<Array(Date, Integer)>] what was cooked before the first day, by recipe
       # @param standing [Hash{Integer=>Integer}] slot to the dish that may change and better does not
       # @param looks [Boolean] whether what must be looked at first may be planned
+      # @param liking [Hash{Integer=>Rational}] how much the household likes a dish, see Liking
       def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
-                     looks: true)
+                     looks: true, liking: {})
+        @liking = liking
         @shelf = shelf
         @recipes = recipes
         @slots = slots
@@ -95,7 +98,7 @@ module NutShelf
           recipe_id: id, excludes: excludes, lines: lines.map { |one| one.slice(:named, :foods) }.freeze,
           holds: foods.flat_map { |key| food(key).allergens }.uniq,
           dish: Planner::Dish.new(
-            minutes: recipe.active_minutes, meals: MEALS, keeps_days: recipe.leftover_days, liking: 1/2r,
+            minutes: recipe.active_minutes, meals: MEALS, keeps_days: recipe.leftover_days, liking: @liking.fetch(id, Liking::SAME),
             protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze
           )
         )

@@ -34,6 +34,10 @@ module NutShelf
           strengths: { "no_matter" => 0r, "usual" => 2/100r, "few" => 8/100r }.freeze
         ),
         Rule.new(
+          key: "likes", name: "What everybody likes", default: "usual", about: "Coins for a portion somebody loves.",
+          strengths: { "no_matter" => 0r, "usual" => 1r, "much" => 3r }.freeze
+        ),
+        Rule.new(
           key: "leftovers", name: "Cooking once for two meals", default: "gladly", about: "Coins for a meal again.",
           strengths: { "rather_not" => 3r, "gladly" => 6/10r, "often" => 1/10r }.freeze
         )
@@ -60,7 +64,7 @@ module NutShelf
         Planner::Params.new(
           days: days, grace_days: 3, waste_weight: of("waste"), stock_value: of("shelf"), rep_window_days: 7,
           rep_cost: of("same_dish") / 2, protein_cost: of("same_main"), starch_cost: of("same_main") / 2,
-          liking_weight: 1/2r, minute_cost: of("minutes"), leftover_cost: of("leftovers"), leftover_like: 7/10r,
+          liking_weight: of("likes"), minute_cost: of("minutes"), leftover_cost: of("leftovers"), leftover_like: 7/10r,
           skip_cost_per_eater: 9r, change_cost: 3/10r
         )
       end

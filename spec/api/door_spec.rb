@@ -61,6 +61,10 @@ RSpec.describe "The door", :api do
       "archive" => {
         archived: true
       },
+      "like" => {
+        person_id: 1,
+        liking: "loves"
+      },
       "throw" => {
         outcome: "binned",
         why: "turned"

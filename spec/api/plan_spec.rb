@@ -59,6 +59,14 @@ RSpec.describe "The plan", :api do
     expect(week["days"].flat_map { |day| day["slots"].flat_map { |one| one["meals"] } }).to eq([])
   end
 
+  it "calls leftovers of what is planned already by their dish" do
+    keeping = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "split-pea-soup" }.first }
+    act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "dinner", minutes: 0 })
+    tell("/api/meals", { recipe_id: keeping, on: today.iso8601, meal: "dinner" })
+    again = proposals.last["meals"].find { |one| one["from_meal_id"] }
+    expect(again).to include("name" => "Split pea soup, again")
+  end
+
   it "has nothing to fill where the days end before they begin, or are over" do
     [[today + 9, today], [today - 900, today - 800], [today + 40, today + 20]].each do |from, to|
       expect(proposals(from: from.iso8601, to: to.iso8601).last).to include("done" => true, "meals" => [])

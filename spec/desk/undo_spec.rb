@@ -134,6 +134,7 @@ RSpec.describe NutShelf::Desk::Undo do
     DropMeal: -> { { meal_id: meal } },
     FinishCount: -> { { count_id: counting } },
     ImportStock: -> { { **list("food,place,amount\nhoney,Cupboard,450 g\n") } },
+    LikeDish: -> { { recipe_id: chilli, person_id: person, liking: "loves" } },
     LearnBarcode: -> { { code: "4006381333931", food_id: food_id(ines, "honey"), amount: "450", unit: "g" } },
     Look: -> { { lot_id: tins, result: "good" } },
     MergeFood:

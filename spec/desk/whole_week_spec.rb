@@ -78,7 +78,8 @@ RSpec.describe "A whole week of meals" do
     meals =
       at_work(ines) do |work|
         filling = NutShelf::Desk::MealFilling.new(work, from: clock.day, to: clock.day + 6)
-        filling.call(moves: 300).map { |one| filling.told(one).except(:name) }
+        found = filling.call(moves: 300)
+        found.map { |one| filling.told(one, among: found).except(:name) }
       end
     act(:FillMeals, ines, { meals: meals })
   end

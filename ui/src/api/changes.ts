@@ -30,7 +30,7 @@ const READS: Record<string, readonly Topic[]> = {
   audit: ["stock", "plan", "people", "rules"],
   week: ["stock", "plan", "people", "rules"],
   count: ["stock", "counts", "rules"],
-  recipes: ["stock", "plan", "rules"],
+  recipes: ["stock", "plan", "people", "rules"],
   dishes: ["stock", "plan", "people", "rules"],
   missing: ["stock", "plan", "people", "rules"],
   // The cook's page must not change under the cook's hands.

@@ -60,6 +60,7 @@ export const ruleNames: Record<string, string> = {
   same_dish: "The same dish within a week",
   same_main: "The same main two days running",
   minutes: "Minutes at the stove",
+  likes: "What everybody likes",
   leftovers: "Cooking once for two meals",
 };
 const STRENGTHS: Record<string, string> = {
@@ -189,3 +190,9 @@ export const oneWeek = "One week";
 export const openDay = "open";
 export const printIt = "Print";
 export const dayButtons = "Days of the week";
+export const whyThis = "Why this one?";
+export const becauseTurns = (foods: string) => `It uses up ${foods}.`;
+export const becauseThere = "Nothing in it turns this week: it fits the days and the shelf.";
+export const from = (place: string) => `from ${place}`;
+export const nextBest = "Next best";
+export const toBuyForIt = (sum: string) => `To buy for it: ${sum}.`;

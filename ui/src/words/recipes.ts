@@ -125,3 +125,10 @@ export const nothingKept = "Nothing is kept until you keep it.";
 export const lookOver = "Look it over";
 export const linesRead = (known: number, all: number) => `${known} of ${plural(all, "line")} with a food`;
 export const toMend = "To mend:";
+export const whoLikes = "Who likes it";
+export const howLikes = (name: string) => `How ${name} likes it`;
+export const doesNotMind = "does not mind";
+export const likings: [string, string][] = [
+  ["loves", "loves it"],
+  ["not", "rather not"],
+];

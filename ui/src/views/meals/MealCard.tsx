@@ -1,4 +1,5 @@
 import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
 import { Link } from "wouter";
 import type { PlannedMeal } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -8,12 +9,13 @@ import { Button } from "../../kit/kit";
 import { addDays, shortDay, shortName } from "../../words/common";
 import * as say from "../../words/meals";
 import { Cover } from "./Cover";
+import { WhySheet } from "./WhySheet";
 
 const item =
   "px-3 py-1.5 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 phone:min-h-[44px] flex items-center";
 
 /** Everything else that can be done with a meal; the same by keys, mouse and thumb. */
-function Menu({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
+function Menu({ meal, onSwap, onWhy }: { meal: PlannedMeal; onSwap: () => void; onWhy: () => void }) {
   const { act } = useActs();
   const { today } = useSession();
   const slide = (on: string | null) =>
@@ -39,6 +41,11 @@ function Menu({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
           >
             {meal.pinned ? say.letGo : say.keep}
           </DropdownMenu.Item>
+          {meal.kind === "cook" && (
+            <DropdownMenu.Item className={item} onSelect={onWhy}>
+              {say.whyThis}
+            </DropdownMenu.Item>
+          )}
           <DropdownMenu.Item className={item} onSelect={onSwap}>
             {say.swap}
           </DropdownMenu.Item>
@@ -107,6 +114,7 @@ function Waiting({ meal }: { meal: PlannedMeal }) {
 /** What fills a meal: its dish, how much of it is there, and what can be done with it. */
 export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
   const { act } = useActs();
+  const [why, setWhy] = useState(false);
   const again = meal.kind === "leftovers" || meal.kind === "kept";
   const { today } = useSession();
   const eatable = ["kept", "out", "whatever"].includes(meal.kind) && meal.on !== null && meal.on <= today;
@@ -153,10 +161,11 @@ export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => vo
                 {say.eatenIt}
               </Button>
             )}
-            <Menu meal={meal} onSwap={onSwap} />
+            <Menu meal={meal} onSwap={onSwap} onWhy={() => setWhy(true)} />
           </div>
         </>
       )}
+      {why && <WhySheet meal={meal} onClose={() => setWhy(false)} />}
     </article>
   );
 }

@@ -132,7 +132,7 @@ export function WeekGrid(props: Props) {
   const meals = (["breakfast", "lunch", "dinner", "snack"] as const).filter((meal) => there.has(meal));
   const slot = opened && week.days.find((day) => day.on === opened.on)?.slots.find((one) => one.meal === opened.meal);
   return (
-    <>
+    <div className="min-w-0">
       <div role="group" aria-label={say.dayButtons} className="hidden phone:flex gap-1 overflow-x-auto tight">
         {week.days.map((day) => (
           <Button
@@ -171,6 +171,6 @@ export function WeekGrid(props: Props) {
       {opened && slot && (
         <SlotSheet on={opened.on} slot={slot} patterns={week.patterns} onClose={() => setOpened(null)} />
       )}
-    </>
+    </div>
   );
 }

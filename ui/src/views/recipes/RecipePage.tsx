@@ -2,12 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "wouter";
 import { useGo } from "../../app/address";
-import { recipeQuery } from "../../api/queries";
+import { peopleQuery, recipeQuery } from "../../api/queries";
 import type { Done, Recipe } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
 import { Back } from "../../kit/Back";
 import { Day, Form, Pick, Submit } from "../../kit/form";
+import { Select } from "../../kit/choices";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/recipes";
@@ -79,6 +80,32 @@ function PutOnDay({ recipe }: { recipe: Recipe }) {
   );
 }
 
+/** Who loves it, and who would rather not have it: a filling goes by that. */
+function Likes({ recipe }: { recipe: Recipe }) {
+  const { act } = useActs();
+  const people = useQuery(peopleQuery).data?.people.filter((person) => person.eats) ?? [];
+  const tell = (person: number, liking: string) =>
+    void act(`/api/recipes/${recipe.recipe_id}/like`, { person_id: person, liking: liking || null }, recipe.name);
+  return (
+    <Board title={say.whoLikes}>
+      <ul className="mt-1 grid gap-1">
+        {people.map((person) => (
+          <li key={person.id} className="grid grid-cols-[minmax(0,1fr)_auto] gap-2 items-center">
+            <span>{person.name}</span>
+            <Select
+              label={say.howLikes(person.name)}
+              value={recipe.likes[String(person.id)] ?? ""}
+              options={say.likings}
+              none={say.doesNotMind}
+              onPick={(liking) => tell(person.id, liking)}
+            />
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
+
 function Doings({ recipe }: { recipe: Recipe }) {
   const { act } = useActs();
   const go = useGo();
@@ -113,6 +140,7 @@ function Beside({ recipe }: { recipe: Recipe }) {
     <div className="grid gap-3 no-print">
       <OnePortion recipe={recipe} />
       <PutOnDay recipe={recipe} />
+      <Likes recipe={recipe} />
       <Board title={say.takeAlong}>
         <ul className="mt-1">
           {say.files.map(([kind, words]) => (
