@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/buying/dear_prices"
 require_relative "../core/planning/meal_problem"
 require_relative "../core/value"
 require_relative "../core/work"
@@ -30,8 +31,9 @@ module NutShelf
       # @param to [Date]
       # @param only [Array<Array(Date, String)>, nil] the meals to fill; nil: every open one
       # @param again [Array<Integer>] planned meals that may be replaced
+      # @param dear [Array<String>, nil] for days without shopping: keys of what is bought all the same
       # @raise [Invalid] for more days than can be filled at once
-      def initialize(work, from:, to:, only: nil, again: [])
+      def initialize(work, from:, to:, only: nil, again: [], dear: nil)
         @work = work
         @from = [from, work.today].max
         @to = to
@@ -39,6 +41,7 @@ module NutShelf
 
         @only = only
         @again = again
+        @dear = dear
         @slots = Slots.new(work)
         @plan = Plan.new(work)
       end
@@ -124,10 +127,14 @@ module NutShelf
         @maker ||=
           Core::MealProblem.new(
             shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
-            slots: entries.map(&:slot), prices: @plan.prices, rules: @slots.rules, placed: placed, history: history,
+            slots: entries.map(&:slot), prices: prices, rules: rules, placed: placed, history: history,
             standing: standing, looks: @plan.looks?, liking: liking
           )
       end
+
+      def prices = @dear ? Core::DearPrices.new(@plan.prices, @dear) : @plan.prices
+
+      def rules = @dear ? Core::PlanRules.new({ **@slots.rules.to_h, "shelf" => "eat_down" }) : @slots.rules
 
       # @return [Hash{Integer=>Rational}] of the dishes somebody said something of
       def liking

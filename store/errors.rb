@@ -21,6 +21,10 @@ module NutShelf
     class Missing < Error
     end
 
+    # A fault of ours: a household was read when its transaction was over.
+    class Outside < StandardError
+    end
+
     # Somebody else holds what is needed, or it takes too long.
     class Busy < Error
     end

@@ -50,6 +50,21 @@ module NutShelf
       # SELECT * FROM plan_spans WHERE household_id = 7 AND archived_at IS NULL
       def spans = rows(:plan_spans).where(archived_at: nil).reverse(:from_on, :id).all
 
+      # @param on [Date]
+      # @return [Rows::Span, nil] days without shopping that run that day
+      # SELECT * FROM plan_spans WHERE household_id = 7 AND archived_at IS NULL AND kind = 'eat_down' AND ...
+      def running_span(on)
+        rows(:plan_spans)
+          .where(archived_at: nil, kind: "eat_down")
+          .where { (from_on <= on) & (to_on >= on) }
+          .first
+      end
+
+      # @param from [Date]
+      # @return [Integer] meals that were cooked or eaten since
+      # SELECT count(*) FROM meals WHERE household_id = 7 AND status = 'cooked' AND on_date >= '2026-11-27'
+      def settled_since(from) = rows(:meals).where(status: "cooked").where { on_date >= from }.count
+
       # @return [Rows::ListedMeal] with its dish's name and minutes
       # @raise [Missing]
       def listed_one(id) = found(listed.where(Sequel[:meals][:id] => id).first, "meal")

@@ -53,6 +53,18 @@ module NutShelf
           .all
       end
 
+      # @param from [Date]
+      # @return [Integer] minor units that were paid since, by acts that stand
+      # SELECT sum(price_minor) FROM price_observations WHERE household_id = 7 AND observed_on >= '2026-11-27' AND ...
+      def spent_since(from)
+        undone = rows(:acts).exclude(undoes_act_id: nil).select(:undoes_act_id)
+        rows(:price_observations)
+          .where { observed_on >= from }
+          .exclude(act_id: undone)
+          .sum(:price_minor)
+          .to_i
+      end
+
       # SELECT 1 FROM price_observations WHERE household_id = 7 LIMIT 1
       def no_price? = rows(:price_observations).empty?
 

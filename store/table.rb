@@ -21,7 +21,12 @@ module NutShelf
       attr_reader :db, :household_id
 
       # SELECT * FROM name WHERE household_id = 7
-      def rows(name) = Rows.of_table(db[name].where(Sequel[name][:household_id] => household_id), name)
+      # @raise [Outside] behind the wall: there the database shows nothing, which would pass for an empty house
+      def rows(name)
+        raise Outside, "#{name} was to be read when its transaction was over." unless db.in_transaction?
+
+        Rows.of_table(db[name].where(Sequel[name][:household_id] => household_id), name)
+      end
 
       # @param made [Class] of values, see Rows
       # @return [Sequel::Dataset] whose rows are such values

@@ -2,9 +2,12 @@
 
 require_relative "../base"
 require_relative "../views/audit_view"
+require_relative "../views/eat_down_view"
 require_relative "../views/week_view"
+require_relative "../../desk/acts/begin_span"
 require_relative "../../desk/acts/carry_over"
 require_relative "../../desk/acts/drop_pattern"
+require_relative "../../desk/acts/end_span"
 require_relative "../../desk/acts/fill_meals"
 require_relative "../../desk/acts/set_pattern"
 require_relative "../../desk/acts/set_slot"
@@ -54,6 +57,24 @@ module NutShelf
         content_type "application/x-ndjson"
         headers "cache-control" => "no-store", "x-accel-buffering" => "no"
         stream { |out| told(filling, asked, out) }
+      end
+
+      post("/spans") { act(Desk::BeginSpan, body_as("BeginSpan")) }
+
+      post("/spans/:id/end") do
+        body_as("Nothing")
+        act(Desk::EndSpan, { span_id: id_param })
+      end
+
+      # How long the shelf carries so many days without shopping; changes nothing.
+      post("/eat-down") do
+        asked = body_as("AskEatDown")
+        eat_down =
+          services.database.still(caller!.household_id) do |db|
+            work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+            Desk::EatDown.new(work, days: asked[:days], fresh: asked[:fresh] || []).ready
+          end
+        json EatDownView.new(eat_down, asked[:days]).call(SECONDS / 2)
       end
 
       post("/carry-over") { act(Desk::CarryOver, body_as("CarryOver")) }

@@ -23,13 +23,25 @@ module NutShelf
         {
           from: @week.from.iso8601, to: @week.to.iso8601, planned_meals: @plan.slots.meals, rules: rules,
           days: @week.days.map { |day, slots| { on: day.iso8601, slots: slots.map { |one| slot(one) } } },
-          undone: @week.undone.map { |one| meal(one) }, pool: @week.pool.map { |one| meal(one) },
+          span: span, undone: @week.undone.map { |one| meal(one) }, pool: @week.pool.map { |one| meal(one) },
           patterns: @plan.slots.patterns.map { |one| pattern(one) },
           use_up: @week.turning.map { |one| turning(one) }, balance: balance
         }
       end
 
       private
+
+      # How the days without shopping go: meals since, what was spent all the same, the busy days that are left of it.
+      def span
+        found = @work.house.meals.running_span(@work.today) or return
+        ahead = @plan.slots.between(@work.today, [found.to_on, @work.today + 6].min)
+        {
+          id: found.id, name: found.name, day: (@work.today - found.from_on).to_i + 1,
+          days: (found.to_on - found.from_on).to_i + 1, meals: @work.house.meals.settled_since(found.from_on),
+          spent_minor: @work.house.packs.spent_since(found.from_on),
+          busy: ahead.select { |slot| slot.timed && slot.wanted? }.map { |slot| slot.on.iso8601 }.uniq
+        }
+      end
 
       def rules
         chosen = @plan.slots.rules.to_h

@@ -39,6 +39,7 @@ RSpec.describe "The door", :api do
         "meals" => act(:PlanMeal, @theirs, { recipe_id: recipe, on: "2026-11-25" })["meal_id"],
         "acts" => @stack["act_id"],
         "recipes" => recipe,
+        "spans" => act(:BeginSpan, @theirs, { name: "No ferry", days: 14 })["span_id"],
         "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"],
         "places" => cupboard,
         "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],

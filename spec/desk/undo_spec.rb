@@ -76,6 +76,8 @@ RSpec.describe NutShelf::Desk::Undo do
       }
     end,
     ArchiveFood: -> { { food_id: own_food } },
+    BeginSpan: -> { { name: "No ferry", days: 14, fresh: [food_id(ines, "eggs")] } },
+    EndSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 14 })["span_id"] } },
     CarryOver: lambda do
       meal
       HouseSupport.clock.day = HouseSupport::TODAY + 2

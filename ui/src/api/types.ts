@@ -18,6 +18,7 @@ export type ReadLine = Schemas["ReadLine"];
 export type WrittenRecipe = Schemas["WrittenRecipe"];
 export type Audit = Schemas["Audit"];
 export type Spread = Schemas["Spread"];
+export type EatDown = Schemas["EatDown"];
 export type Meal = Schemas["Meal"];
 export type MealDetail = Schemas["MealDetail"];
 export type Tie = Schemas["Tie"];

@@ -65,6 +65,10 @@ const BringRecipe = lazily(
   () => import("../views/recipes"),
   (module) => module.BringRecipe,
 );
+const EatDownView = lazily(
+  () => import("../views/work"),
+  (module) => module.EatDownView,
+);
 const MakeView = lazily(
   () => import("../views/work"),
   (module) => module.MakeView,
@@ -146,6 +150,7 @@ const VIEWS: [string, ComponentType][] = [
   ["/shelf", ShelfView],
   ["/meals", MealsView],
   ["/meals/audit", AuditView],
+  ["/meals/eat-down", EatDownView],
   ["/meals/:id", CookPage],
   ["/recipes", RecipesView],
   ["/recipes/new", NewRecipe],

@@ -5,12 +5,13 @@ import type { Week } from "../../api/types";
 import { useGo } from "../../app/address";
 import { useInAddress } from "../../app/inAddress";
 import { useActs } from "../../app/acts";
-import { useSession } from "../../app/session";
+import { useMoney, useSession } from "../../app/session";
 import { Link } from "wouter";
 import { Board, Button } from "../../kit/kit";
 import { Fold } from "../../kit/Fold";
 import { Loaded } from "../../kit/state";
 import { addDays, shortDay } from "../../words/common";
+import * as eat from "../../words/eatDown";
 import * as say from "../../words/meals";
 import { Balance } from "./Balance";
 import { Choosing } from "./Choosing";
@@ -143,6 +144,25 @@ function Undone({ week }: { week: Week }) {
   );
 }
 
+/** How the days without shopping go, while they run. */
+function Running({ week }: { week: Week }) {
+  const { act } = useActs();
+  const money = useMoney();
+  const { span } = week;
+  if (!span) return null;
+  return (
+    <Board tone="mustard" className="p-3 mb-3" title={eat.runs(span.name, span.day, span.days)}>
+      <p className="mt-1">
+        {eat.soFar(span.meals, money(span.spent_minor))}.{" "}
+        {span.busy.length > 0 && eat.busy(span.busy.map((day) => shortDay(day)).join(", "))}
+      </p>
+      <Button look="plain" onClick={() => act(`/api/plan/spans/${span.id}/end`, {}, eat.end)}>
+        {eat.end}
+      </Button>
+    </Board>
+  );
+}
+
 /** Meals that wait without a day. */
 function Pool({ week, onSwap }: { week: Week; onSwap: (chosen: Chosen) => void }) {
   const { today } = useSession();
@@ -200,6 +220,7 @@ export default function MealsView() {
               month={span === "month"}
               onMonth={(on) => setSpan(on ? "month" : "week")}
             />
+            <Running week={week} />
             <Undone week={week} />
             {span === "month" ? (
               <MonthGrid week={week} today={today} onDay={(on) => go(`/meals?from=${on}`)} />

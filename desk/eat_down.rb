@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require_relative "../core/value"
+require_relative "meal_filling"
+require_relative "plan"
+require_relative "slots"
+
+module NutShelf
+  module Desk
+    # So many days with no shopping, or only some fresh food: whether the shelf carries them, how long it does, what
+    # gives out first, and how many meals and how much money that is. Nothing is written.
+    class EatDown
+      # `covered`: meals there is everything for; `lasts`: days they are enough for, wherever the gaps lie; `meals` as a
+      # filling proposes them, with their dishes; `open`: meals nothing was found for; `gives_out`: food key to
+      # the first day it is short, staples and proteins alone. Frozen.
+      Result = Core::Value.of(:covered, :lasts, :meals, :dishes, :open, :from_shelf, :gives_out)
+
+      LONGEST = 42
+      CARRYING = %w[grains protein vegetables dairy].freeze
+      FIRST = 6
+
+      # @param work [UnitOfWork]
+      # @param days [Integer]
+      # @param fresh [Array<Integer>] ids of foods that are bought all the same
+      def initialize(work, days:, fresh: [])
+        @work = work
+        @days = days
+        @plan = Plan.new(work)
+        @fresh = @plan.shelf.food_ids.invert.values_at(*fresh).compact
+        @filling =
+          MealFilling.new(work, from: work.today, to: work.today + days - 1, dear: @fresh)
+      end
+
+      attr_reader :plan, :filling
+
+      # Reads everything there is to read, so that the search needs no connection.
+      # @return [EatDown] itself
+      def ready
+        filling.ready
+        slots
+        there
+        plan.coming
+        plan.recipes
+        plan.habits
+        plan.diet
+        plan.prices
+        self
+      end
+
+      # @param how [Hash] seconds: or moves:, see MealFilling#call
+      # @return [Result]
+      def call(**how)
+        proposed = filling.call(**how)
+        forecast = drawn(proposed)
+        dishes = forecast.dishes.transform_keys(&:id)
+        covered = slots.size - gaps(proposed, dishes).size
+        Result.new(
+          covered: covered, lasts: slots.empty? ? 0 : covered * @days / slots.size, meals: proposed, dishes: dishes,
+          open: unfilled(proposed), from_shelf: dishes.values.sum(&:value_minor), gives_out: gives_out(forecast)
+        )
+      end
+
+      # @param place [Integer] in the proposed meals
+      # @return [Object] what its dish is known by
+      def key(place) = [:proposed, place]
+
+      # @param dish [Core::Dish]
+      # @return [Array<Core::DishLine>] what would have to be bought, fresh food left out
+      def missing(dish) = dish.missing.reject { |line| @fresh.include?(line.food_key) }
+
+      private
+
+      def slots = @slots ||= Slots.new(@work).between(@work.today, @work.today + @days - 1).select(&:wanted?)
+
+      def there
+        @there ||=
+          @work.house.meals.between(@work.today, @work.today + @days - 1).group_by { |row| [row.on_date, row.meal] }
+      end
+
+      def drawn(proposed)
+        meals = proposed.each_with_index.filter_map { |one, at| planned(one, at, proposed) if one.recipe_id }
+        Core::Forecast.new(
+          plan.shelf, to: @work.today + @days - 1, meals: [*plan.coming, *meals], habits: plan.habits, diet: plan.diet,
+          allow_look: plan.looks?, strict: slots.any?(&:strict?)
+        )
+      end
+
+      def planned(one, at, proposed)
+        again = proposed.select { |other| other.leftovers_of == at }.sum(0r) { |other| other.slot.servings }
+        Core::MissingList::Planned.new(
+          id: key(at), on: one.slot.on, turn: Slots::ORDER.index(one.slot.meal),
+          recipe: plan.recipes.fetch(one.recipe_id), servings: one.slot.servings + again, diet: one.slot.diet,
+          choices: one.choices
+        )
+      end
+
+      def unfilled(proposed)
+        filled = proposed.to_set { |one| [one.slot.on, one.slot.meal] }
+        slots.reject { |slot| filled.include?([slot.on, slot.meal]) || there.key?([slot.on, slot.meal]) }
+      end
+
+      # Meals that have nothing, or miss something that nobody fetches, with those of their leftovers.
+      def gaps(proposed, dishes)
+        short = proposed.each_index.select { |at| proposed[at].recipe_id && missing(dishes.fetch(key(at))).any? }
+        again = proposed.select { |one| short.include?(one.leftovers_of) }
+        [*unfilled(proposed), *short.map { |at| proposed[at].slot }, *again.map(&:slot)]
+      end
+
+      def gives_out(forecast)
+        forecast.runs_out
+          .select { |key, _| CARRYING.include?(plan.shelf.foods[key]&.food_group) && !@fresh.include?(key) }
+          .sort_by { |key, short| [short.on, key] }
+          .first(FIRST)
+          .to_h { |key, short| [key, short.on] }
+      end
+    end
+  end
+end
