@@ -10,10 +10,10 @@ module NutShelf
     # So many days with no shopping, or only some fresh food: whether the shelf carries them, how long it does, what
     # gives out first, and how many meals and how much money that is. Nothing is written.
     class EatDown
-      # `covered`: meals there is everything for; `lasts`: days they are enough for, wherever the gaps lie; `meals` as a
-      # filling proposes them, with their dishes; `open`: meals nothing was found for; `gives_out`: food key to
-      # the first day it is short, staples and proteins alone. Frozen.
-      Result = Core::Value.of(:covered, :lasts, :meals, :dishes, :open, :from_shelf, :gives_out)
+      # `covered`: meals there is everything for; `lasts`: days they are enough for, wherever the gaps lie; `standing`:
+      # what is planned already, with its dishes; `meals` as a filling proposes them; `dishes` of both; `open`: meals
+      # nothing was found for; `gives_out`: food key to the first day it is short, what carries a meal alone. Frozen.
+      Result = Core::Value.of(:covered, :lasts, :standing, :meals, :dishes, :open, :from_shelf, :gives_out)
 
       LONGEST = 42
       CARRYING = %w[grains protein vegetables dairy].freeze
@@ -53,9 +53,10 @@ module NutShelf
         proposed = filling.call(**how)
         forecast = drawn(proposed)
         dishes = forecast.dishes.transform_keys(&:id)
-        covered = slots.size - gaps(proposed, dishes).size
+        covered = [slots.size - gaps(proposed, dishes).size, 0].max
         Result.new(
-          covered: covered, lasts: slots.empty? ? 0 : covered * @days / slots.size, meals: proposed, dishes: dishes,
+          covered: covered, lasts: slots.empty? ? 0 : covered * @days / slots.size, standing: standing(dishes),
+          meals: proposed, dishes: dishes,
           open: unfilled(proposed), from_shelf: dishes.values.sum(&:value_minor), gives_out: gives_out(forecast)
         )
       end
@@ -99,16 +100,27 @@ module NutShelf
         slots.reject { |slot| filled.include?([slot.on, slot.meal]) || there.key?([slot.on, slot.meal]) }
       end
 
+      # What is planned already, with the dishes it draws.
+      # @return [Array<Array(Store::Rows::ListedMeal, Core::Dish or nil)>]
+      def standing(dishes) = there.values.flatten.map { |row| [row, dishes[row.id]] }
+
       # Meals that have nothing, or miss something that nobody fetches, with those of their leftovers.
       def gaps(proposed, dishes)
         short = proposed.each_index.select { |at| proposed[at].recipe_id && missing(dishes.fetch(key(at))).any? }
         again = proposed.select { |one| short.include?(one.leftovers_of) }
-        [*unfilled(proposed), *short.map { |at| proposed[at].slot }, *again.map(&:slot)]
+        planned = standing(dishes).filter_map { |row, dish| row if dish && missing(dish).any? }
+        [*unfilled(proposed), *short.map { |at| proposed[at].slot }, *again.map(&:slot), *planned]
+      end
+
+      # It is there now, and carries a meal.
+      def carrying?(key)
+        CARRYING.include?(plan.shelf.foods[key]&.food_group) && !@fresh.include?(key) &&
+          plan.cursor.left(key, @work.today).positive?
       end
 
       def gives_out(forecast)
         forecast.runs_out
-          .select { |key, _| CARRYING.include?(plan.shelf.foods[key]&.food_group) && !@fresh.include?(key) }
+          .select { |key, short| carrying?(key) && short.on > @work.today }
           .sort_by { |key, short| [short.on, key] }
           .first(FIRST)
           .to_h { |key, short| [key, short.on] }

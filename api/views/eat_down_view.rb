@@ -20,6 +20,7 @@ module NutShelf
         found = @eat_down.call(seconds: seconds)
         {
           days: @days, lasts: found.lasts, covered: found.covered, possible: found.lasts == @days,
+          planned: found.standing.map { |row, dish| planned(row, dish) },
           meals: found.meals.each_with_index.map { |one, at| meal(one, at, found) },
           open: found.open.map { |slot| { on: slot.on.iso8601, meal: slot.meal } }, from_shelf_minor: found.from_shelf,
           gives_out: found.gives_out.map { |key, on| { food: foods.fetch(key).name, on: on.iso8601 } }
@@ -34,6 +35,14 @@ module NutShelf
         dish = found.dishes[@eat_down.key(at)]
         missing = dish ? @eat_down.missing(dish) : []
         { **@eat_down.filling.told(one, among: found.meals), missing: missing.map { |line| words(line) } }
+      end
+
+      def planned(row, dish)
+        name = dish ? dish.name(foods) : row.recipe_name || row.kind
+        {
+          on: row.on_date.iso8601, meal: row.meal, name: name,
+          missing: dish ? @eat_down.missing(dish).map { |line| words(line) } : []
+        }
       end
 
       def words(line)

@@ -73,8 +73,11 @@ module NutShelf
         [id, on, recipe]
       end
 
+      # @param place [Integer] in the list, whatever number somebody sends
+      def made_before(place) = place.between?(0, @made.size - 1) ? @made[place].first : nil
+
       def again(filled, said, facts, slot, at)
-        from = said[:from_meal_id] || @made.fetch(said[:leftovers_of]) { [] }.first
+        from = said[:from_meal_id] || made_before(said[:leftovers_of])
         raise Refusal.of(:leftovers_of_nothing, at: "/meals/#{at}") unless from
 
         @rules.again(@rules.cook_of(from), facts[:on_date], slot, at: "/meals/#{at}")

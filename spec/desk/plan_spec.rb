@@ -128,6 +128,13 @@ RSpec.describe "A plan of meals" do
     expect(row(again)).to have_attributes(kind: "kept", lot_id: kept, from_meal_id: nil)
   end
 
+  it "knows no leftovers of a meal that is not in the list, however large the number" do
+    [-1, 1, 10**30].each do |place|
+      meals = [{ on: today.iso8601, meal: "dinner", leftovers_of: place }]
+      expect { act(:FillMeals, ines, { meals: meals }) }.to raise_error(NutShelf::Desk::Invalid)
+    end
+  end
+
   it "slides a meal: its neighbour changes places, moves on, or stays beside it; and into the pool" do
     first = plan(on: today)
     second = plan(on: today + 1)

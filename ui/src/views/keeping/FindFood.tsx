@@ -19,7 +19,8 @@ export function FindFood({
 }) {
   const [find, setFind] = useState("");
   const asked = find.trim().length > 1;
-  const found = useQuery({ ...foodsQuery(find), enabled: asked }).data ?? [];
+  const query = useQuery({ ...foodsQuery(find), enabled: asked });
+  const found = (asked && query.data) || [];
   return (
     <div className="grid gap-1">
       <Text

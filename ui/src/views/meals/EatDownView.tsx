@@ -12,22 +12,24 @@ import { Board, Button, Waiting } from "../../kit/kit";
 import { shortDay } from "../../words/common";
 import { FindFood } from "../keeping/FindFood";
 import * as say from "../../words/eatDown";
+import { sent } from "./useFilling";
 
 const TWO_WEEKS = 14;
+
+const MEALS = ["breakfast", "lunch", "dinner", "snack"];
+
+type When = { on: string; meal: string };
+
+function inTime(one: When, other: When): number {
+  return one.on.localeCompare(other.on) || MEALS.indexOf(one.meal) - MEALS.indexOf(other.meal);
+}
 
 function Found({ found, fresh }: { found: EatDown; fresh: Pick<Food, "id">[] }) {
   const { act } = useActs();
   const money = useMoney();
   const go = useGo();
   const put = async () => {
-    const meals = found.meals.map(({ on, meal, recipe_id, leftovers_of, from_meal_id, choices }) => ({
-      on,
-      meal,
-      recipe_id,
-      leftovers_of,
-      from_meal_id,
-      choices,
-    }));
+    const meals = sent(found.meals);
     if (await act("/api/plan/fill", { meals }, say.title)) go("/meals");
   };
   const begin = async (fields: FormData) => {
@@ -64,7 +66,7 @@ function Found({ found, fresh }: { found: EatDown; fresh: Pick<Food, "id">[] }) 
       </Board>
       <Board title={say.theMeals}>
         <ul className="mt-1">
-          {found.meals.map((one) => (
+          {[...found.planned, ...found.meals].sort(inTime).map((one) => (
             <li key={one.on + one.meal} className="border-t border-zinc2 py-1">
               <b>{shortDay(one.on)}</b> <span className="text-soft">{one.meal}</span> {one.name}
               {one.missing.length > 0 && (

@@ -46,14 +46,12 @@ function Head({
   from,
   onFrom,
   month,
-  onMonth,
 }: {
   week: Week;
   filling: Filling;
   from: string;
   onFrom: (day: string) => void;
   month: boolean;
-  onMonth: (on: boolean) => void;
 }) {
   const step = month ? MONTH : DAYS;
   const { today } = useSession();
@@ -71,7 +69,6 @@ function Head({
         <Button aria-label={say.later} onClick={() => onFrom(addDays(from, step))}>
           ›
         </Button>
-        <Button onClick={() => onMonth(!month)}>{month ? say.oneWeek : say.month}</Button>
       </span>
       <Balance balance={week.balance} />
       <span className="flex flex-wrap gap-2 ml-auto phone:ml-0">
@@ -89,9 +86,6 @@ function Head({
           <>
             <Button look="plain" onClick={() => go(`/meals/audit?from=${from}`)}>
               {say.lookFirstAlong}
-            </Button>
-            <Button look="plain" onClick={() => go(`/print/week?from=${from}`)}>
-              {say.printIt}
             </Button>
             <Button look="plain" onClick={() => setRules(true)}>
               {say.changeRules}
@@ -212,14 +206,7 @@ export default function MealsView() {
       <Loaded query={query} what={say.fetchingThePlan}>
         {(week) => (
           <>
-            <Head
-              week={week}
-              filling={filling}
-              from={from}
-              onFrom={setFrom}
-              month={span === "month"}
-              onMonth={(on) => setSpan(on ? "month" : "week")}
-            />
+            <Head week={week} filling={filling} from={from} onFrom={setFrom} month={span === "month"} />
             <Running week={week} />
             <Undone week={week} />
             {span === "month" ? (
@@ -241,6 +228,12 @@ export default function MealsView() {
                 />
               </div>
             )}
+            <div className="flex gap-2 mt-3">
+              <Button onClick={() => setSpan(span === "month" ? "week" : "month")}>
+                {span === "month" ? say.oneWeek : say.month}
+              </Button>
+              <Button onClick={() => go(`/print/week?from=${from}`)}>{say.printIt}</Button>
+            </div>
             <Pool week={week} onSwap={setChosen} />
           </>
         )}

@@ -57,7 +57,8 @@ function Others({ meal, dishes, onDone }: { meal: PlannedMeal; dishes: Dish[]; o
             <span className="grow min-w-0">
               <b className="block">{dish.name}</b>
               <span className="text-soft text-small">
-                {say.partOnShelf(dish.covered_percent)}, {say.rescues} {money(dish.rescued_minor)},{" "}
+                {say.partOnShelf(dish.covered_percent)}
+                {dish.rescued_minor > 0 && ` ${say.rescues} ${money(dish.rescued_minor)}`},{" "}
                 {say.buy(money(dish.buy_minor))}
               </span>
             </span>

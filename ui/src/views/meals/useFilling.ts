@@ -16,7 +16,8 @@ export interface Filling {
   stop: () => void;
 }
 
-function sent(meals: Proposed[]) {
+/** What is sent of proposed meals: their names are the house's own. */
+export function sent(meals: readonly Omit<Proposed, "name">[]) {
   return meals.map(({ on, meal, recipe_id, leftovers_of, from_meal_id, choices }) => ({
     on,
     meal,
