@@ -29,9 +29,10 @@ GO_ON =
 SHOTS = [
   ["today", "/", WIDE],
   ["shelf", "/shelf", WIDE],
-  ["shelf-table", "/shelf?as=table", WIDE],
   ["meals", "/meals", WIDE],
   ["cook", "/meals", WIDE, MEAL],
+  ["audit", "/meals/audit", WIDE],
+  ["dish", "/recipes?find=two-bean", WIDE, ->(browser) { browser.at_css("ul a[href^='/recipes/']").click }],
   ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
   [
@@ -42,12 +43,6 @@ SHOTS = [
       press(browser, "White bread")
       appear(browser, "[role=dialog] h2")
     end
-  ],
-  [
-    "label-line",
-    "/shelf",
-    WIDE,
-    ->(browser) { browser.at_css("[data-label-line]").focus.type("3 tins chickpeas 400 g bb mar 28 cellar 0.89 each") }
   ],
   ["count", "/count", WIDE, GO_ON],
   ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }],
