@@ -49,7 +49,7 @@ module NutShelf
         dish = @plan.dishes[row.id]
         {
           id: row.id,
-          on: row.on_date.iso8601,
+          on: row.on_date&.iso8601,
           meal: row.meal,
           recipe_id: row.recipe_id,
           name: meal_name(row),

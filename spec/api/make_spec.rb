@@ -36,6 +36,12 @@ RSpec.describe "What can be made with it", :api do
     expect(ask("/api/dishes?with=999999999")["dishes"]).to eq([])
   end
 
+  it "has a cook's page for what waits without a day, too" do
+    chilli = recipes.find { |_, one| one.key == "two-bean-chilli" }.first
+    meal = act(:PlanMeal, ines, { recipe_id: chilli, on: nil, meal: "dinner" })["meal_id"]
+    expect(ask("/api/meals/#{meal}")["meal"]).to include("on" => nil, "name" => "Two-bean chilli")
+  end
+
   it "stands in the calendar with its meals, what is begun in time and what thaws" do
     stew = recipes.find { |_, one| one.key == "beef-root-stew" }.first
     act(:PlanMeal, ines, { recipe_id: stew, on: (today + 2).iso8601 })

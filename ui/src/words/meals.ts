@@ -118,7 +118,6 @@ export const leftoversKeep = (days: number) =>
 export const standsFor = (food: string, asked: string) => `${food} for ${asked}`;
 export const fetchingTheDish = "Fetching the dish";
 export const meals = "Meals";
-export const portions = "portions,";
 export const min = "min,";
 export const notFor = "Not for";
 export const cooked = "Cooked";
@@ -196,3 +195,4 @@ export const becauseThere = "Nothing in it turns this week: it fits the days and
 export const from = (place: string) => `from ${place}`;
 export const nextBest = "Next best";
 export const toBuyForIt = (sum: string) => `To buy for it: ${sum}.`;
+export const withoutDay = "without a day";

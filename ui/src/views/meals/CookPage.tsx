@@ -42,8 +42,9 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2 mb-3">
         <h1>{meal.name}</h1>
         <span className="text-soft">
-          {meal.meal}, {dayWords(meal.on, today)}; {meal.servings} {say.portions} {meal.minutes} {say.min}{" "}
-          {detail.gear.join(", ")}
+          {meal.meal}, {meal.on === null ? say.withoutDay : dayWords(meal.on, today)};{" "}
+          {say.portionsOf(meal.servings)},{" "}
+          {meal.minutes} {say.min} {detail.gear.join(", ")}
           {detail.allergens.length > 0 ? say.holds(detail.allergens.join(", ")) : ""}
           {awake ? say.screenStays : ""}
         </span>
@@ -92,7 +93,9 @@ function Otherwise({ detail }: { detail: MealDetail }) {
     <span className="flex flex-wrap gap-2 ml-auto phone:ml-0">
       <Button onClick={() => change({ servings: half }, say.halfOf(meal.name))}>{say.halfOfIt}</Button>
       <Button onClick={aside}>{say.notToday}</Button>
-      <Button onClick={() => go(`/meals?from=${meal.on}&instead=${meal.id}`)}>{say.somethingElse}</Button>
+      <Button onClick={() => go(`/meals?${meal.on === null ? "" : `from=${meal.on}&`}instead=${meal.id}`)}>
+        {say.somethingElse}
+      </Button>
     </span>
   );
 }

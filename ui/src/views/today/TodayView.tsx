@@ -161,7 +161,7 @@ function Coming({ meals, today }: { meals: Meal[]; today: string }) {
   return (
     <Fold
       title={say.onComingDays}
-      note={first ? `${first.on === today ? "today" : shortDay(first.on)}: ${first.name}` : say.nothingPlanned}
+      note={first ? `${first.on === today ? "today" : shortDay(first.on ?? today)}: ${first.name}` : say.nothingPlanned}
     >
       {meals.length === 0 && (
         <p className="mt-2 text-soft">
@@ -176,7 +176,7 @@ function Coming({ meals, today }: { meals: Meal[]; today: string }) {
         {meals.map((meal) => (
           <li key={meal.id} className="flex gap-3 items-center border-t border-zinc2 pt-2">
             <span className="w-[96px] shrink-0 text-soft text-small leading-tight">
-              {meal.on === today ? "today" : shortDay(meal.on)}
+              {meal.on === today ? "today" : shortDay(meal.on ?? today)}
               <br />
               {meal.meal}
             </span>
