@@ -23,6 +23,12 @@ module NutShelf
       # Seconds that reading a list may take.
       READING_SECONDS = 20
 
+      # Recipes brought in at once, what goes into all of them, rows of pasted text, letters of one row.
+      RECIPES = 100
+      RECIPE_LINES = 1_500
+      RECIPE_ROWS = 3_000
+      RECIPE_ROW_LETTERS = 4_000
+
       PORTIONS = 1_000
       LABELS = 960
       PHOTO_BYTES = 3_000_000

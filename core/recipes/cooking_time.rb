@@ -13,6 +13,8 @@ module NutShelf
           /\A(?:m|mins?|minutes?|minuten|minutos?)\z/i => 1, /\A(?:s|secs?|seconds?)\z/i => Rational(1, 60)
         }.freeze
         WORDS = %r{(?<number>\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|an?|half an?)\s*(?<unit>[a-z]+)\b}i
+        # Nobody needs more letters to say how long it takes.
+        LETTERS = 80
         # Nothing is cooked for longer than a week.
         LONGEST = 7 * 1440
 
@@ -21,7 +23,8 @@ module NutShelf
         # @param text [String, Numeric, nil]
         # @return [Integer, nil] whole minutes; nil where it says no time, or one nobody cooks for
         def minutes(text)
-          found = read(text.to_s.strip)
+          text = text.to_s.strip
+          found = read(text) if text.length <= LETTERS
           found&.positive? && found <= LONGEST ? found.ceil : nil
         end
 

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/limits"
 require_relative "../csv_file"
 require_relative "json_ld"
 require_relative "plain_text"
@@ -13,7 +14,6 @@ module NutShelf
       class File
         # What people paste is shorter, and so is every page with a recipe on it.
         LARGEST = 4_000_000
-        MOST = 500
 
         class Unreadable < Error
         end
@@ -42,11 +42,8 @@ module NutShelf
         def recipes
           found = read
           raise Unreadable, "There is no recipe in this file. #{LOOKED.fetch(kind)}" if found.empty?
-          if found.size > MOST
-            raise Unreadable,
-              "The file holds #{found.size} recipes. Bring in #{MOST} at once at most."
-          end
 
+          refuse_too_many(found)
           found.map { |one| one.with(problems: [*one.problems, *missing(one)].freeze) }
         rescue JSON::ParserError => e
           raise Unreadable, "The data of the recipe are broken: #{where(e)}. Save the page again, or paste the text."
@@ -70,8 +67,31 @@ module NutShelf
           when :json then JsonLd.read(@text)
           when :page then SavedPage.read(@text)
           when :table then Table.read(@text)
-          else @text.strip.empty? ? [] : PlainText.read(@text)
+          else
+            refuse_long(@text)
+            @text.strip.empty? ? [] : PlainText.read(@text)
           end
+        end
+
+        # What is read line by line must not keep the house busy.
+        def refuse_too_many(found)
+          limits = Core::Limits
+          if found.size > limits::RECIPES
+            raise Unreadable, "The file holds #{found.size} recipes. Bring in #{limits::RECIPES} at once at most."
+          end
+          return if found.sum { |one| one.lines.size } <= limits::RECIPE_LINES
+
+          raise Unreadable, "More than #{limits::RECIPE_LINES} lines go in. Bring in fewer recipes at once."
+        end
+
+        def refuse_long(text)
+          rows = text.count("\n")
+          if rows > Core::Limits::RECIPE_ROWS
+            raise Unreadable, "The text has #{rows} lines; a recipe has a few dozen. Paste one recipe at a time."
+          end
+          return if text.each_line.all? { |row| row.length <= Core::Limits::RECIPE_ROW_LETTERS }
+
+          raise Unreadable, "One line of it is longer than any recipe's. Paste it with its line breaks."
         end
 
         def decoded(bytes)

@@ -73,8 +73,26 @@ RSpec.describe "A recipe from elsewhere" do
   it "is refused where it is far too large, or holds too many" do
     file = NutShelf::Exchange::Recipes::File
     expect { file.new("x" * 4_000_001) }.to raise_error(file::Unreadable, /4 MB/)
-    many = JSON.generate(Array.new(501) { { "@type" => "Recipe", "name" => "x" } })
-    expect { file.new(many).recipes }.to raise_error(file::Unreadable, /501 recipes/)
+    many = JSON.generate(Array.new(101) { { "@type" => "Recipe", "name" => "x" } })
+    expect { file.new(many).recipes }.to raise_error(file::Unreadable, /101 recipes/)
+    long = JSON.generate({ "@type" => "Recipe", "name" => "x", "recipeIngredient" => ["1 egg"] * 1_501 })
+    expect { file.new(long).recipes }.to raise_error(file::Unreadable, /1500 lines/)
+  end
+
+  # Each of these would keep a careless pattern busy for hours; a fault shows as a run that does not end.
+  it "is not kept busy by text that is made to" do
+    file = NutShelf::Exchange::Recipes::File
+    mean = [
+      "time 1 " * 500_000, "Soup\n#{"time 1 " * 500_000}", "Soup\n" * 600_000, "1" * 3_000_000, "(" * 3_000_000,
+      "{#{" " * 1_000_000}", "<p>" * 1_000_000, "\"" * 2_000_001, "[" * 100_000,
+      JSON.generate({ "@type" => "Recipe", "name" => "x", "totalTime" => "1" * 3_000_000 }),
+      JSON.generate({ "@type" => "Recipe", "name" => "x" * 2_000_000, "recipeYield" => " " * 1_000_000 })
+    ]
+    mean.each do |text|
+      file.new(text).recipes
+    rescue file::Unreadable => e
+      expect(e.message.length).to be < 300
+    end
   end
 
   it "survives what is cut off anywhere" do
