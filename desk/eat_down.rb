@@ -27,11 +27,15 @@ module NutShelf
         @days = days
         @plan = Plan.new(work)
         @fresh = @plan.shelf.food_ids.invert.values_at(*fresh).compact
+        @replaced = rows.select { |row| gives_way?(row) }.map(&:id)
         @filling =
-          MealFilling.new(work, from: work.today, to: work.today + days - 1, dear: @fresh)
+          MealFilling.new(work, from: work.today, to: work.today + days - 1, again: @replaced, dear: @fresh)
       end
 
       attr_reader :plan, :filling
+
+      # @return [Array<Integer>] planned meals that give way: what was planned with shopping is planned anew without
+      attr_reader :replaced
 
       # Reads everything there is to read, so that the search needs no connection.
       # @return [EatDown] itself
@@ -57,7 +61,7 @@ module NutShelf
         Result.new(
           covered: covered, lasts: slots.empty? ? 0 : covered * @days / slots.size, standing: standing(dishes),
           meals: proposed, dishes: dishes,
-          open: unfilled(proposed), from_shelf: dishes.values.sum(&:value_minor), gives_out: gives_out(forecast)
+          open: unfilled(proposed), from_shelf: whole(dishes).sum(&:value_minor), gives_out: gives_out(forecast)
         )
       end
 
@@ -73,15 +77,21 @@ module NutShelf
 
       def slots = @slots ||= Slots.new(@work).between(@work.today, @work.today + @days - 1).select(&:wanted?)
 
+      def rows = @rows ||= @work.house.meals.between(@work.today, @work.today + @days - 1)
+
+      # What somebody keeps stays, and so does what is cooked already or is nothing to cook.
+      def gives_way?(row) = row.status == "planned" && !row.pinned && %w[cook leftovers].include?(row.kind)
+
       def there
-        @there ||=
-          @work.house.meals.between(@work.today, @work.today + @days - 1).group_by { |row| [row.on_date, row.meal] }
+        @there ||= rows.reject { |row| replaced.include?(row.id) }.group_by { |row| [row.on_date, row.meal] }
       end
+
+      def staying = plan.coming.reject { |meal| replaced.include?(meal.id) }
 
       def drawn(proposed)
         meals = proposed.each_with_index.filter_map { |one, at| planned(one, at, proposed) if one.recipe_id }
         Core::Forecast.new(
-          plan.shelf, to: @work.today + @days - 1, meals: [*plan.coming, *meals], habits: plan.habits, diet: plan.diet,
+          plan.shelf, to: @work.today + @days - 1, meals: [*staying, *meals], habits: plan.habits, diet: plan.diet,
           allow_look: plan.looks?, strict: slots.any?(&:strict?)
         )
       end
@@ -94,6 +104,9 @@ module NutShelf
           choices: one.choices
         )
       end
+
+      # Dishes there is everything for.
+      def whole(dishes) = dishes.values.select { |dish| missing(dish).empty? }
 
       def unfilled(proposed)
         filled = proposed.to_set { |one| [one.slot.on, one.slot.meal] }

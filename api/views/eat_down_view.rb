@@ -20,7 +20,7 @@ module NutShelf
         found = @eat_down.call(seconds: seconds)
         {
           days: @days, lasts: found.lasts, covered: found.covered, possible: found.lasts == @days,
-          planned: found.standing.map { |row, dish| planned(row, dish) },
+          replace: @eat_down.replaced, planned: found.standing.map { |row, dish| planned(row, dish) },
           meals: found.meals.each_with_index.map { |one, at| meal(one, at, found) },
           open: found.open.map { |slot| { on: slot.on.iso8601, meal: slot.meal } }, from_shelf_minor: found.from_shelf,
           gives_out: found.gives_out.map { |key, on| { food: foods.fetch(key).name, on: on.iso8601 } }

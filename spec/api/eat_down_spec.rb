@@ -18,6 +18,20 @@ RSpec.describe "Days without shopping", :api do
     expect(ask("/api/plan")["days"].flat_map { |day| day["slots"].flat_map { |one| one["meals"] } }).to eq([])
   end
 
+  it "plans anew what was planned with shopping, but for what somebody keeps" do
+    chilli = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
+    free, kept = [today, today + 1].map do |day|
+      tell("/api/meals", { recipe_id: chilli, on: day.iso8601, meal: "dinner" })["meal_id"]
+    end
+    tell("/api/meals/#{kept}/change", { pinned: true })
+    put_away(ines, "split-peas", "cupboard", amount: "1000", unit: "g")
+    found = tell("/api/plan/eat-down", { days: 3 })
+    expect(found["replace"]).to eq([free])
+    expect(found["planned"].map { |one| [one["on"], one["missing"].any?] }).to eq([[(today + 1).iso8601, true]])
+    meals = found["meals"].map { |one| one.except("name", "missing") }
+    tell("/api/plan/fill", { meals: meals, replace: found["replace"] }) if meals.any?
+  end
+
   it "runs one at a time: the day it is, meals since, money spent all the same, busy days ahead" do
     act(:SetSlot, ines, { on: (today + 2).iso8601, meal: "dinner", minutes: 20 })
     begun = tell("/api/plan/spans", { name: "No ferry", days: 14 })["span_id"]

@@ -12,6 +12,7 @@ import { Loaded } from "../../kit/state";
 import { dayWords, inDays } from "../../words/common";
 import { Pick, Text } from "../../kit/form";
 import * as say from "../../words/meals";
+import { withGear } from "../../words/recipes";
 import { CookSteps } from "./CookSteps";
 import { useAwake } from "./useAwake";
 
@@ -36,15 +37,15 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { today } = useSession();
   const { meal } = detail;
   const awake = useAwake();
+  const gear = detail.gear.map((one) => withGear[one] ?? one).join(", ");
+  const when = meal.on === null ? say.withoutDay : dayWords(meal.on, today);
   return (
     <>
       <Back to="/meals">{say.meals}</Back>
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2 mb-3">
         <h1>{meal.name}</h1>
         <span className="text-soft">
-          {meal.meal}, {meal.on === null ? say.withoutDay : dayWords(meal.on, today)};{" "}
-          {say.portionsOf(meal.servings)},{" "}
-          {meal.minutes} {say.min} {detail.gear.join(", ")}
+          {meal.meal}, {when}; {say.portionsOf(meal.servings)}, {meal.minutes} {say.min} {gear}
           {detail.allergens.length > 0 ? say.holds(detail.allergens.join(", ")) : ""}
           {awake ? say.screenStays : ""}
         </span>

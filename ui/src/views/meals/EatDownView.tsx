@@ -30,7 +30,7 @@ function Found({ found, fresh }: { found: EatDown; fresh: Pick<Food, "id">[] }) 
   const go = useGo();
   const put = async () => {
     const meals = sent(found.meals);
-    if (await act("/api/plan/fill", { meals }, say.title)) go("/meals");
+    if (await act("/api/plan/fill", { meals, replace: found.replace }, say.title)) go("/meals");
   };
   const begin = async (fields: FormData) => {
     const body = { name: String(fields.get("name")), days: found.days, fresh: fresh.map((food) => food.id) };
