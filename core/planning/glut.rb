@@ -86,6 +86,7 @@ module NutShelf
 
       def fits?(one, slot, taken)
         return false if taken.include?(one.id) || one.recipe.meal != slot.meal
+        return false if slot.excludes.any? && one.recipe.doubtful?
 
         slot.wanted? && slot.against(one.recipe).empty? && one.recipe.lines.all? { |line| served?(line, one, slot) }
       end

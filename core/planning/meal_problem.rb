@@ -88,7 +88,10 @@ module NutShelf
         end
       end
 
+      # Where somebody may not have something, nothing is cooked of which nobody knows what it holds.
       def lay(id, recipe, excludes)
+        return if excludes.any? && recipe.doubtful?
+
         lines = recipe.lines.map { |line| line(line, recipe.servings, excludes) }
         return if lines.include?(:shut)
 
@@ -209,7 +212,8 @@ module NutShelf
       def may(slot)
         @dishes.each_index.select do |at|
           laid = @dishes[at]
-          !laid.holds.intersect?(slot.excludes) && slot.again?(@recipes.fetch(laid.recipe_id))
+          recipe = @recipes.fetch(laid.recipe_id)
+          !laid.holds.intersect?(slot.excludes) && !(slot.excludes.any? && recipe.doubtful?) && slot.again?(recipe)
         end
       end
 

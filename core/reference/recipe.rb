@@ -29,6 +29,10 @@ module NutShelf
         # @return [Recipe] without what tells its versions apart
         def plain = with(version: 1, followed: false, own: false, lines: lines.map { |line| line.with(position: 0) })
 
+        # A line that no food is known for may hold anything; a heading holds nothing.
+        # @return [Boolean] whether nobody knows all that is in it
+        def doubtful? = texts.any? { |one| !one.text.end_with?(":") }
+
         # @param number [Integer] portions
         # @return [Recipe] for so many; what was written for another number is said anew
         def scaled(number)

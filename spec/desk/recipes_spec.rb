@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../desk/meal_filling"
+require_relative "../../desk/week"
 
 # Dishes a household writes down, changes and puts away.
 RSpec.describe "Dishes of one's own" do
@@ -73,6 +75,28 @@ RSpec.describe "Dishes of one's own" do
     expect(ranked).not_to include(chilli)
     act(:ArchiveRecipe, ines, { recipe_id: chilli, archived: false })
     expect(offered).to have_key(chilli)
+  end
+
+  it "are planned by no filling for somebody with an allergy while nobody knows all that is in them" do
+    put_away(ines, "canned-kidney-beans", "cupboard", count: "9")
+    mine = kept(lines: [dish[:lines].first, { text: "a secret" }])["recipe_id"]
+    laid = lambda do
+      at_work(ines) do |work|
+        NutShelf::Desk::MealFilling.new(work, from: HouseSupport::TODAY, to: HouseSupport::TODAY).problem.dishes.size
+      end
+    end
+    all = laid.()
+    wren = { name: "Wren", portion: "1", excludes: ["peanut"] }
+    act(:SetSlot, ines, { on: HouseSupport::TODAY.iso8601, meal: "dinner", eaters: { people: [], guests: [wren] } })
+    with_secret = laid.()
+    act(:KeepRecipe, ines, { **dish, recipe_id: mine, lines: [dish[:lines].first, { text: "For the pot:" }] })
+    expect([all - with_secret, laid.() - with_secret]).to match([be_positive, 1])
+    meal = act(:PlanMeal, ines, { recipe_id: mine, on: HouseSupport::TODAY.iso8601, meal: "dinner" })["meal_id"]
+    faults = at_work(ines) do |work|
+      week = NutShelf::Desk::Week.new(work, from: HouseSupport::TODAY, to: HouseSupport::TODAY)
+      week.days.values.flatten.flat_map(&:meals).find { |one| one.row.id == meal }.faults
+    end
+    expect(faults.join).to include("a secret")
   end
 
   it "are refused where they say nothing, or what cannot be, with the place that is wrong" do
