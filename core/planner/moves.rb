@@ -68,7 +68,7 @@ module NutShelf
 
         private
 
-        def must?(slot) = @slots[slot].pin || @slots[slot].leftovers_from || @tables.feeder[slot]
+        def must?(slot) = @slots[slot].pin || @slots[slot].leftovers_from || @tables.fits.feeder[slot]
 
         def fill(slot, open, partner)
           later = wanted_by(slot) || partner_for(slot, open, partner)
@@ -79,7 +79,7 @@ module NutShelf
 
         # A later slot that must have this one's leftovers.
         def wanted_by(slot)
-          later = @tables.feeder[slot]
+          later = @tables.fits.feeder[slot]
           later if later && @state.kind[later] == State::EMPTY
         end
 
@@ -94,7 +94,7 @@ module NutShelf
         end
 
         def open?(later, slot)
-          @state.kind[later] == State::EMPTY && later > slot && !@scan.list(slot, later).dishes.empty?
+          @state.kind[later] == State::EMPTY && later > slot && !@tables.fits.kept(slot, later).empty?
         end
 
         def some(count) = Array.new(count) { @free[@chance.rand(@free.size)] }.uniq

@@ -22,6 +22,7 @@ module NutShelf
           @chance = chance
           @slots = tables.problem.slots
           @lists = {}
+          @draws = Draws.new(tables)
           # A shuffled set of even quantiles: every scan starts somewhere else in it.
           quantiles = Array.new(NOISE) { |index| Math.log(-Math.log((index + 0.5) / NOISE)) }
           @shape = quantiles.shuffle(random: Random.new(1)).freeze
@@ -41,7 +42,7 @@ module NutShelf
         # @return [Candidates]
         def list(slot, later = nil)
           @lists[later ? (slot * @slots.size) + later + @slots.size : slot] ||=
-            Candidates.new(@tables, slot, later)
+            Candidates.new(@tables, @draws, slot, later)
         end
 
         # Fills an open slot: a dish, the leftovers of an earlier one, or nothing.
@@ -52,7 +53,7 @@ module NutShelf
 
           start
           one = @slots[slot]
-          cooked = one.pin || @tables.feeder[slot]
+          cooked = one.pin || @tables.fits.feeder[slot]
           nothing(slot) unless cooked || one.leftovers_from
           dishes(list(slot), one.day) unless one.leftovers_from
           leftovers(slot) if one.leftovers_from || (one.allow_leftovers && !cooked)
@@ -249,7 +250,7 @@ module NutShelf
             draws << fixed[at] << fixed[at + 1]
             at += 3
           end
-          money = entry.money
+          money = entry.money + list.meals(list.dishes[place])
           choices = entry.free.empty? ? entry.given : entry.given.dup
           entry.free.each_with_index do |(_, line, options), number|
             at = chosen ? chosen[number] : pick(options)

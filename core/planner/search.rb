@@ -13,6 +13,9 @@ module NutShelf
       class Search
         # Coins: begin and end of the temperature, by the seconds there are.
         HEAT = [[0.6, 1.0, 0.15], [3.0, 1.5, 0.2], [Float::INFINITY, 2.5, 0.2]].freeze
+        # Seconds a slot below which there are too few changes to begin as hot (a month in a third of a second).
+        HURRY = 0.007
+        HURRIED = [nil, 0.6, 0.25].freeze
         # From a plan that is good already: warm enough to let go of a few meals.
         MILD = [nil, 0.4, 0.1].freeze
         # Moves between two looks at the clock.
@@ -53,7 +56,7 @@ module NutShelf
           @clock = clock
 
           @seconds = [seconds || (moves / 5000.0), 0.001].max
-          _, hot, cold = @from ? MILD : HEAT.find { |limit, *| @seconds <= limit }
+          _, hot, cold = heat
           @hot = hot * Tables::MONEY
           @cold = cold * Tables::MONEY
           @budget = moves
@@ -100,6 +103,12 @@ module NutShelf
 
         # What was left open on purpose stays so to begin with.
         def wanted?(meal) = meal.kind != "skip" || @problem.slots[meal.slot].pin
+
+        def heat
+          return MILD if @from
+
+          @seconds < HURRY * @free.size ? HURRIED : HEAT.find { |limit, *| @seconds <= limit }
+        end
 
         def anneal(every, &told)
           @before = State.new(@tables)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "fits"
 require_relative "problem"
 
 module NutShelf
@@ -19,7 +20,7 @@ module NutShelf
         FAR = 1 << 60
 
         attr_reader :problem, :days, :first, :last, :start, :food_of, :corners, :values, :slopes, :lost, :window,
-          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :feeder
+          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :fits
 
         # @param problem [Problem]
         def initialize(problem)
@@ -34,10 +35,7 @@ module NutShelf
           tags
           likes
           @dishes = problem.dishes
-          # Slots whose leftovers are wanted in a later one: they must be cooked.
-          @feeder = problem.slots.each_index.filter_map do |at|
-            (from = problem.slots[at].leftovers_from) && [from, at]
-          end.to_h
+          @fits = Fits.new(problem)
           @at = {}
           @least = []
           @amounts = problem.dishes.map { |dish| dish.lines.map { |line| amounts(line) }.freeze }.freeze

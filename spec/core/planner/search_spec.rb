@@ -123,14 +123,23 @@ RSpec.describe NutShelf::Core::Planner::Search do
     dice = Random.new(77)
     12.times do |turn|
       problem = PlannerInstances.problem(Random.new(turn), 6, %w[lunch dinner], 12, 60)
-      slots = problem.slots.each_with_index.map do |slot, at|
+      slots = problem.slots.map { |slot| slot.with(pin: nil, skip: false, leftovers_from: nil) }
+      slots.each_index do |at|
+        before = at.positive? && slots[at - 1]
+        plain = before && before == problem.slots[at - 1].with(pin: nil, skip: false, leftovers_from: nil)
+        feeds = plain && problem.dishes.any? do |dish|
+          dish.keeps_days.positive? && dish.minutes <= before.max_minutes && dish.meals.include?(before.meal)
+        end
         only = Array.new(5) { dice.rand(12) }.uniq
-        case dice.rand(8)
-        when 0 then slot.with(pin: dice.rand(12))
-        when 1 then slot.with(skip: true)
-        when 2, 3 then slot.with(only: only, may: only.first(3))
-        when 4 then at.positive? ? slot.with(allow_leftovers: false) : slot
-        else slot
+        slots[at] = slots[at].then do |slot|
+          case dice.rand(9)
+          when 0 then slot.with(pin: dice.rand(12))
+          when 1 then slot.with(skip: true)
+          when 2, 3 then slot.with(only: only, may: only.first(3))
+          when 4 then slot.with(allow_leftovers: false)
+          when 5 then feeds ? slot.with(leftovers_from: at - 1) : slot
+          else slot
+          end
         end
       end
       search = described_class.new(problem.with(slots: slots.freeze), seed: turn)
