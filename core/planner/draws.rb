@@ -5,7 +5,7 @@ require_relative "tables"
 module NutShelf
   module Core
     module Planner
-      # What a dish draws at so many servings on a day, laid out when somebody looks at it and shared by all who do.
+      # What a dish draws at so many servings on a day, laid out when somebody looks at it, once for all who do.
       class Draws
         # `fixed`: [index, thousandths, money at best, ...] of what has no choice; `free`: what has, as [money at best,
         # line, [option, index or nil, thousandths, money, ...]]; `money`: what is bought anyway; `given`: line to option
