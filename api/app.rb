@@ -22,6 +22,7 @@ module NutShelf
         "/api/dishes" => Dishes,
         "/api/recipes" => Recipes,
         "/api/meals" => Meals,
+        "/api/occasions" => Occasions,
         "/api/plan" => Plan,
         "/api/missing" => Missing,
         "/api/today" => Today,

@@ -9,6 +9,7 @@ require_relative "households"
 require_relative "ledger"
 require_relative "lots"
 require_relative "meals"
+require_relative "occasions"
 require_relative "packs"
 require_relative "places"
 require_relative "readings"
@@ -35,6 +36,7 @@ module NutShelf
         :ledger,
         :recipes,
         :meals,
+        :occasions,
         :requests,
         :reservations,
         :rules,
@@ -57,6 +59,7 @@ module NutShelf
         @ledger = Ledger.new(db, household_id)
         @recipes = Recipes.new(db, household_id)
         @meals = Meals.new(db, household_id)
+        @occasions = Occasions.new(db, household_id)
         @requests = Requests.new(db, household_id)
         @reservations = Reservations.new(db, household_id)
         @soundness = Soundness.new(db, household_id)

@@ -14,7 +14,7 @@ module NutShelf
         "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
         "count_line" => :count_lines, "household" => :households, "meal" => :meals,
         "reservation" => :reservations, "slot" => :meal_slots, "pattern" => :meal_patterns, "span" => :plan_spans,
-        "dish" => :dishes
+        "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

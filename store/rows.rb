@@ -123,6 +123,16 @@ module NutShelf
         )
       # Days planned together: `trips` to the shops, `rules` of their own.
       Span = Core::Value.of(:id, :name, :kind, :from_on, :to_on, :trips, :rules, :archived_at, :version)
+      # A meal that comes round. `recurrence`: see Core::Recurrence; `serve_at`: "18:30"; `eaters` as a slot has them;
+      # `dishes`: [{"dish" => key, "servings" => text or nil, "ahead" => boolean}]; `ideas`: [{"text", "dish"}].
+      Occasion =
+        Core::Value.of(
+          :id, :name, :recurrence, :meal, :serve_at, :eaters, :dishes, :ideas, :notes, :cooks, :ovens, :archived_at,
+          :version
+        )
+      # How it was: `dishes`: [{"dish" => key, "name", "cooked" => text, "left" => text or nil}].
+      OccasionTime =
+        Core::Value.of(:id, :occasion_id, :on_date, :heads, :dishes, :notes, :archived_at, :version)
       # With its dish.
       ListedMeal = Core::Value.of(*Meal::FIELDS, :recipe_name, :total_minutes, :active_minutes)
 
@@ -188,6 +198,7 @@ module NutShelf
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
+        occasions: Occasion, occasion_times: OccasionTime,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

@@ -9,7 +9,7 @@ module NutShelf
         stock: %i[lots movements price_observations reservations],
         plan: %i[
           recipes recipe_lines recipe_substitutes recipe_texts dishes meals meal_slots meal_patterns plan_spans
-          care_rules
+          occasions occasion_times care_rules
         ],
         people: %i[people], counts: %i[counts count_lines],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/planning/plan_rules"
+require_relative "../../desk/occasions"
 require_relative "../../desk/week"
 require_relative "plan_view"
 
@@ -23,7 +24,8 @@ module NutShelf
         {
           from: @week.from.iso8601, to: @week.to.iso8601, planned_meals: @plan.slots.meals, rules: rules,
           days: @week.days.map { |day, slots| { on: day.iso8601, slots: slots.map { |one| slot(one) } } },
-          span: span, undone: @week.undone.map { |one| meal(one) }, pool: @week.pool.map { |one| meal(one) },
+          span: span, occasions: occasions, undone: @week.undone.map { |one| meal(one) },
+          pool: @week.pool.map { |one| meal(one) },
           patterns: @plan.slots.patterns.map { |one| pattern(one) },
           use_up: @week.turning.map { |one| turning(one) }, balance: balance
         }
@@ -41,6 +43,19 @@ module NutShelf
           spent_minor: @work.house.packs.spent_since(found.from_on),
           busy: ahead.select { |slot| slot.timed && slot.wanted? }.map { |slot| slot.on.iso8601 }.uniq
         }
+      end
+
+      # Those of these days, and those that come soon and nobody has put onto their day.
+      def occasions
+        all = Desk::Occasions.new(@work, @plan)
+        held = @work.house.occasions.last_held
+        soon = all.unplanned.map { |one| [one.next_on, one.row] }
+        [*all.between(@week.from, @week.to), *soon].uniq.sort_by { |day, row| [day, row.id] }.map do |day, row|
+          {
+            id: row.id, name: row.name, meal: row.meal, on: day.iso8601, in_days: (day - @work.today).to_i,
+            heads: all.slot(row, day).eaters.size, on_plan: held[row.id] == day
+          }
+        end
       end
 
       def rules

@@ -5,11 +5,11 @@ require_relative "tables"
 module NutShelf
   module Core
     module Planner
-      # What a dish draws at so many servings on a day, laid out when somebody looks at it, once for all who do.
+      # What a dish draws at so many servings on a day, laid out when somebody looks, once for all who do.
       class Draws
         # `fixed`: [index, thousandths, money at best, ...] of what has no choice; `free`: what has, as [money at best,
-        # line, [option, index or nil, thousandths, money, ...]]; `money`: what is bought anyway; `given`: line to option
-        # where only one makes sense.
+        # line, [option, index or nil, thousandths, money, ...]]; `money`: what is bought anyway; `given`: line to
+        # option where only one makes sense.
         Entry = Struct.new(:fixed, :free, :money, :given)
 
         # @param tables [Tables]

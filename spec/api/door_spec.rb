@@ -40,6 +40,8 @@ RSpec.describe "The door", :api do
         "acts" => @stack["act_id"],
         "recipes" => recipe,
         "spans" => act(:BeginSpan, @theirs, { name: "No ferry", days: 14 })["span_id"],
+        "occasions" => act(:KeepOccasion, @theirs, { name: "Feast", recurrence: { kind: "date", month: 12, day: 5 },
+                                                     meal: "dinner", serve_at: "18:30" })["occasion_id"],
         "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"],
         "places" => cupboard,
         "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],
@@ -124,6 +126,16 @@ RSpec.describe "The door", :api do
         place: "fridge", state: "whole", low: 1, high: 2, reason: "why not"
       },
       "change" => {},
+      "occasions/archive" => {},
+      "occasions/hold" => {
+        on: "2026-12-05"
+      },
+      "occasions/note" => {
+        on: "2026-11-23", heads: 6
+      },
+      "occasions/{id}" => {
+        name: "Feast", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner", serve_at: "18:30"
+      },
       "meals/change" => {
         pinned: true
       },

@@ -13,9 +13,14 @@ RSpec.describe "What views read of", :api do
     act(:PlanMeal, ines, { recipe_id: recipe, on: HouseSupport::TODAY.iso8601 })["meal_id"]
   end
 
+  let!(:occasion) do
+    act(:KeepOccasion, ines, { name: "Piet's birthday", recurrence: { kind: "date", month: 12, day: 5 },
+                               meal: "dinner", serve_at: "18:30" })["occasion_id"]
+  end
+
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
-    meals/MEAL plan plan/audit dishes missing
+    meals/MEAL plan plan/audit occasions occasions/OCCASION dishes missing
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]
@@ -25,6 +30,7 @@ RSpec.describe "What views read of", :api do
       "STACK" => stack,
       "PLACE" => place_id(ines, "cupboard"),
       "MEAL" => meal,
+      "OCCASION" => occasion,
       "RECIPE" => inside(ines) { |house| house.recipes.values.keys.first },
       "FOOD" => food_id(ines, "honey")
     }.reduce("/api/#{path}") { |text, (word, id)| text.sub(word, id.to_s) }

@@ -59,6 +59,15 @@ RSpec.describe NutShelf::Desk::Undo do
 
   def list(text) = { content: Base64.strict_encode64(text) }
 
+  def feast
+    {
+      name: "Feast", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner", serve_at: "18:30",
+      dishes: [{ dish: "two-bean-chilli" }], ideas: [{ text: "Lanterns on the quay" }]
+    }
+  end
+
+  def occasion = @occasion ||= act(:KeepOccasion, ines, feast)["occasion_id"]
+
   # Each with what must be there before, and what is then told the act.
   told = {
     AddCare: -> { { title: "Turn the jars", first_on: "2026-12-01", every_days: 7 } },
@@ -77,6 +86,16 @@ RSpec.describe NutShelf::Desk::Undo do
     end,
     ArchiveFood: -> { { food_id: own_food } },
     BeginSpan: -> { { name: "No ferry", days: 14, fresh: [food_id(ines, "eggs")] } },
+    KeepOccasion: -> { feast.merge(occasion_id: occasion, version: 1, name: "A feast", cooks: 2) },
+    ArchiveOccasion: -> { { occasion_id: occasion } },
+    HoldOccasion: -> { { occasion_id: occasion, on: "2026-12-05" } },
+    NoteOccasion: lambda do
+      act(:HoldOccasion, ines, { occasion_id: occasion, on: HouseSupport::TODAY.iso8601 })
+      {
+        occasion_id: occasion, on: HouseSupport::TODAY.iso8601, heads: 6, notes: "Less rice.",
+        dishes: [{ dish: "two-bean-chilli", cooked: "8", left: "1.5" }]
+      }
+    end,
     EndSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 14 })["span_id"] } },
     CarryOver: lambda do
       meal

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require_relative "../support/house"
+require_relative "../../desk/occasions"
+
+RSpec.describe NutShelf::Desk::Occasions do
+  let(:ines) { household! }
+  let(:day) { Date.new(2026, 12, 5) }
+
+  def feast(**more)
+    {
+      name: "Piet's birthday", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner", serve_at: "18:30",
+      dishes: [{ dish: "two-bean-chilli" }, { dish: "overnight-oats-apple", servings: "6" }],
+      eaters: { people: [], guests: Array.new(4) { |at| { name: "guest #{at}" } } }, **more
+    }
+  end
+
+  def keep(**more) = act(:KeepOccasion, ines, feast(**more))["occasion_id"]
+
+  def on_day
+    at_work(ines) do |work|
+      row = work.house.occasions.all.first
+      yield described_class.new(work), row
+    end
+  end
+
+  def menu(on = day) = on_day { |occasions, row| occasions.menu(row, on) }
+
+  it "reckons a menu for everybody who comes, from the shelf of that day" do
+    keep
+    put_away(ines, "canned-kidney-beans", "cupboard", count: "6")
+    made = menu
+    expect(made.slot.eaters.size).to eq(4)
+    expect(made.dishes.map { |one| [one.recipe.key, one.amount.servings, one.amount.why] }).to eq(
+      [["two-bean-chilli", 4, "asked"], ["overnight-oats-apple", 6, "said"]]
+    )
+    beans = made.dishes.first.dish.lines.find { |line| line.food_key == "canned-kidney-beans" }
+    expect(beans.picks.sum(&:amount)).to be_positive
+    expect(made.to_buy).to be_positive
+  end
+
+  it "leaves to the second dish what the first has not drawn" do
+    keep(dishes: [{ dish: "two-bean-chilli" }, { dish: "two-bean-chilli" }])
+    put_away(ines, "canned-kidney-beans", "cupboard", count: "1")
+    first, second = menu.dishes.map { |one| one.dish.lines.find { |line| line.food_key == "canned-kidney-beans" } }
+    expect(first.picks).not_to be_empty
+    expect(second.picks).to be_empty
+  end
+
+  it "makes on the day before what stands overnight, whatever is said" do
+    keep
+    expect(menu.schedule.ahead.map(&:key)).to eq(["overnight-oats-apple"])
+    expect(menu.schedule.tasks.map(&:key).uniq).to eq(["two-bean-chilli"])
+  end
+
+  it "goes by what was written down the last time, newest first" do
+    id = keep
+    [["2024-12-05", "4", "0"], ["2025-12-05", "6", "2"]].each do |on, cooked, left|
+      act(:NoteOccasion, ines, { occasion_id: id, on: on, heads: 4, notes: "Fine.",
+                                 dishes: [{ dish: "two-bean-chilli", cooked: cooked, left: left }] })
+    end
+    expect(menu.dishes.first.amount.to_h).to eq(servings: 4r, why: "last_time")
+    expect(menu(Date.new(2025, 6, 1)).dishes.first.amount.servings).to eq(9/2r)
+  end
+
+  it "puts who comes and every dish onto the day in one act, and takes all of it back in one" do
+    id = keep
+    done = act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    meals = inside(ines) { |house| house.meals.between(day, day) }
+    expect(meals.map { |meal| [meal.id, meal.meal, meal.servings, meal.pinned] }).to eq(
+      done["meal_ids"].zip([4r, 6r]).map { |one, servings| [one, "dinner", servings, true] }
+    )
+    at_work(ines) do |work|
+      slot = NutShelf::Desk::Slots.new(work).of(day, "dinner")
+      expect([slot.eaters.size, slot.note]).to eq([4, "Piet's birthday"])
+      expect(described_class.new(work).unplanned).to be_empty
+    end
+    act(:Undo, ines, { act_id: done["act_id"] })
+    expect(inside(ines) { |house| house.meals.between(day, day) }).to be_empty
+    on_day { |occasions, _| expect(occasions.unplanned.map(&:next_on)).to eq([day]) }
+  end
+
+  it "is put onto its day once" do
+    id = keep
+    act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /on the plan/)
+  end
+
+  it "serves nobody what they may not have" do
+    eggs = inside(ines) { |house| house.recipes.values }.values.find do |one|
+      one.lines.any? { |line| line.food_key == "eggs" && !line.optional && line.substitutes.empty? }
+    end
+    id = keep(dishes: [{ dish: eggs.key }], eaters: { people: [], guests: [{ excludes: ["egg"] }] })
+    expect(menu.dishes.first.faults).to include(/Not for guest/)
+    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /guest/)
+    expect(inside(ines) { |house| house.meals.between(day, day) }).to be_empty
+  end
+
+  it "refuses a day that never comes, a menu without dishes, and what is written down too early" do
+    expect { keep(recurrence: { kind: "date", month: 2, day: 30 }) }.to raise_error(NutShelf::Desk::Error, /No such day/)
+    expect { keep(dishes: [{ dish: "no-such-dish" }]) }.to raise_error(NutShelf::Desk::Error)
+    id = keep(dishes: [])
+    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /no dishes/)
+    expect { act(:NoteOccasion, ines, { occasion_id: id, on: day.iso8601, heads: 4 }) }.to raise_error(NutShelf::Desk::Error, /still to come/)
+  end
+
+  it "says what was changed by somebody else meanwhile" do
+    id = keep
+    act(:KeepOccasion, ines, feast(occasion_id: id, version: 1, notes: "Lanterns"))
+    expect { act(:KeepOccasion, ines, feast(occasion_id: id, version: 1)) }.to raise_error(NutShelf::Desk::Error)
+  end
+
+  it "names what is on the menu and not among the dishes any more" do
+    keep
+    inside(ines) { |house| house.db[:occasions].update(dishes: Sequel.pg_jsonb([{ dish: "gone", servings: nil }])) }
+    expect(menu.gone).to eq(["gone"])
+  end
+end
