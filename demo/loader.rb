@@ -4,6 +4,7 @@ require "json"
 require_relative "../api/passwords"
 require_relative "calendar"
 require_relative "coming_week"
+require_relative "feasts"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
@@ -42,6 +43,7 @@ module NutShelf
         (FIRST..Household::TODAY).each { |day| live(day) }
         levels
         coming_week.plan
+        Feasts.new(act: method(:act_named), within: method(:within)).write_down
         open_doors
         @household_id
       end
@@ -271,11 +273,10 @@ module NutShelf
       end
 
       def coming_week
-        ComingWeek.new(
-          act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, best: method(:best),
-          at_work: method(:at_work), within: method(:within)
-        )
+        ComingWeek.new(act: method(:act_named), best: method(:best), at_work: method(:at_work), within: method(:within))
       end
+
+      def act_named(name, who, input) = act(Desk.const_get(name), who, input)
 
       def caller(who)
         Desk::Caller.new(

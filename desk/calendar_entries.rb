@@ -2,6 +2,7 @@
 
 require_relative "../core/planning/thaw"
 require_relative "../exchange/calendar_feed"
+require_relative "occasions"
 require_relative "places_due"
 require_relative "preparations"
 require_relative "thawing"
@@ -21,7 +22,9 @@ module NutShelf
       end
 
       # @return [Array<Exchange::CalendarFeed::Entry>] by day
-      def entries = [*last_days, *meals, *thaws, *begins, *care, *counts].sort_by { |entry| [entry.on, entry.uid] }
+      def entries
+        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts].sort_by { |entry| [entry.on, entry.uid] }
+      end
 
       private
 
@@ -51,6 +54,16 @@ module NutShelf
           entry(
             uid: "meal-#{row.id}", on: row.on_date, category: "MEAL", summary: "#{row.meal.capitalize}: #{name(row)}",
             description: row.total_minutes ? "#{row.total_minutes} minutes" : ""
+          )
+        end
+      end
+
+      def occasions
+        all = Occasions.new(@work, @plan)
+        all.between(@work.today, @work.today + AHEAD).map do |day, row|
+          entry(
+            uid: "occasion-#{row.id}-#{day}", on: day, category: "OCCASION", summary: row.name,
+            description: "#{all.slot(row, day).eaters.size} at the table, on the table at #{row.serve_at}"
           )
         end
       end

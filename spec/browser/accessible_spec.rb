@@ -38,6 +38,12 @@ RSpec.describe "Every view", :browser do
       }
     )
     @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
+    @recipe = recipe
+    @occasion = act(
+      :KeepOccasion, who,
+      { name: "A feast", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner", serve_at: "18:30",
+        dishes: [{ dish: inside(who) { |house| house.recipes.find(recipe).key } }], ideas: [{ text: "Lanterns" }] }
+    )["occasion_id"]
   end
 
   def views
@@ -48,7 +54,17 @@ RSpec.describe "Every view", :browser do
       "/shelf?as=table" => "[role=table]",
       "/shelf?stack=#{stack}" => "[role=dialog] li",
       "/meals" => "article",
+      "/meals?span=month" => "ol[aria-label]",
       "/meals/#{@meal}" => "ol",
+      "/meals/audit" => "h2",
+      "/meals/eat-down" => "form",
+      "/make?with=#{stack}" => "h1",
+      "/occasions" => "h1",
+      "/occasions/#{@occasion}" => "ol li",
+      "/recipes" => "ul li",
+      "/recipes/#{@recipe}" => "h2",
+      "/recipes/new" => "textarea",
+      "/recipes/bring-in" => "textarea",
       "/shop" => "h1",
       "/bring-in" => "input[type=file]",
       "/count" => "h1",

@@ -55,7 +55,7 @@ RSpec.describe NutShelf::Desk::Occasions do
 
   it "goes by what was written down the last time, newest first" do
     id = keep
-    [["2024-12-05", "4", "0"], ["2025-12-05", "6", "2"]].each do |on, cooked, left|
+    [%w[2024-12-05 4 0], %w[2025-12-05 6 2]].each do |on, cooked, left|
       act(:NoteOccasion, ines, { occasion_id: id, on: on, heads: 4, notes: "Fine.",
                                  dishes: [{ dish: "two-bean-chilli", cooked: cooked, left: left }] })
     end
@@ -83,7 +83,9 @@ RSpec.describe NutShelf::Desk::Occasions do
   it "is put onto its day once" do
     id = keep
     act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
-    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /on the plan/)
+    expect do
+      act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    end.to raise_error(NutShelf::Desk::Error, /on the plan/)
   end
 
   it "serves nobody what they may not have" do
@@ -92,16 +94,25 @@ RSpec.describe NutShelf::Desk::Occasions do
     end
     id = keep(dishes: [{ dish: eggs.key }], eaters: { people: [], guests: [{ excludes: ["egg"] }] })
     expect(menu.dishes.first.faults).to include(/Not for guest/)
-    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /guest/)
+    expect do
+      act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    end.to raise_error(NutShelf::Desk::Error, /guest/)
     expect(inside(ines) { |house| house.meals.between(day, day) }).to be_empty
   end
 
   it "refuses a day that never comes, a menu without dishes, and what is written down too early" do
-    expect { keep(recurrence: { kind: "date", month: 2, day: 30 }) }.to raise_error(NutShelf::Desk::Error, /No such day/)
+    expect do
+      keep(recurrence: { kind: "date", month: 2, day: 30 })
+    end.to raise_error(NutShelf::Desk::Error, /No such day/)
     expect { keep(dishes: [{ dish: "no-such-dish" }]) }.to raise_error(NutShelf::Desk::Error)
     id = keep(dishes: [])
-    expect { act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 }) }.to raise_error(NutShelf::Desk::Error, /no dishes/)
-    expect { act(:NoteOccasion, ines, { occasion_id: id, on: day.iso8601, heads: 4 }) }.to raise_error(NutShelf::Desk::Error, /still to come/)
+    expect do
+      act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    end.to raise_error(NutShelf::Desk::Error, /no dishes/)
+    expect do
+      act(:NoteOccasion, ines,
+        { occasion_id: id, on: day.iso8601, heads: 4 })
+    end.to raise_error(NutShelf::Desk::Error, /still to come/)
   end
 
   it "says what was changed by somebody else meanwhile" do

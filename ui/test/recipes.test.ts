@@ -30,6 +30,7 @@ const secret: ReadLine = {
 const recipe: Recipe = {
   recipe_id: 3,
   dish_id: 1,
+  key: "bean-pot",
   current_id: 3,
   name: "Bean pot",
   meal: "dinner",

@@ -28,6 +28,8 @@ const READS: Record<string, readonly Topic[]> = {
   today: ["stock", "plan", "people", "rules"],
   meals: ["stock", "plan", "people", "rules"],
   audit: ["stock", "plan", "people", "rules"],
+  occasions: ["plan", "people"],
+  occasion: ["stock", "plan", "people", "rules"],
   week: ["stock", "plan", "people", "rules"],
   count: ["stock", "counts", "rules"],
   recipes: ["stock", "plan", "people", "rules"],

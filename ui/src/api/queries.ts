@@ -17,6 +17,8 @@ import type {
   Meal,
   MealDetail,
   Missing,
+  Occasion,
+  OccasionBrief,
   PeoplePage,
   Place,
   PlaceDetail,
@@ -87,6 +89,12 @@ export const weekQuery = (from: string, days: number) =>
     queryKey: [house, "week", from, days],
     queryFn: () => get<Week>(`/api/plan?from=${from}&days=${days}`),
   });
+export const occasionsQuery = queryOptions({
+  queryKey: [house, "occasions"],
+  queryFn: () => get<{ occasions: OccasionBrief[] }>("/api/occasions").then((all) => all.occasions),
+});
+export const occasionQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "occasion", id], queryFn: () => get<Occasion>(`/api/occasions/${id}`) });
 export const auditQuery = (from: string, days: number) =>
   queryOptions({
     queryKey: [house, "audit", from, days],

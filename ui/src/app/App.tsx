@@ -119,6 +119,18 @@ const PeopleView = lazily(
   () => import("../views/care"),
   (module) => module.PeopleView,
 );
+const OccasionsView = lazily(
+  () => import("../views/work"),
+  (module) => module.OccasionsView,
+);
+const OccasionPage = lazily(
+  () => import("../views/work"),
+  (module) => module.OccasionPage,
+);
+const PrintOccasion = lazily(
+  () => import("../views/work"),
+  (module) => module.PrintOccasion,
+);
 const ScannerPage = lazily(
   () => import("../views/care"),
   (module) => module.ScannerPage,
@@ -157,6 +169,9 @@ const VIEWS: [string, ComponentType][] = [
   ["/recipes/bring-in", BringRecipe],
   ["/recipes/:id", RecipePage],
   ["/recipes/:id/:how", ChangeRecipe],
+  ["/occasions", OccasionsView],
+  ["/occasions/:id", OccasionPage],
+  ["/print/occasion/:id", PrintOccasion],
   ["/make", MakeView],
   ["/print/week", PrintWeek],
   ["/shop", ShopView],

@@ -20,6 +20,7 @@ export const PHONE = ["/", "/shelf", "/shop"];
 /** What has no tab: in the menu on a wide screen, under More on a phone. */
 export const MORE: [string, string][] = [
   ["/recipes", say.dishes],
+  ["/occasions", say.occasions],
   ["/meals/eat-down", say.withoutShopping],
   ["/places", say.places],
   ["/bring-forward", say.bringForward],

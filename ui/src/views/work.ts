@@ -6,4 +6,7 @@ export { default as CountView } from "./count/CountView";
 export { default as EatDownView } from "./meals/EatDownView";
 export { default as MakeView } from "./meals/MakeView";
 export { default as MealsView } from "./meals/MealsView";
+export { default as OccasionPage } from "./occasions/OccasionPage";
+export { default as OccasionsView } from "./occasions/OccasionsView";
+export { default as PrintOccasion } from "./print/PrintOccasion";
 export { default as ShopView } from "./shop/ShopView";

@@ -65,6 +65,7 @@ export const meals = "Meals";
 export const shop = "Shop";
 export const keeping = "Keeping";
 export const dishes = "Dishes";
+export const occasions = "Occasions";
 export const withoutShopping = "Days without shopping";
 export const places = "Places";
 export const bringForward = "Bring forward";

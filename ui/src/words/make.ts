@@ -19,3 +19,4 @@ export const nothingMissing = "nothing missing";
 export const count = (number: number) => plural(number, "dish", "dishes");
 export const none = "No dish is like that. Take a wish away.";
 export const more = (number: number) => `Show ${number} more`;
+export const whatGoes = "Dishes that use it";

@@ -50,6 +50,7 @@ function List({ dishes }: { dishes: Dish[] }) {
         </span>
       </div>
       {fitting.length === 0 && <Empty title={say.none} />}
+      <h2 className="sr-only">{say.whatGoes}</h2>
       <ul className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(270px,1fr))]">
         {fitting.slice(0, shown).map((dish) => (
           <DishCard key={dish.recipe_id} dish={dish} day={today} chosen={null} onPut={() => go("/meals")} />

@@ -13,6 +13,7 @@ import { Loaded } from "../../kit/state";
 import { addDays, shortDay } from "../../words/common";
 import * as eat from "../../words/eatDown";
 import * as say from "../../words/meals";
+import * as occasion from "../../words/occasions";
 import { Balance } from "./Balance";
 import { Choosing } from "./Choosing";
 import { MealCard } from "./MealCard";
@@ -157,6 +158,26 @@ function Running({ week }: { week: Week }) {
   );
 }
 
+/** Occasions of these days, and those that are near and not on the plan. */
+function ComesUp({ week }: { week: Week }) {
+  const open = week.occasions.filter((one) => !one.on_plan && one.in_days >= 0);
+  if (open.length === 0) return null;
+  return (
+    <Board className="p-3 mb-3" title={occasion.comesUp}>
+      <ul className="flex flex-wrap gap-x-6 gap-y-1 mt-1">
+        {open.map((one) => (
+          <li key={`${one.id}${one.on}`}>
+            <Link className="text-rim underline" to={`/occasions/${one.id}`}>
+              {one.name}
+            </Link>
+            , {occasion.soon(shortDay(one.on), one.in_days, one.heads)}
+          </li>
+        ))}
+      </ul>
+    </Board>
+  );
+}
+
 /** Meals that wait without a day. */
 function Pool({ week, onSwap }: { week: Week; onSwap: (chosen: Chosen) => void }) {
   const { today } = useSession();
@@ -208,6 +229,7 @@ export default function MealsView() {
           <>
             <Head week={week} filling={filling} from={from} onFrom={setFrom} month={span === "month"} />
             <Running week={week} />
+            <ComesUp week={week} />
             <Undone week={week} />
             {span === "month" ? (
               <MonthGrid week={week} today={today} onDay={(on) => go(`/meals?from=${on}`)} />

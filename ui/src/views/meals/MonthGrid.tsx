@@ -24,6 +24,13 @@ export function MonthGrid({ week, today, onDay }: { week: Week; today: string; o
               onClick={() => onDay(day.on)}
             >
               <span className="text-small text-soft block">{shortDay(day.on).split(" ").slice(1).join(" ")}</span>
+              {week.occasions
+                .filter((one) => one.on === day.on)
+                .map((one) => (
+                  <span key={one.id} className="block text-small font-semibold text-rim">
+                    {one.name}
+                  </span>
+                ))}
               {day.slots.flatMap((slot) =>
                 slot.meals.map((meal) => (
                   <span key={meal.id} className="block text-small leading-snug mb-0.5">

@@ -145,7 +145,10 @@ function Beside({ recipe }: { recipe: Recipe }) {
         <ul className="mt-1">
           {say.files.map(([kind, words]) => (
             <li key={kind}>
-              <a className="text-rim underline" href={`/api/recipes/${recipe.recipe_id}/file?as=${kind}`}>
+              <a
+                className="text-rim underline inline-block py-1.5"
+                href={`/api/recipes/${recipe.recipe_id}/file?as=${kind}`}
+              >
                 {words}
               </a>
             </li>
