@@ -13,6 +13,7 @@ module NutShelf
       TABLES = %w[
         foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes
         recipe_lines methods look_signs losses revive foods_kit dish_words line_names
+        animal_kinds seasons
       ].freeze
 
       module_function

@@ -128,7 +128,8 @@ module NutShelf
           Core::MealProblem.new(
             shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
             slots: entries.map(&:slot), prices: prices, rules: rules, placed: placed, history: history,
-            standing: standing, looks: @plan.looks?, liking: liking
+            standing: standing, looks: @plan.looks?, liking: liking,
+            region: @slots.season_region, seasons: @slots.seasons
           )
       end
 

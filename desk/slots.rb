@@ -2,6 +2,7 @@
 
 require_relative "../core/planning/meal_slot"
 require_relative "../core/planning/plan_rules"
+require_relative "../core/reference/side_tables"
 
 module NutShelf
   module Desk
@@ -25,6 +26,12 @@ module NutShelf
 
       # @return [Core::PlanRules]
       def rules = Core::PlanRules.new(@work.household.settings.fetch("plan_rules", {}))
+
+      # @return [String] where this house stands, as far as seasons go
+      def season_region = @work.household.settings.fetch("season_region", Core::SideTables::REGIONS.first)
+
+      # @return [Hash{String=>Array<Integer>}] food key to months, where the household says them otherwise
+      def seasons = @work.household.settings.fetch("seasons", {})
 
       # @param from [Date]
       # @param to [Date]

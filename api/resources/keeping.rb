@@ -6,6 +6,7 @@ require_relative "../../core/reference/guide"
 %w[archive_food change_food drop_keeping merge_food].each { |name| require_relative "../../desk/acts/#{name}" }
 require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
+require_relative "../../desk/slots"
 require_relative "../../desk/usage_rates"
 require_relative "../views/food_view"
 
@@ -71,8 +72,18 @@ module NutShelf
             own: own(work, food),
             figures: figures(work, row),
             known: known(work, row, food),
-            revival: guide.revival
+            revival: guide.revival,
+            season: season(work, food)
           }
+        end
+
+        # The months in force here, and whether the household says them.
+        def season(work, food)
+          return if food.season.empty?
+
+          slots = Desk::Slots.new(work)
+          own = slots.seasons[food.key]
+          { key: food.key, months: own || food.season.fetch(slots.season_region, []), own: !own.nil? }
         end
 
         # What a keeper may put right of it.

@@ -72,6 +72,8 @@ module NutShelf
             measures: settings.fetch("measures", "metric"),
             degrees: settings.fetch("degrees", "c"),
             languages: settings.fetch("languages", []),
+            season_region: settings.fetch("season_region", Core::SideTables::REGIONS.first),
+            seasons: settings.fetch("seasons", {}),
             day_order: work.household.day_order,
             currency: work.household.currency,
             currency_fixed: !work.house.packs.no_price?

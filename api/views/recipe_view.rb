@@ -45,8 +45,9 @@ module NutShelf
       def brief(dish, recipe)
         {
           recipe_id: dish.recipe_id, dish_id: dish.id, key: recipe.key, name: recipe.name,
-          meal: recipe.meal, own: recipe.own, servings: recipe.servings, minutes: recipe.total_minutes, active_minutes: recipe.active_minutes,
-          gear: recipe.gear, tags: recipe.tags, archived: !dish.archived_at.nil?, likes: dish.likes,
+          meal: recipe.meal, own: recipe.own, servings: recipe.servings, minutes: recipe.total_minutes,
+          active_minutes: recipe.active_minutes, gear: recipe.gear, tags: recipe.tags,
+          archived: !dish.archived_at.nil?, likes: dish.likes,
           food_ids: recipe.lines.filter_map { |line| @plan.shelf.food_ids[line.food_key] }.uniq
         }
       end

@@ -33,9 +33,13 @@ module NutShelf
       Line = Value.of(:food, :quantity, :omit_cost, substitutes: [].freeze)
 
       # `liking` 0 to 1; `protein` and `starch`: kinds by name, nil where there is none. `keeps_days`: 0 where it is not
-      # for later.
+      # for later. `extra`: coins an eater besides, cooked or again.
       Dish = Value.of(:minutes, :keeps_days, :liking, :protein, :starch, gear: [].freeze, meals: [].freeze,
-        lines: [].freeze)
+        lines: [].freeze, extra: 0r)
+
+      # How often some dishes are cooked in every stretch of `days` (from the first day on) costs so many coins, by the
+      # times: `costs`, the last for all times beyond. Frozen.
+      Tally = Value.of(:dishes, :costs, days: 7)
 
       # A meal to fill, in the order of time. `eaters` in servings. `pin`: the dish by its place, whatever minutes and
       # gear say; `leftovers_from`: the slot whose leftovers it must be; `skip`: nothing is wanted; `only`: the dishes
@@ -49,7 +53,7 @@ module NutShelf
       Cooked = Value.of(:day, :dish)
 
       # All of it. Frozen.
-      Problem = Value.of(:params, :foods, :dishes, :slots, history: [].freeze)
+      Problem = Value.of(:params, :foods, :dishes, :slots, history: [].freeze, tallies: [].freeze)
 
       # What fills a slot: `kind` "cook", "leftovers" or "skip"; `choices`: line to option, 0 the food itself, 1 the
       # first substitute, -1 left out; lines not named have the food itself. Frozen.

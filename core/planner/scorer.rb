@@ -22,7 +22,7 @@ module NutShelf
         # @raise [Illegal] naming the slot and the rule
         def cost(plan)
           legal(plan)
-          draws(plan) + repetition(plan) + tags(plan) + meals(plan) + changes(plan)
+          draws(plan) + repetition(plan) + tags(plan) + meals(plan) + changes(plan) + tallies(plan)
         end
 
         # @return [Hash{Integer=>Array<Rational>}] base units left of each food's lots
@@ -153,7 +153,9 @@ module NutShelf
             case meal.kind
             when "cook" then (@params.minute_cost * dish(meal).minutes) - liked(dish(meal), slot)
             when "leftovers"
-              @params.leftover_cost - (@params.leftover_like * liked(dish(plan.fetch(meal.from)), slot))
+              again = dish(plan.fetch(meal.from))
+              liked = @params.leftover_like * @params.liking_weight * again.liking
+              @params.leftover_cost - ((liked - again.extra) * slot.eaters)
             else slot.skip ? 0r : @params.skip_cost_per_eater * slot.eaters
             end
           end
@@ -166,7 +168,19 @@ module NutShelf
           @params.change_cost * changed
         end
 
-        def liked(dish, slot) = @params.liking_weight * dish.liking * slot.eaters
+        def tallies(plan)
+          cooked = plan.each_with_index.filter_map do |meal, index|
+            [meal.dish, slots[index].day] if meal.kind == "cook"
+          end
+          @problem.tallies.sum(0r) do |tally|
+            (0...@params.days).step(tally.days).sum(0r) do |from|
+              times = cooked.count { |dish, day| tally.dishes.include?(dish) && day - from < tally.days && day >= from }
+              tally.costs.fetch(times) { tally.costs.last }
+            end
+          end
+        end
+
+        def liked(dish, slot) = ((@params.liking_weight * dish.liking) - dish.extra) * slot.eaters
       end
     end
   end

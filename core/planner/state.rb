@@ -33,9 +33,10 @@ module NutShelf
           @choices = Array.new(size)
           @flat = Array.new(size, 0)
           @tags = Array.new(tables.tag_count * @days, 0)
+          @counts = Array.new(tables.tallies.size, 0)
           @cooked_on = Array.new(tables.dishes.size) { [].freeze }
           tables.problem.history.each { |one| @cooked_on[one.dish] = [*@cooked_on[one.dish], one.day].sort.freeze }
-          @total = tables.lost + repeated_before + tables.skip_cost.sum
+          @total = tables.lost + repeated_before + tables.skip_cost.sum + tables.tallies.begun
         end
 
         # Becomes the same as another one of the same problem.
@@ -58,9 +59,9 @@ module NutShelf
         # @param day [Integer]
         # @return [Integer] money: the same dish within the window, the same kind on the day before or after
         def again(dish, day)
-          cost = 0
+          cost = @tables.tallies.more(@counts, dish, day)
           days = @cooked_on[dish]
-          cost = windows(days, day) * @tables.rep_cost unless days.empty?
+          cost += windows(days, day) * @tables.rep_cost unless days.empty?
           tags = @tables.tags_of[dish]
           index = 0
           while index < tags.size
@@ -117,7 +118,7 @@ module NutShelf
 
         def arrays
           [@wanted, @drawn, @slope, @slack, @push, @piece, @value_begun, @value_drawn, @kind, @dish, @feeds, @from,
-           @draws, @choices, @flat, @tags, @cooked_on]
+           @draws, @choices, @flat, @tags, @counts, @cooked_on]
         end
 
         private
@@ -282,6 +283,7 @@ module NutShelf
         end
 
         def mark(dish, day, sign)
+          @tables.tallies.count(@counts, dish, day, sign)
           @tables.tags_of[dish].each { |tag| @tags[(tag * @days) + day] += sign }
         end
 

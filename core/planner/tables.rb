@@ -2,6 +2,7 @@
 
 require_relative "fits"
 require_relative "problem"
+require_relative "tallies"
 
 module NutShelf
   module Core
@@ -20,7 +21,7 @@ module NutShelf
         FAR = 1 << 60
 
         attr_reader :problem, :days, :first, :last, :start, :food_of, :corners, :values, :slopes, :lost, :window,
-          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :fits
+          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :fits, :tallies
 
         # @param problem [Problem]
         def initialize(problem)
@@ -36,6 +37,7 @@ module NutShelf
           likes
           @dishes = problem.dishes
           @fits = Fits.new(problem)
+          @tallies = Tallies.new(problem)
           @at = {}
           @least = []
           @amounts = problem.dishes.map { |dish| dish.lines.map { |line| amounts(line) }.freeze }.freeze
@@ -66,7 +68,8 @@ module NutShelf
         # What is left out of draws: minutes and how it is liked, for the meal itself.
         # @return [Integer] money
         def cooking(dish, slot)
-          @minutes[dish] - (@liked[dish] * slot.eaters).round + (slot.now && slot.now != dish ? @change_cost : 0)
+          changed = slot.now && slot.now != dish ? @change_cost : 0
+          @minutes[dish] + @tallies.least[dish] - (@liked[dish] * slot.eaters).round + changed
         end
 
         # @return [Integer] money of a meal of leftovers
@@ -193,8 +196,10 @@ module NutShelf
         # Money of a dish's minutes, and of a serving's liking.
         def likes
           @minutes = @problem.dishes.map { |dish| money(@params.minute_cost * dish.minutes) }
-          @liked = @problem.dishes.map { |dish| whole(@params.liking_weight * dish.liking * MONEY) }
-          @liked_again = @liked.map { |liked| whole(liked * @params.leftover_like) }
+          liked = @problem.dishes.map { |dish| @params.liking_weight * dish.liking }
+          extra = @problem.dishes.map(&:extra)
+          @liked = liked.zip(extra).map { |one, more| whole((one - more) * MONEY) }
+          @liked_again = liked.zip(extra).map { |one, more| whole(((one * @params.leftover_like) - more) * MONEY) }
           @leftover_cost = money(@params.leftover_cost)
         end
 

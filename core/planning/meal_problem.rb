@@ -6,6 +6,7 @@ require_relative "../quantity/conversion"
 require_relative "../rotation/shelf"
 require_relative "../value"
 require_relative "meal_slot"
+require_relative "meal_wishes"
 require_relative "plan_rules"
 
 module NutShelf
@@ -36,9 +37,13 @@ module NutShelf
       # @param standing [Hash{Integer=>Integer}] slot to the dish that may change and better does not
       # @param looks [Boolean] whether what must be looked at first may be planned
       # @param liking [Hash{Integer=>Rational}] how much the household likes a dish, see Liking
+      # @param region [String, nil] see MealWishes
+      # @param seasons [Hash{String=>Array<Integer>}] see MealWishes
       def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
-                     looks: true, liking: {})
+                     looks: true, liking: {}, region: nil, seasons: {})
         @liking = liking
+        @region = region
+        @seasons = seasons
         @shelf = shelf
         @recipes = recipes
         @slots = slots
@@ -57,9 +62,10 @@ module NutShelf
       # @return [Planner::Problem]
       def problem
         Planner::Problem.new(
-          params: @rules.params((@slots.last.on - @from).to_i + 1), foods: foods, dishes: @dishes.map(&:dish).freeze,
+          params: @rules.params(days), foods: foods, dishes: @dishes.map(&:dish).freeze,
           slots: @slots.each_with_index.map { |slot, at| planner_slot(slot, at) }.freeze,
-          history: @history.flat_map { |day, id| cooked(day, id) }.freeze
+          history: @history.flat_map { |day, id| cooked(day, id) }.freeze,
+          tallies: wishes.tallies(@dishes.map { |laid| needed(laid.dish) }, days, @slots.count(&:wanted?))
         )
       end
 
@@ -103,9 +109,25 @@ module NutShelf
           dish: Planner::Dish.new(
             minutes: recipe.active_minutes, meals: MEALS, keeps_days: recipe.leftover_days, liking: @liking.fetch(id, Liking::SAME),
             protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze
-          )
+          ).then { |dish| dish.with(extra: wishes.extra(needed(dish))) }
         )
       end
+
+      def wishes
+        @wishes ||= MealWishes.new(
+          rules: @rules, foods: @shelf.foods, month: @from.month, region: @region, seasons: @seasons,
+          there: ->(key) { @shelf.of(key, strict: @strict).any? }
+        )
+      end
+
+      # @return [Array<Array(String, Rational)>] foods of the lines that are not left to choice, grams a portion
+      def needed(dish)
+        dish.lines.reject(&:omit_cost).map { |line| [names[line.food], line.quantity] }
+      end
+
+      def names = @names&.size == @keys.size ? @names : (@names = @keys.invert)
+
+      def days = (@slots.last.on - @from).to_i + 1
 
       PROTEIN = %w[protein].freeze
       STARCH = %w[grains].freeze

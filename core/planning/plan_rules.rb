@@ -40,6 +40,31 @@ module NutShelf
         Rule.new(
           key: "leftovers", name: "Cooking once for two meals", default: "gladly", about: "Coins for a meal again.",
           strengths: { "rather_not" => 3r, "gladly" => 6/10r, "often" => 1/10r }.freeze
+        ),
+        Rule.new(
+          key: "vegetables", name: "Vegetables and fruit", default: "usual",
+          about: "Coins for each serving that a meal has less than two, for everybody at the table.",
+          strengths: { "no_matter" => 0r, "usual" => 2/10r, "much" => 6/10r }.freeze
+        ),
+        Rule.new(
+          key: "variety", name: "Different vegetables and fruit in a week", default: "usual",
+          about: "Coins for each kind that is on the table for the first time that week.",
+          strengths: { "no_matter" => 0r, "usual" => 3/10r, "much" => 1r }.freeze
+        ),
+        Rule.new(
+          key: "fish", name: "Fish in a week", default: "no_matter",
+          about: "Times; four coins for each that is missing.",
+          strengths: { "no_matter" => 0, "once" => 1, "twice" => 2 }.freeze
+        ),
+        Rule.new(
+          key: "meatless", name: "Without meat or fish in a week", default: "no_matter",
+          about: "Meals; four coins for each that is missing.",
+          strengths: { "no_matter" => 0, "twice" => 2, "half" => 4, "most" => 6 }.freeze
+        ),
+        Rule.new(
+          key: "season", name: "What is in season", default: "usual",
+          about: "Coins an eater for fresh food that would have to be bought out of its season.",
+          strengths: { "no_matter" => 0r, "usual" => 1/10r, "much" => 4/10r }.freeze
         )
       ].freeze
 

@@ -14,6 +14,7 @@ module NutShelf
     # plate, which counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a
     # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from. `dish_words`:
     # what dishes call it, the plain word first; `line_name`: what a recipe's line calls it, to read in again.
+    # `season`: region to months.
     Food =
       Value.of(
         :key,
@@ -52,10 +53,20 @@ module NutShelf
         kept_by_level: false,
         dish_words: [].freeze,
         line_name: nil,
+        season: {}.freeze,
         pest_risk: false
       ) do
         # @return [Boolean] whether a sealed pack of it belongs on a shelf without cold
         def shelf_stable? = !Food::PERISHABLE.include?(aisle) && date_kind_usual != "use_by"
+
+        # @return [Boolean] whether it is meat, fish or of them, as people mean it who eat none
+        def flesh? = animal_kinds.intersect?(%w[meat fish shellfish])
+
+        # @return [Boolean]
+        def fish? = animal_kinds.intersect?(%w[fish shellfish])
+
+        # @return [Boolean] whether it is in season that month, where it has one and is sold fresh
+        def in_season?(region, month) = season.empty? || season.fetch(region, [month]).include?(month)
 
         # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
         def from_frozen? = freeze_note.to_s.include?("from frozen")

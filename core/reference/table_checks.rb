@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../errors"
+require_relative "side_tables"
 
 module NutShelf
   module Core
@@ -31,7 +32,7 @@ module NutShelf
       # @return [Array<String>] what is wrong, by table, key and column
       def faults
         [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *dish_words,
-         *methods_of_storing, *packs]
+         *seasons, *methods_of_storing, *packs]
       end
 
       private
@@ -145,8 +146,14 @@ module NutShelf
         end
       end
 
+      def seasons
+        @tables.fetch("seasons", []).reject do |row|
+          SideTables::REGIONS.include?(row["region"]) && row["months"].match?(/\A(1[0-2]|[1-9])(;(1[0-2]|[1-9]))*\z/)
+        end.map { |row| "seasons: #{row["food_key"]} in #{row["region"]} has no months from 1 to 12" }
+      end
+
       def dish_words
-        %w[dish_words line_names].flat_map do |table|
+        %w[dish_words line_names animal_kinds seasons].flat_map do |table|
           unknown = @tables.fetch(table, []).reject { |row| @catalog.foods.key?(row["food_key"]) }
           unknown.map { |row| "#{table}: #{row["food_key"]} is no food" }
         end

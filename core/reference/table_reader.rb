@@ -4,6 +4,7 @@ require_relative "../dating/look_list"
 require_relative "../errors"
 require_relative "catalog"
 require_relative "recipe"
+require_relative "side_tables"
 require_relative "../quantity/quantity"
 
 module NutShelf
@@ -80,16 +81,7 @@ module NutShelf
 
       def kit = @kit ||= @tables.fetch("foods_kit", []).to_h { |row| [row["key"], row] }
 
-      def line_names
-        @line_names ||= @tables.fetch("line_names", []).to_h { |row| [row["food_key"], row["name"]] }
-      end
-
-      def dish_words
-        @dish_words ||=
-          @tables
-            .fetch("dish_words", [])
-            .to_h { |row| [row["food_key"], [row["word"], *row["also"].split(";")].freeze] }
-      end
+      def beside = @beside ||= SideTables.new(@tables)
 
       def foods
         @foods ||= rows("foods").to_h { |row| [row["key"], food(row)] }.freeze
@@ -114,10 +106,9 @@ module NutShelf
           serving_g: number(row, "serving_g"),
           nutrition: nutrition(row),
           preparing: preparing(row, kit.fetch(key, {}), soaking[key] || soaking[klass]),
-          **packed(kit[key]),
           fragile_glass_common: yes(row, "fragile_glass_common"),
-          dish_words: dish_words.fetch(key, [].freeze),
-          line_name: line_names[key],
+          **packed(kit[key]),
+          **beside.of(key),
           **(rules[key] || rules[klass] || no_food(row))
         )
       end
@@ -145,8 +136,8 @@ module NutShelf
 
         said = row.transform_values { |text| text.empty? ? nil : text }
         {
-          kit_group: said["kit_group"], plate_serving_g: number(row, "plate_serving_g"), pet: said["pet"],
-          animal_kinds: list(row, "animal_kind"),
+          animal_kinds: list(row, "animal_kind"), kit_group: said["kit_group"],
+          plate_serving_g: number(row, "plate_serving_g"), pet: said["pet"],
           packing: Packing.new(
             wrapping: said["wrapping_usual"], opening: said["opening_usual"],
             tare_g: number(row, "tare_g_per_100g"), box_ml: number(row, "box_ml_per_100g")

@@ -62,6 +62,22 @@ RSpec.describe NutShelf::Core::MealProblem do
     expect(at_table.choices).to eq("whipping-cream" => "canned-coconut-milk") if at_table.recipe_id == 1
   end
 
+  it "has fish once in a week that wishes for it, dearer as it is, and meals without meat" do
+    dishes = {
+      1 => recipe("mince", [line("beef-mince", 60)]), 2 => recipe("salmon", [line("salmon-fillet", 150)]),
+      3 => recipe("lentils", [line("red-lentils", 400)])
+    }
+    placed = lambda do |**rules|
+      bare = { "vegetables" => "no_matter", "variety" => "no_matter", "leftovers" => "rather_not",
+               "same_dish" => "no_matter", "same_main" => "no_matter", **rules.transform_keys(&:to_s) }
+      filled(made(dishes, (0..6).map { |ahead| slot(ahead) }, rules: core::PlanRules.new(bare))).map(&:recipe_id).tally
+    end
+    wished = placed.(fish: "once", meatless: "twice")
+    expect(wished.fetch(2, 0)).to be >= 1
+    expect(wished.fetch(3, 0)).to be >= 2
+    expect(placed.(fish: "no_matter", meatless: "no_matter").size).to eq(1)
+  end
+
   it "never lets leftovers reach a table that may not have them" do
     cheese = recipe("cheese", [line("cream-cheese", 10)], leftover_days: 3)
     placed = filled(made({ 1 => cheese }, [slot(0), slot(1, eaters: everybody)]))

@@ -18,6 +18,17 @@ RSpec.describe NutShelf::Core::Planner::Search do
     made.with(slots: made.slots.map { |slot| slot.with(max_minutes: 90) }.freeze)
   end
 
+  # What a household wishes beside the cost: some dishes often or seldom, coins an eater on others.
+  wishes = lambda do |problem, dice|
+    dishes = problem.dishes.map { |dish| dish.with(extra: Rational(dice.rand(-20..60), 100)) }
+    tallies = Array.new(3) do
+      some = dishes.each_index.select { dice.rand < 0.5 }
+      planner::Tally.new(dishes: some, days: dice.rand(2..7),
+        costs: Array.new(dice.rand(1..4)) { Rational(dice.rand(0..600), 100) })
+    end
+    problem.with(dishes: dishes.freeze, tallies: tallies)
+  end
+
   # Every plan there is, one after the other.
   every = lambda do |problem|
     choices = problem.slots.each_index.map do |slot|
@@ -62,7 +73,7 @@ RSpec.describe NutShelf::Core::Planner::Search do
   # The running total, after moves at any temperature, is to the billionth of a coin what the rules say.
   %w[small-1 medium-1 medium-3 large-1].each do |name|
     it "keeps its running total true through moves hot and cold on #{name}" do
-      problem = given.(name)
+      problem = name.start_with?("large") ? given.(name) : wishes.(given.(name), Random.new(name.sum))
       scorer = planner::Scorer.new(problem)
       3.times do |seed|
         search = described_class.new(problem, seed: seed)
@@ -78,6 +89,7 @@ RSpec.describe NutShelf::Core::Planner::Search do
   it "finds the cheapest of all plans where all can be tried" do
     6.times do |seed|
       problem = few_choices.(tiny.(seed))
+      problem = wishes.(problem, Random.new(seed)) if seed.odd?
       search = described_class.new(problem, seed: 1)
       search.run(moves: 400)
       expect(search.cost).to eq(cheapest.(problem)), "seed #{seed}"
@@ -142,9 +154,10 @@ RSpec.describe NutShelf::Core::Planner::Search do
           end
         end
       end
-      search = described_class.new(problem.with(slots: slots.freeze), seed: turn)
+      problem = wishes.(problem.with(slots: slots.freeze), dice)
+      search = described_class.new(problem, seed: turn)
       plan = search.run(moves: 300)
-      expect(planner::Scorer.new(problem.with(slots: slots.freeze)).cost(plan)).to eq(search.cost)
+      expect(planner::Scorer.new(problem).cost(plan)).to eq(search.cost)
     end
   end
 

@@ -93,3 +93,8 @@ export const ourFridgeColder = "Our fridge is colder than most";
 export const useThisTime = "Use this time";
 export const everyStackConcerns =
   "Every stack it concerns is dated anew. What is a matter of safety can be made shorter, never longer.";
+export const season = "In season";
+export const seasonTable = "as the table has it for where you live";
+export const seasonOurs = "as you said";
+export const saveSeason = "Save the months";
+export const asTheTable = "As the table has it";

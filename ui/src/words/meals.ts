@@ -62,11 +62,32 @@ export const ruleNames: Record<string, string> = {
   minutes: "Minutes at the stove",
   likes: "What everybody likes",
   leftovers: "Cooking once for two meals",
+  vegetables: "Vegetables and fruit, two servings a meal",
+  variety: "Different vegetables and fruit in a week",
+  fish: "Fish in a week",
+  meatless: "Without meat or fish in a week",
+  season: "Fresh food out of its season",
 };
+export const seasonsOf = "Seasons as in";
+export const regions: [string, string][] = [
+  ["cool-north", "a cool country, northern half"],
+  ["warm-north", "a warm country, northern half"],
+  ["cool-south", "a cool country, southern half"],
+  ["warm-south", "a warm country, southern half"],
+];
 const STRENGTHS: Record<string, string> = {
   "shelf.eat_down": "eat it down",
   "shelf.level": "keep it as it is",
   "shelf.build_up": "build it up",
+  "vegetables.usual": "rather more than less",
+  "vegetables.much": "as many as can be",
+  "variety.usual": "gladly",
+  "variety.much": "as many as can be",
+  "meatless.twice": "two meals",
+  "meatless.half": "four meals",
+  "meatless.most": "six meals",
+  "season.usual": "rather not bought",
+  "season.much": "hardly ever bought",
   "waste.little": "does not matter much",
   "waste.usual": "rescue what is worth it",
   "waste.much": "rescue all that can be",

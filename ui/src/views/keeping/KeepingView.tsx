@@ -13,6 +13,7 @@ import { Figures } from "./Figures";
 import { FoodSheet } from "./FoodSheet";
 import { OwnTime } from "./OwnTime";
 import { css } from "../../kit/css";
+import { Season } from "./Season";
 import { Methods, Own, PLACES, Times } from "./Tables";
 import { Find } from "../../kit/choices";
 import * as say from "../../words/keeping";
@@ -171,6 +172,7 @@ function Guide({ page }: { page: KeepingPage }) {
             <p className="mt-2">{page.revival}</p>
           </Board>
         )}
+        <Season page={page} keeper={keeper} />
         {page.care.length > 0 && (
           <Board title={say.care}>
             <ul className="mt-2 grid gap-1">

@@ -11,20 +11,21 @@ const MEALS = ["breakfast", "lunch", "dinner", "snack"];
 /** What a household wants of its plans: each rule by a plain name, with what is usual. */
 export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void }) {
   const { act } = useActs();
-  const version = useQuery(peopleQuery).data?.ways.version;
+  const ways = useQuery(peopleQuery).data?.ways;
   const save = async (form: FormData) => {
     const settings = {
       planned_meals: form.getAll("planned"),
+      season_region: String(form.get("season_region")),
       plan_rules: Object.fromEntries(week.rules.map((rule) => [rule.key, String(form.get(rule.key))])),
     };
-    const done = await act("/api/ways", { version, settings }, say.rules);
+    const done = await act("/api/ways", { version: ways?.version, settings }, say.rules);
     if (done) onClose();
     return done;
   };
   return (
     <Sheet open onClose={onClose} title={say.rules}>
       <p className="text-soft mt-2">{say.rulesHint}</p>
-      <Form className="grid gap-3 mt-3" keep="plan.rules" version={version} onSave={save}>
+      <Form className="grid gap-3 mt-3" keep="plan.rules" version={ways?.version} onSave={save}>
         <fieldset>
           <legend className="font-semibold mb-1">{say.plannedMeals}</legend>
           <div className="grid grid-cols-2">
@@ -50,6 +51,9 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
             )}
           />
         ))}
+        {ways && (
+          <Pick name="season_region" label={say.seasonsOf} defaultValue={ways.season_region} options={say.regions} />
+        )}
         <Submit>{say.saveIt}</Submit>
       </Form>
     </Sheet>
