@@ -24,6 +24,7 @@ module NutShelf
         "/api/meals" => Meals,
         "/api/occasions" => Occasions,
         "/api/plan" => Plan,
+        "/api/print" => PrintRoom,
         "/api/missing" => Missing,
         "/api/today" => Today,
         "/api/import" => Import,

@@ -182,6 +182,13 @@ module NutShelf
           end
         end
 
+        # Reads without a tag: what is answered is no view.
+        def read_only
+          services.database.still(caller!.household_id) do |db|
+            yield Desk::UnitOfWork.new(services, caller!, db, still: true)
+          end
+        end
+
         def tag(work, caller, topics)
           read = topics.empty? ? work.household.revision : Store::Topics.revisions(work.household, topics)
           mark = [

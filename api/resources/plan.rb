@@ -44,8 +44,7 @@ module NutShelf
       post("/spread") do
         asked = body_as("SpreadGlut")
         from, to = asked.values_at(:from, :to).map { |day| Date.iso8601(day) }
-        services.database.still(caller!.household_id) do |db|
-          work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+        read_only do |work|
           json AuditView.new(work, from: from, to: [to, from + LONGEST].min).spread(asked[:lot_id])
         end
       end
@@ -70,8 +69,7 @@ module NutShelf
       post("/eat-down") do
         asked = body_as("AskEatDown")
         eat_down =
-          services.database.still(caller!.household_id) do |db|
-            work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+          read_only do |work|
             Desk::EatDown.new(work, days: asked[:days], fresh: asked[:fresh] || []).ready
           end
         json EatDownView.new(eat_down, asked[:days]).call(SECONDS / 2)
@@ -93,8 +91,7 @@ module NutShelf
       helpers do
         # Reads everything a search needs, so that it holds no connection while it looks.
         def prepared(asked)
-          services.database.still(caller!.household_id) do |db|
-            work = Desk::UnitOfWork.new(services, caller!, db, still: true)
+          read_only do |work|
             only = asked[:only]&.map { |one| [Date.iso8601(one[:on]), one[:meal]] }
             from, to = asked.values_at(:from, :to).map { |day| Date.iso8601(day) }
             Desk::MealFilling.new(work, from: from, to: to, only: only, again: asked[:again] || []).ready

@@ -69,12 +69,6 @@ module NutShelf
       end
 
       helpers do
-        def read_only
-          services.database.still(caller!.household_id) do |db|
-            yield Desk::UnitOfWork.new(services, caller!, db, still: true)
-          end
-        end
-
         def file(asked)
           Exchange::Recipes::File.new(asked[:content] ? Base64.decode64(asked[:content]) : asked[:text].to_s)
         end

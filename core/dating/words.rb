@@ -11,6 +11,10 @@ module NutShelf
       # @return [String] "24 Nov 2026"
       def day(date) = date.strftime("%-d %b %Y")
 
+      # @param number [Integer]
+      # @return [String] such as "1 cook", "2 cooks"
+      def count(number, one, many) = "#{number} #{number == 1 ? one : many}"
+
       # @return [String] "1 day", "3 days"
       def days(count) = count == 1 ? "1 day" : "#{count} days"
 

@@ -20,7 +20,8 @@ RSpec.describe "What views read of", :api do
 
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
-    meals/MEAL plan plan/audit occasions occasions/OCCASION dishes missing
+    meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
+    print/occasions/OCCASION dishes missing
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]

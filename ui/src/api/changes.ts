@@ -30,6 +30,7 @@ const READS: Record<string, readonly Topic[]> = {
   audit: ["stock", "plan", "people", "rules"],
   occasions: ["plan", "people"],
   occasion: ["stock", "plan", "people", "rules"],
+  paper: ["stock", "plan", "people", "rules"],
   week: ["stock", "plan", "people", "rules"],
   count: ["stock", "counts", "rules"],
   recipes: ["stock", "plan", "people", "rules"],

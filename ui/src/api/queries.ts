@@ -19,6 +19,7 @@ import type {
   Missing,
   Occasion,
   OccasionBrief,
+  Paper,
   PeoplePage,
   Place,
   PlaceDetail,
@@ -95,6 +96,8 @@ export const occasionsQuery = queryOptions({
 });
 export const occasionQuery = (id: number) =>
   queryOptions({ queryKey: [house, "occasion", id], queryFn: () => get<Occasion>(`/api/occasions/${id}`) });
+export const paperQuery = (path: string) =>
+  queryOptions({ queryKey: [house, "paper", path], queryFn: () => get<Paper>(`/api/print/${path}`) });
 export const auditQuery = (from: string, days: number) =>
   queryOptions({
     queryKey: [house, "audit", from, days],

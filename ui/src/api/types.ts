@@ -23,6 +23,7 @@ export type Meal = Schemas["Meal"];
 export type MealDetail = Schemas["MealDetail"];
 export type Tie = Schemas["Tie"];
 export type Week = Schemas["Week"];
+export type Paper = Schemas["Paper"];
 export type Occasion = Schemas["Occasion"];
 export type OccasionBrief = Schemas["OccasionList"]["occasions"][number];
 export type KeepOccasion = Schemas["KeepOccasion"];

@@ -128,7 +128,7 @@ const OccasionPage = lazily(
   (module) => module.OccasionPage,
 );
 const PrintOccasion = lazily(
-  () => import("../views/work"),
+  () => import("../views/care"),
   (module) => module.PrintOccasion,
 );
 const ScannerPage = lazily(

@@ -8,5 +8,4 @@ export { default as MakeView } from "./meals/MakeView";
 export { default as MealsView } from "./meals/MealsView";
 export { default as OccasionPage } from "./occasions/OccasionPage";
 export { default as OccasionsView } from "./occasions/OccasionsView";
-export { default as PrintOccasion } from "./print/PrintOccasion";
 export { default as ShopView } from "./shop/ShopView";

@@ -67,7 +67,6 @@ export const onThePlan = "on the plan";
 export const notPlanned = "not on the plan yet";
 export const menu = "The menu";
 export const noMenu = "No dish is on it yet. Find one below, or take one out of the pocket.";
-export const portions = (servings: string) => `${servings} ${servings === "1" ? "portion" : "portions"}`;
 export const why: Record<string, string> = {
   asked: "for those who come",
   last_time: "by what was eaten the last time",
@@ -135,5 +134,3 @@ export const otherwise = "Next time otherwise";
 export const printIt = "Print";
 export const soon = (day: string, days: number, count: number) => `${day}, ${inDays(days)}, ${heads(count)}`;
 export const comesUp = "Comes up";
-export const occasionPaper = (day: string, count: number, at: string) =>
-  `${day}, ${heads(count)}, on the table at ${at}`;

@@ -17,7 +17,7 @@ function Line({ task, cooks }: { task: Task; cooks: number }) {
 }
 
 /** Minutes counted back from the table: what to begin when, as a list and as bars beside it. */
-export function Schedule({ one, bars = true }: { one: Occasion; bars?: boolean }) {
+export function Schedule({ one }: { one: Occasion }) {
   const { tasks, begins, ahead, waiting } = one.schedule;
   if (tasks.length === 0 && ahead.length === 0) return <p className="text-soft mt-1">{say.nothingToDo}</p>;
   const share = (minutes: number) => `${(minutes / Math.max(begins, 1)) * 100}%`;
@@ -44,14 +44,12 @@ export function Schedule({ one, bars = true }: { one: Occasion; bars?: boolean }
             <span>
               <Line task={task} cooks={one.cooks} />
             </span>
-            {bars && (
-              <span className="col-start-2 relative h-1.5 mt-1 bg-zinc rounded-chip" aria-hidden="true">
-                <span
-                  className={`absolute inset-y-0 rounded-chip ${BAR[task.kind]}`}
-                  style={{ left: share(begins - task.begins), width: share(task.begins - task.ends) }}
-                />
-              </span>
-            )}
+            <span className="col-start-2 relative h-1.5 mt-1 bg-zinc rounded-chip" aria-hidden="true">
+              <span
+                className={`absolute inset-y-0 rounded-chip ${BAR[task.kind]}`}
+                style={{ left: share(begins - task.begins), width: share(task.begins - task.ends) }}
+              />
+            </span>
           </li>
         ))}
         <li className="grid grid-cols-[52px_1fr] gap-x-2 py-1">

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../papers/occasion_paper"
+require_relative "../papers/week_paper"
+require_relative "../../exchange/papers/pdf"
+
+module NutShelf
+  module Api
+    # The print room: every paper as a page and as PDF, in one make.
+    class PrintRoom < Base
+      get("/week") { paper { |work| week(work) } }
+
+      get("/week.pdf") { pdf("week") { |work| week(work) } }
+
+      get("/occasions/:id") do
+        id = id_param
+        paper { |work| Papers::OccasionPaper.new(work, id).call }
+      end
+
+      get("/occasions/:id/pdf") do
+        id = id_param
+        pdf("occasion") { |work| Papers::OccasionPaper.new(work, id).call }
+      end
+
+      helpers do
+        def paper
+          view(:stock, :plan, :people, :rules) do |work|
+            made = yield(work)
+            { title: made.title, subtitle: made.subtitle.to_s, back: made.back, parts: made.parts.map(&:told) }
+          end
+        end
+
+        def pdf(name, &block)
+          made = read_only(&block)
+          content_type "application/pdf"
+          headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
+          Exchange::Papers::Pdf.new(made).render
+        end
+
+        def week(work)
+          first = day_param(:from) || work.today
+          Papers::WeekPaper.new(work, from: first, to: first + 6).call
+        end
+      end
+    end
+  end
+end
