@@ -105,7 +105,7 @@ module NutShelf
         amount = amount(said, slot, last)
         drawn = Core::Dish.plan(recipe, servings: amount.servings, cursor: cursor, on: [slot.on, @work.today].max,
           diet: slot.diet)
-        MenuDish.new(recipe_id: id, recipe: recipe, amount: amount, dish: drawn, faults: faults(drawn, slot),
+        MenuDish.new(recipe_id: id, recipe: recipe, amount: amount, dish: drawn, faults: faults(drawn),
           ahead: (said["ahead"] && recipe.leftover_days.positive?) || overnight?(recipe))
       end
 
@@ -115,13 +115,11 @@ module NutShelf
         Core::OccasionAmounts.for(portions: [slot.servings, 1/2r].max, heads: slot.eaters.size, last: last)
       end
 
-      def faults(dish, slot)
+      def faults(dish)
         clashes = dish.clashes.map do |one|
           "Not for #{one.person}: #{one.words(@plan.shelf.foods[one.food_key].name)}"
         end
-        return clashes unless dish.recipe.doubtful? && slot.excludes.any?
-
-        [*clashes, "Nobody knows what this holds: #{dish.recipe.texts.map(&:text).join("; ")}."]
+        [*clashes, *dish.doubts]
       end
 
       def overnight?(recipe) = recipe.total_minutes - recipe.active_minutes > STANDS_OVERNIGHT

@@ -105,15 +105,7 @@ module NutShelf
       # What a person pinned stays, and is told.
       def faults(dish, slot)
         clashes = dish.clashes.map { |one| "Not for #{one.person}: #{one.words(plan.shelf.foods[one.food_key].name)}" }
-        [*clashes, *doubts(dish.recipe, slot), *slot.against(dish.recipe)]
-      end
-
-      # Planned by hand, a dish with a line nobody matched to a food says so to those who may not have something.
-      def doubts(recipe, slot)
-        return [] unless recipe.doubtful? && slot.excludes.any?
-
-        unknown = recipe.texts.map(&:text).join("; ")
-        ["Nobody knows what this holds: #{unknown}. Look before you cook it for this table."]
+        [*clashes, *dish.doubts, *slot.against(dish.recipe)]
       end
 
       def dishes

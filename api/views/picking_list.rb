@@ -33,7 +33,7 @@ module NutShelf
           servings: Core::Decimal.print(row.servings),
           leftover_days: recipe.leftover_days,
           allergens: dish.allergens(@view.foods),
-          not_for: dish.clashes.map { |clash| @view.not_for(clash) },
+          not_for: dish.clashes.map { |clash| @view.not_for(clash) }, doubts: dish.doubts,
           lines: dish.lines.map { |line| line(line, dish) }
         }
       end

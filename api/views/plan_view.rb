@@ -37,7 +37,7 @@ module NutShelf
           missing: dish.missing.map { |line| missing_line(line) },
           stand_ins: dish.substituted.map { |line| stand_in(line) },
           allergens: dish.allergens(foods),
-          not_for: dish.clashes.map { |clash| not_for(clash) }
+          not_for: dish.clashes.map { |clash| not_for(clash) }, doubts: dish.doubts
         }
       end
 

@@ -23,6 +23,9 @@ module NutShelf
         freeze
       end
 
+      # @return [Boolean] whether somebody may not have something
+      def careful? = @eaters.any?
+
       # @param food [Food, nil]
       # @return [Array<Clash>] everybody who may not eat it, and why; empty when all may
       def clashes(food)

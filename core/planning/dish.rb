@@ -12,7 +12,7 @@ module NutShelf
     # One recipe against the shelf: what it takes from where, what is missing, what it rescues, and who may not eat it.
     # Frozen.
     Dish =
-      Value.of(:recipe, :servings, :on, :front_days, :lines, :clashes) do
+      Value.of(:recipe, :servings, :on, :front_days, :lines, :clashes, doubts: [].freeze) do
         # @param recipe [Recipe]
         # @param servings [Rational] usual portions to cook
         # @param cursor [Cursor] drawn down by this
@@ -34,8 +34,15 @@ module NutShelf
             on: on,
             front_days: front_days,
             lines: lines,
-            clashes: clashes.uniq { |one| [one.person, one.allergen] }.freeze
+            clashes: clashes.uniq { |one| [one.person, one.allergen] }.freeze,
+            doubts: diet.careful? && recipe.doubtful? ? [doubt(recipe)].freeze : [].freeze
           )
+        end
+
+        # Of a line nobody matched to a food nobody knows what it holds: said to those who may not have something.
+        # @return [String]
+        def self.doubt(recipe)
+          "Nobody knows what this holds: #{recipe.unknown.join("; ")}. Look before you cook it for this table."
         end
 
         # @param foods [Hash{String=>Food}]

@@ -30,8 +30,11 @@ module NutShelf
         def plain = with(version: 1, followed: false, own: false, lines: lines.map { |line| line.with(position: 0) })
 
         # A line that no food is known for may hold anything; a heading holds nothing.
+        # @return [Array<String>] lines of which nobody knows what they hold
+        def unknown = texts.map(&:text).reject { |text| text.end_with?(":") }
+
         # @return [Boolean] whether nobody knows all that is in it
-        def doubtful? = texts.any? { |one| !one.text.end_with?(":") }
+        def doubtful? = unknown.any?
 
         # @param number [Integer] portions
         # @return [Recipe] for so many; what was written for another number is said anew

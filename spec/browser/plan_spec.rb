@@ -63,6 +63,21 @@ RSpec.describe "Planning a week", :browser do
     expect(slid.()).to eq(third.on_date)
   end
 
+  it "fills one meal alone, and puts a second dish beside the first" do
+    no_leftovers
+    enter(who)
+    visit "/meals"
+    within(day(1)) { click_button "Fill dinner", exact: false }
+    expect(page).to have_css(".week-day article", count: 1, wait: 15)
+    expect(page).to have_content("Filled 1 meal")
+    day(1).click_button("More for", exact: false, match: :first)
+    find("[role=menuitem]", text: "Another dish beside it").click
+    first(:button, "Put on", exact: false).click
+    expect(day(1)).to have_css("article", count: 2)
+    meals = inside(who) { |house| house.meals.between(today, today + 6) }
+    expect(meals.map { |meal| [meal.on_date, meal.meal] }.uniq).to eq([[today + 1, "dinner"]])
+  end
+
   it "says who eats and how long there is, for a day and for every such weekday" do
     enter(who)
     visit "/meals"

@@ -49,6 +49,19 @@ RSpec.describe "Dishes from the shelf" do
     )
   end
 
+  it "says which lines nobody knows, to a table that may not have something" do
+    secret = core::RecipeText.new(text: "a secret sauce", position: 1)
+    heading = core::RecipeText.new(text: "For the pot:", position: 0)
+    doubts = lambda do |texts, excludes|
+      diet = core::Diet.new([core::Diet::Eater.new(name: "Wren", excludes: excludes)])
+      core::Dish.plan(recipe("Rice", [["white-rice", 100]], texts: texts), servings: 2r, cursor: cursor({}), on: today,
+        diet: diet).doubts
+    end
+    expect(doubts.([heading, secret], ["peanut"])).to match([/holds: a secret sauce\. Look/])
+    expect(doubts.([heading, secret], [])).to be_empty
+    expect(doubts.([heading], ["peanut"])).to be_empty
+  end
+
   it "scales by portions and covers by weight" do
     dish =
       core::Dish.plan(

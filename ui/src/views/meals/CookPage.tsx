@@ -60,6 +60,11 @@ function Page({ detail, places }: { detail: MealDetail; places: Place[] }) {
           {say.notFor} {one.person}: {one.because}
         </p>
       ))}
+      {detail.doubts.map((doubt) => (
+        <p key={doubt} role="alert" className="mb-3 border-l-4 border-beet pl-3 text-beet font-semibold">
+          {doubt}
+        </p>
+      ))}
       {meal.status === "cooked" ? (
         <Board title={say.cooked}>
           <p className="mt-2">

@@ -100,6 +100,11 @@ export function DishCard({ dish, day, chosen, onPut }: Props) {
           {say.notFor} {one.person}: {one.because}
         </p>
       ))}
+      {dish.doubts.map((doubt) => (
+        <p key={doubt} className="text-beet font-semibold">
+          {doubt}
+        </p>
+      ))}
       {dish.missing.length > 0 && (
         <p className="text-soft">
           {say.missingThings} {dish.missing.map((line) => `${line.amount} ${line.food.split(",")[0]}`).join("; ")} (

@@ -15,7 +15,17 @@ const item =
   "px-3 py-1.5 rounded-md cursor-pointer outline-none data-[highlighted]:bg-rim2 phone:min-h-[44px] flex items-center";
 
 /** Everything else that can be done with a meal; the same by keys, mouse and thumb. */
-function Menu({ meal, onSwap, onWhy }: { meal: PlannedMeal; onSwap: () => void; onWhy: () => void }) {
+function Menu({
+  meal,
+  onSwap,
+  onBeside,
+  onWhy,
+}: {
+  meal: PlannedMeal;
+  onSwap: () => void;
+  onBeside: (() => void) | undefined;
+  onWhy: () => void;
+}) {
   const { act } = useActs();
   const { today } = useSession();
   const slide = (on: string | null) =>
@@ -44,6 +54,11 @@ function Menu({ meal, onSwap, onWhy }: { meal: PlannedMeal; onSwap: () => void; 
           {meal.kind === "cook" && (
             <DropdownMenu.Item className={item} onSelect={onWhy}>
               {say.whyThis}
+            </DropdownMenu.Item>
+          )}
+          {onBeside && (
+            <DropdownMenu.Item className={item} onSelect={onBeside}>
+              {say.besideIt}
             </DropdownMenu.Item>
           )}
           <DropdownMenu.Item className={item} onSelect={onSwap}>
@@ -112,7 +127,7 @@ function Waiting({ meal }: { meal: PlannedMeal }) {
 }
 
 /** What fills a meal: its dish, how much of it is there, and what can be done with it. */
-export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => void }) {
+export function MealCard({ meal, onSwap, onBeside }: { meal: PlannedMeal; onSwap: () => void; onBeside?: () => void }) {
   const { act } = useActs();
   const [why, setWhy] = useState(false);
   const again = meal.kind === "leftovers" || meal.kind === "kept";
@@ -161,7 +176,7 @@ export function MealCard({ meal, onSwap }: { meal: PlannedMeal; onSwap: () => vo
                 {say.eatenIt}
               </Button>
             )}
-            <Menu meal={meal} onSwap={onSwap} onWhy={() => setWhy(true)} />
+            <Menu meal={meal} onSwap={onSwap} onBeside={onBeside} onWhy={() => setWhy(true)} />
           </div>
         </>
       )}

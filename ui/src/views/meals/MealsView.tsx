@@ -247,6 +247,7 @@ export default function MealsView() {
                   replaced={filling.again}
                   chosen={choosing}
                   onChoose={setChosen}
+                  onFill={(slot) => filling.start([], [slot])}
                 />
               </div>
             )}

@@ -24,6 +24,7 @@ interface Props {
   replaced: readonly number[];
   chosen: Chosen | null;
   onChoose: (chosen: Chosen) => void;
+  onFill: (slot: { on: string; meal: string }) => void;
 }
 
 /** What this meal is like, where it is not as always. */
@@ -35,7 +36,13 @@ export function slotWords(slot: MealSlot): string {
   return words.join(", ");
 }
 
-function Open({ slot, on, chosen, onChoose }: { slot: MealSlot; on: string } & Pick<Props, "chosen" | "onChoose">) {
+function Open({
+  slot,
+  on,
+  chosen,
+  onChoose,
+  onFill,
+}: { slot: MealSlot; on: string } & Pick<Props, "chosen" | "onChoose" | "onFill">) {
   const { act } = useActs();
   const choosing = chosen?.on === on && chosen.meal === slot.meal && !chosen.instead;
   return (
@@ -52,6 +59,14 @@ function Open({ slot, on, chosen, onChoose }: { slot: MealSlot; on: string } & P
         {choosing ? say.choosingForThis : say.chooseADish}
         <span className="sr-only"> {say.chooseFor(slot.meal, shortDay(on))}</span>
       </button>
+      <Button
+        look="plain"
+        className="small-btn"
+        aria-label={say.fillThis(slot.meal, shortDay(on))}
+        onClick={() => onFill({ on, meal: slot.meal })}
+      >
+        {say.fillIt}
+      </Button>
       <Button
         look="plain"
         className="small-btn"
@@ -114,10 +129,17 @@ function Slot({
       </button>
       <div className="grid gap-1.5">
         {standing.map((meal) => (
-          <MealCard key={meal.id} meal={meal} onSwap={() => rest.onChoose({ on, meal: slot.meal, instead: meal })} />
+          <MealCard
+            key={meal.id}
+            meal={meal}
+            onSwap={() => rest.onChoose({ on, meal: slot.meal, instead: meal })}
+            onBeside={() => rest.onChoose({ on, meal: slot.meal })}
+          />
         ))}
         <Looking meals={proposed} />
-        {empty && slot.wanted && <Open slot={slot} on={on} chosen={rest.chosen} onChoose={rest.onChoose} />}
+        {empty && slot.wanted && (
+          <Open slot={slot} on={on} chosen={rest.chosen} onChoose={rest.onChoose} onFill={rest.onFill} />
+        )}
       </div>
     </div>
   );

@@ -4,14 +4,22 @@ import { propose, type Proposal, type Proposed } from "../../api/propose";
 import { useActs } from "../../app/acts";
 import * as say from "../../words/meals";
 
+export interface Slot {
+  on: string;
+  meal: string;
+}
+
 export interface Filling {
   /** The best plan so far, while a search runs. */
   plan: Proposal | null;
   running: boolean;
   /** Planned meals that give way to the plan that is looked for. */
   again: readonly number[];
-  /** @param again planned meals that may be replaced */
-  start: (again?: number[]) => void;
+  /**
+   * @param again planned meals that may be replaced
+   * @param only the meals to fill; all open ones where nothing is named
+   */
+  start: (again?: number[], only?: Slot[]) => void;
   take: () => void;
   stop: () => void;
 }
@@ -50,12 +58,12 @@ export function useFilling(from: string, to: string): Filling {
     const days = new Set(best.meals.map((meal) => meal.on + meal.meal));
     void act("/api/plan/fill", { meals: sent(best.meals), replace: days.size > 0 ? again : [] }, say.fillOpen);
   };
-  const start = (again: number[] = []) => {
+  const start = (again: number[] = [], only?: Slot[]) => {
     const mine = { abort: new AbortController(), again, best: null as Proposal | null };
     under.current = mine;
     setRunning(true);
     setGiving(again);
-    propose({ from, to, again }, mine.abort.signal, (better) => {
+    propose({ from, to, again, ...(only ? { only } : {}) }, mine.abort.signal, (better) => {
       if (under.current !== mine) return;
       mine.best = better;
       setPlan(better);
