@@ -38,7 +38,8 @@ module NutShelf
 
       def week
         version = @within.call { |house| house.household.row.version }
-        @act.(:SetHousehold, "ines", { version: version, settings: { planned_meals: %w[lunch dinner] } })
+        @act.(:SetHousehold, "ines",
+          { version: version, settings: { planned_meals: %w[lunch dinner], shopping_days: [2, 6] } })
         Household::PATTERNS.each { |pattern| @act.(:SetPattern, "ines", pattern) }
         Household::EVENINGS.each do |ahead, evening|
           @act.(:SetSlot, "tomas", { on: (Household::TODAY + ahead).iso8601, meal: "dinner", **with_guest(evening) })

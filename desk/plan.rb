@@ -19,8 +19,11 @@ module NutShelf
       HORIZON = 14
 
       # @param work [UnitOfWork]
-      def initialize(work)
+      # @param to [Date, nil] the last day that is looked at, where that is further than the horizon; what an earlier
+      #   meal draws does not depend on it
+      def initialize(work, to: nil)
         @work = work
+        @to = [work.today + HORIZON, to].compact.max
       end
 
       # @return [Core::Shelf]
@@ -42,7 +45,7 @@ module NutShelf
       def forecast
         @forecast ||=
           Core::Forecast.new(
-            shelf, to: @work.today + HORIZON, meals: coming, uses: portions, habits: habits, diet: diet,
+            shelf, to: @to, meals: coming, uses: portions, habits: habits, diet: diet,
             allow_look: looks?, strict: strict?
           )
       end
@@ -107,7 +110,7 @@ module NutShelf
 
       # @param to [Date]
       # @return [Array(Array<Core::MissingList::Item>, Hash)] what to buy for the meals up to a day, and their dishes
-      def missing(to = @work.today + HORIZON)
+      def missing(to = @to)
         dishes = forecast.dishes.select { |meal, _| meal.on <= to }
         dishes.empty? ? [[], {}] : [Core::MissingList.items(dishes, cursor), dishes.transform_keys(&:id)]
       end
@@ -244,7 +247,7 @@ module NutShelf
             .transform_values { |list| list.sum(0r, &:servings) }
       end
 
-      def rows = @rows ||= @work.house.meals.between(@work.today - HORIZON, @work.today + HORIZON)
+      def rows = @rows ||= @work.house.meals.between(@work.today - HORIZON, @to)
 
       def overdue?(meal) = meal.on < @work.today
 

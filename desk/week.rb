@@ -2,6 +2,7 @@
 
 require_relative "../core/value"
 require_relative "plan"
+require_relative "shopping_days"
 require_relative "slots"
 
 module NutShelf
@@ -30,7 +31,7 @@ module NutShelf
         @work = work
         @from = from
         @to = to
-        @plan = Plan.new(work)
+        @plan = Plan.new(work, to: to)
       end
 
       attr_reader :plan, :from, :to
@@ -66,6 +67,12 @@ module NutShelf
           )
         end
       end
+
+      # @return [ShoppingDays]
+      def shopping = @shopping ||= ShoppingDays.new(@work, from: from, to: to)
+
+      # @return [Core::Trips::Shared] what its meals lack, by the shopping day it is got on
+      def trips = shopping.share(dishes)
 
       # @return [Balance]
       def balance

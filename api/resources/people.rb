@@ -74,6 +74,7 @@ module NutShelf
             languages: settings.fetch("languages", []),
             season_region: settings.fetch("season_region", Core::SideTables::REGIONS.first),
             seasons: settings.fetch("seasons", {}),
+            shopping_days: settings.fetch("shopping_days", []),
             day_order: work.household.day_order,
             currency: work.household.currency,
             currency_fixed: !work.house.packs.no_price?

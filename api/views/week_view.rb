@@ -24,7 +24,7 @@ module NutShelf
         {
           from: @week.from.iso8601, to: @week.to.iso8601, planned_meals: @plan.slots.meals, rules: rules,
           days: @week.days.map { |day, slots| { on: day.iso8601, slots: slots.map { |one| slot(one) } } },
-          span: span, occasions: occasions, undone: @week.undone.map { |one| meal(one) },
+          span: span, occasions: occasions, trips: trips, undone: @week.undone.map { |one| meal(one) },
           pool: @week.pool.map { |one| meal(one) },
           patterns: @plan.slots.patterns.map { |one| pattern(one) },
           use_up: @week.turning.map { |one| turning(one) }, balance: balance
@@ -44,6 +44,30 @@ module NutShelf
           busy: ahead.select { |slot| slot.timed && slot.wanted? }.map { |slot| slot.on.iso8601 }.uniq
         }
       end
+
+      # What to get on which shopping day; nil where the household has none.
+      def trips
+        return if @week.shopping.days.empty?
+
+        shared = @week.trips
+        {
+          days: shared.trips.map do |trip|
+            { on: trip.on.iso8601, buys: trip.buys.map do |key, needs|
+              buy(key, needs)
+            end }
+          end,
+          late: shared.late.map { |need| late(need) }, short: shared.short.map { |need| late(need) }
+        }
+      end
+
+      def buy(key, needs)
+        {
+          food: @view.food_name(key), amount: @view.food_amount(key, needs.sum(0r, &:grams)),
+          for: needs.map { |need| need.on.iso8601 }.uniq.sort
+        }
+      end
+
+      def late(need) = { food: @view.food_name(need.food_key), on: need.on.iso8601 }
 
       # Those of these days, and those that come soon and nobody has put onto their day.
       def occasions

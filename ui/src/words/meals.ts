@@ -220,3 +220,11 @@ export const from = (place: string) => `from ${place}`;
 export const nextBest = "Next best";
 export const toBuyForIt = (sum: string) => `To buy for it: ${sum}.`;
 export const withoutDay = "without a day";
+export const daysWeShop = "Days we go shopping";
+export const shoppingDays = "Shopping days";
+export const toGet = (things: number, days: number) => `${plural(things, "thing")} on ${plural(days, "day")}`;
+export const nothingToGet = "Nothing to get.";
+export const forDays = (days: string) => `for ${days}`;
+export const tooLate = (food: string, day: string) => `${food} is needed on ${day}, before anybody goes shopping.`;
+export const keepsShort = (food: string, day: string) =>
+  `${food} will hardly keep until ${day}: freeze it, or get it another day.`;

@@ -18,6 +18,7 @@ import { Balance } from "./Balance";
 import { Choosing } from "./Choosing";
 import { MealCard } from "./MealCard";
 import { RulesSheet } from "./RulesSheet";
+import { ShoppingDays } from "./ShoppingDays";
 import { TurningList, UseUp } from "./UseUp";
 import { MonthGrid } from "./MonthGrid";
 import { useFilling, type Filling } from "./useFilling";
@@ -257,6 +258,7 @@ export default function MealsView() {
               </Button>
               <Button onClick={() => go(`/print/week?from=${from}`)}>{say.printIt}</Button>
             </div>
+            <ShoppingDays trips={week.trips} />
             <Pool week={week} onSwap={setChosen} />
           </>
         )}

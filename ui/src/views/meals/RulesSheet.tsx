@@ -4,7 +4,11 @@ import type { Week } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Form, Pick, Submit, Tick } from "../../kit/form";
 import { Sheet } from "../../kit/Sheet";
+import { weekdayName } from "../../words/common";
 import * as say from "../../words/meals";
+
+// Monday first.
+const WEEK = [1, 2, 3, 4, 5, 6, 0];
 
 const MEALS = ["breakfast", "lunch", "dinner", "snack"];
 
@@ -15,6 +19,7 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
   const save = async (form: FormData) => {
     const settings = {
       planned_meals: form.getAll("planned"),
+      shopping_days: form.getAll("shopping").map(Number),
       season_region: String(form.get("season_region")),
       plan_rules: Object.fromEntries(week.rules.map((rule) => [rule.key, String(form.get(rule.key))])),
     };
@@ -40,6 +45,22 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
             ))}
           </div>
         </fieldset>
+        {ways && (
+          <fieldset>
+            <legend className="font-semibold mb-1">{say.daysWeShop}</legend>
+            <div className="grid grid-cols-2">
+              {WEEK.map((day) => (
+                <Tick
+                  key={day}
+                  name="shopping"
+                  value={day}
+                  defaultChecked={ways.shopping_days.includes(day)}
+                  label={weekdayName(day)}
+                />
+              ))}
+            </div>
+          </fieldset>
+        )}
         {week.rules.map((rule) => (
           <Pick
             key={rule.key}
