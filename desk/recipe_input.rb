@@ -11,8 +11,10 @@ module NutShelf
       TEXTS = %i[name meal notes source].freeze
 
       # @param work [UnitOfWork]
-      def initialize(work)
+      # @param at [String] JSON pointer to where the dish stands in what was sent
+      def initialize(work, at: "")
         @work = work
+        @at = at
       end
 
       # @param input [Hash] of KeepRecipe
@@ -36,16 +38,18 @@ module NutShelf
       def texts_of(input) = TEXTS.to_h { |name| [name, input[name].to_s.strip] }
 
       def check(input)
-        raise Refusal.of(:recipe_without_name, at: "/name") if input[:name].strip.empty?
-        raise Refusal.of(:recipe_without_lines, at: "/lines") if input[:lines].all? { |one| one[:text].strip.empty? }
+        raise Refusal.of(:recipe_without_name, at: "#{@at}/name") if input[:name].strip.empty?
+        raise Refusal.of(:recipe_without_lines, at: "#{@at}/lines") if input[:lines].all? do |one|
+          one[:text].strip.empty?
+        end
         return unless input[:active_minutes] > input[:total_minutes]
 
-        raise Refusal.of(:recipe_minutes, at: "/active_minutes")
+        raise Refusal.of(:recipe_minutes, at: "#{@at}/active_minutes")
       end
 
       def gear(input)
         unknown = input[:gear] - GEAR
-        raise Refusal.of(:recipe_gear, at: "/gear", gear: unknown.first) if unknown.any?
+        raise Refusal.of(:recipe_gear, at: "#{@at}/gear", gear: unknown.first) if unknown.any?
 
         (input[:gear].empty? ? ["none"] : input[:gear].uniq).freeze
       end
@@ -57,9 +61,9 @@ module NutShelf
         text = Core::RecipeText.new(text: said[:text].strip, position: at)
         return [nil, text] unless said[:food_id] && said[:amount]
 
-        food = food(said[:food_id], "/lines/#{at}/food_id")
+        food = food(said[:food_id], "#{@at}/lines/#{at}/food_id")
         amount = said[:amount].to_r
-        raise Refusal.of(:recipe_amount, at: "/lines/#{at}/amount", line: text.text) unless amount.positive?
+        raise Refusal.of(:recipe_amount, at: "#{@at}/lines/#{at}/amount", line: text.text) unless amount.positive?
 
         line =
           Core::RecipeLine.new(
@@ -73,9 +77,9 @@ module NutShelf
       def substitutes(list, food, at)
         list.to_h do |one|
           factor = one[:factor].to_r
-          raise Refusal.of(:recipe_factor, at: "/lines/#{at}/substitutes") unless factor.positive? && factor <= 20
+          raise Refusal.of(:recipe_factor, at: "#{@at}/lines/#{at}/substitutes") unless factor.positive? && factor <= 20
 
-          [food(one[:food_id], "/lines/#{at}/substitutes"), factor]
+          [food(one[:food_id], "#{@at}/lines/#{at}/substitutes"), factor]
         end.except(food).freeze
       end
 

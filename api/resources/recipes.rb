@@ -4,6 +4,7 @@ require "base64"
 require_relative "../base"
 require_relative "../../desk/acts/archive_recipe"
 require_relative "../../desk/acts/keep_recipe"
+require_relative "../../desk/acts/keep_recipes"
 require_relative "../../desk/acts/like_dish"
 require_relative "../../exchange/recipes/file"
 require_relative "../../exchange/recipes/out"
@@ -21,6 +22,9 @@ module NutShelf
       get("/") { view(:stock, :plan, :rules) { |work| { recipes: RecipeView.new(work).list } } }
 
       post("/") { act(Desk::KeepRecipe, body_as("KeepRecipe")) }
+
+      # Several at once, as a file brought them: all or none.
+      post("/all") { act(Desk::KeepRecipes, body_as("KeepRecipes")) }
 
       # How a file or pasted text would be read; changes nothing.
       post("/read") do

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../new_dish"
 require_relative "../recipe_input"
 require_relative "../refusal"
 
@@ -19,11 +20,11 @@ module NutShelf
       end
 
       def begin_with(input)
-        recipe = RecipeInput.new(work).recipe(input, key: free_key(input[:name]))
+        dish = NewDish.new(work)
+        recipe = dish.recipe(input)
         kept = entry("keep_recipe", "Wrote down #{recipe.name}")
-        id = write(recipe, version: 1, follows_id: nil)
-        dish = kept.make("dish", { key: recipe.key, recipe_id: id })
-        done(kept, recipe_id: id, dish_id: dish)
+        id, dish_id = dish.write(kept, recipe)
+        done(kept, recipe_id: id, dish_id: dish_id)
       end
 
       def change(input)
@@ -38,21 +39,12 @@ module NutShelf
         raise Refusal.of(:says_that_already) if recipe.same?(before)
 
         kept = entry("keep_recipe", "Changed #{recipe.name}")
-        id = write(recipe, version: house.recipes.versions(before.key).values.max + 1, follows_id: input[:recipe_id])
+        id = house.recipes.keep(
+          recipe, version: house.recipes.versions(before.key).values.max + 1, follows_id: input[:recipe_id],
+          food_ids: house.foods.ids_by_key
+        )
         kept.alter("dish", dish, { recipe_id: id, archived_at: nil })
         done(kept, recipe_id: id, dish_id: dish.id)
-      end
-
-      def write(recipe, **version) = house.recipes.keep(recipe, **version, food_ids: house.foods.ids_by_key)
-
-      # Dishes are known by a word of their own, whatever they are called later.
-      def free_key(name)
-        base = name.unicode_normalize(:nfkd).downcase.gsub(/[^a-z0-9]+/, "-").gsub(/\A-|-\z/, "")[0, 60]
-        base = "dish" if base.empty?
-        taken = house.recipes.dishes.map(&:key)
-        ["#{base}-own", *(2..).lazy.map do |number|
-          "#{base}-own-#{number}"
-        end.first(500)].find { |key| !taken.include?(key) }
       end
     end
   end

@@ -46,6 +46,37 @@ RSpec.describe "The household's dishes", :browser do
     expect(page).to have_text("nothing offers or plans it")
   end
 
+  it "come in several at once, and are kept all or none" do
+    enter(household!(people: 2))
+    visit "/recipes/bring-in"
+    two = %w[Stew Broth].map do |name|
+      { "@type" => "Recipe", "name" => "#{name} of the quay", "recipeIngredient" => ["2 tins white beans"],
+        "recipeInstructions" => "Simmer.", "recipeYield" => "4" }
+    end
+    fill_in "Paste the recipe here", with: JSON.generate("@graph" => two)
+    click_button "Read it"
+    click_button "Keep all 2 as they were read"
+    expect(page).to have_link("Stew of the quay").and have_link("Broth of the quay")
+    click_button "Undo"
+    expect(page).to have_no_link("Stew of the quay")
+  end
+
+  it "say what may stand in, and how much of it" do
+    who = household!(people: 2)
+    enter(who)
+    visit "/recipes/new"
+    fill_in "What you call it", with: "Quay stew"
+    fill_in "What goes in", with: "2 tins white beans"
+    click_button "Another may stand in"
+    fill_in "What may stand in for “2 tins white beans”", with: "canned chickpeas"
+    click_button "Chickpeas, canned", match: :first
+    fill_in "Grams of Chickpeas, canned for one gram", with: "1.2"
+    click_button "Keep it"
+    expect(page).to have_css("h1", text: "Quay stew")
+    kept = inside(who) { |house| house.recipes.values.values.find { |one| one.name == "Quay stew" } }
+    expect(kept.lines.first.substitutes).to eq("canned-chickpeas" => 6/5r)
+  end
+
   it "are found by their name or by what is in them, and none says how to go on" do
     enter(household!(people: 2))
     visit "/recipes"

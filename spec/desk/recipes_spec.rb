@@ -44,6 +44,21 @@ RSpec.describe "Dishes of one's own" do
     expect(at_work(ines) { |work| NutShelf::Desk::Plan.new(work).dishes.values.first.missing.size }).to eq(1)
   end
 
+  it "are written down several at once, all of them or none, and taken back in one" do
+    done = act(:KeepRecipes, ines, { recipes: [dish, dish(name: "Our beans"), dish(name: "Other beans")] })
+    all = done["recipe_ids"].map { |id| recipe(id) }
+    expect(all.map(&:name)).to eq(["Our beans", "Our beans", "Other beans"])
+    expect(all.map(&:key).uniq.size).to eq(3)
+    before = offered.size
+    broken = { recipes: [dish(name: "Third"), dish(name: "Fourth", gear: ["anvil"])] }
+    expect { act(:KeepRecipes, ines, broken) }.to raise_error(NutShelf::Desk::Invalid) { |error|
+      expect(error.details[:pointer]).to eq("/recipes/1/gear")
+    }
+    expect(offered.size).to eq(before)
+    act(:Undo, ines, { act_id: done["act_id"] })
+    expect(offered.size).to eq(before - 3)
+  end
+
   it "follow each other in versions: what is planned keeps its own, and an undo puts the one before in force" do
     meal = act(:PlanMeal, ines, { recipe_id: chilli, on: HouseSupport::TODAY.iso8601 })["meal_id"]
     done = kept(recipe_id: chilli, name: "Hotter chilli")

@@ -84,6 +84,13 @@ RSpec.describe NutShelf::Desk::Undo do
         lines: [{ text: "2 tins beans", food_id: food_id(ines, "canned-kidney-beans"), amount: "800", unit: "g" }]
       }
     end,
+    KeepRecipes: lambda do
+      one = {
+        meal: "dinner", servings: 6, active_minutes: 10, total_minutes: 40, gear: ["hob"], leftover_days: 2,
+        freezes: true, steps: ["Simmer."], lines: [{ text: "a secret" }]
+      }
+      { recipes: [{ name: "One", **one }, { name: "Two", **one }] }
+    end,
     ArchiveFood: -> { { food_id: own_food } },
     BeginSpan: -> { { name: "No ferry", days: 14, fresh: [food_id(ines, "eggs")] } },
     KeepOccasion: -> { feast.merge(occasion_id: occasion, version: 1, name: "A feast", cooks: 2) },

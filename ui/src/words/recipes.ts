@@ -132,3 +132,10 @@ export const likings: [string, string][] = [
   ["loves", "loves it"],
   ["not", "rather not"],
 ];
+export const keepAll = (count: number) => `Keep all ${count} as they were read`;
+export const keepAllNote = "Lines that were not understood are kept as words; every dish can be changed later.";
+export const standsIn = "may stand in";
+export const mayStandIn = "Another may stand in";
+export const factorOf = (food: string) => `Grams of ${food} for one gram`;
+export const notStandIn = (food: string) => `${food} may not stand in`;
+export const whatStandsIn = (line: string) => `What may stand in for “${line}”`;

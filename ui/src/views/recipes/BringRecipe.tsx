@@ -1,11 +1,13 @@
 import { useState } from "react";
 import { post, Problem } from "../../api/client";
 import type { WrittenRecipe } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useGo } from "../../app/address";
 import { Back } from "../../kit/Back";
 import { Field, Form, Submit } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
 import * as say from "../../words/recipes";
-import { fromWritten } from "./model";
+import { fromWritten, straight, whole } from "./model";
 import { RecipeEditor } from "./RecipeEditor";
 
 /** The file's bytes as text that JSON carries. */
@@ -14,6 +16,24 @@ async function bytesOf(file: File): Promise<string> {
   let text = "";
   for (const byte of bytes) text += String.fromCharCode(byte);
   return btoa(text);
+}
+
+/** All of them as they were read; where lines are not known, their words are kept. */
+function KeepAll({ recipes }: { recipes: WrittenRecipe[] }) {
+  const { act } = useActs();
+  const go = useGo();
+  const fit = recipes.filter(whole);
+  if (fit.length < 2) return null;
+  const keep = async () => {
+    if (await act("/api/recipes/all", { recipes: fit.map(straight) }, say.keepAll(fit.length)))
+      go("/recipes?which=own");
+  };
+  return (
+    <p className="mt-2 flex flex-wrap gap-3 items-center">
+      <Button onClick={keep}>{say.keepAll(fit.length)}</Button>
+      <span className="text-soft text-small">{say.keepAllNote}</span>
+    </p>
+  );
 }
 
 function Found({ recipes, onPick }: { recipes: WrittenRecipe[]; onPick: (one: WrittenRecipe) => void }) {
@@ -39,6 +59,7 @@ function Found({ recipes, onPick }: { recipes: WrittenRecipe[]; onPick: (one: Wr
           </li>
         ))}
       </ul>
+      <KeepAll recipes={recipes} />
     </Board>
   );
 }

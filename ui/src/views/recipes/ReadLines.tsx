@@ -26,6 +26,53 @@ function meaning(read: Read): string {
     .join(", ");
 }
 
+/** What may stand in for a line's food, and how much of it for a gram. */
+function StandIns({ line, read, onCorrect }: { line: string; read: Read; onCorrect: (next: Read) => void }) {
+  const [finding, setFinding] = useState(false);
+  const put = (substitutes: Read["substitutes"]) => onCorrect({ ...read, substitutes });
+  const others = (id: number) => read.substitutes.filter((one) => one.food_id !== id);
+  return (
+    <div className="text-small">
+      <ul>
+        {read.substitutes.map((one) => (
+          <li key={one.food_id} className="flex flex-wrap gap-2 items-center">
+            <span>
+              {one.food} {say.standsIn}
+            </span>
+            <input
+              className="field !w-[64px]"
+              aria-label={say.factorOf(one.food)}
+              inputMode="decimal"
+              defaultValue={one.factor}
+              onChange={(event) => {
+                const factor = event.target.value.replace(",", ".");
+                if (Number(factor) > 0)
+                  put(read.substitutes.map((other) => (other.food_id === one.food_id ? { ...one, factor } : other)));
+              }}
+            />
+            <Button look="plain" aria-label={say.notStandIn(one.food)} onClick={() => put(others(one.food_id))}>
+              ✕
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Button look="plain" aria-expanded={finding} onClick={() => setFinding(!finding)}>
+        {say.mayStandIn}
+      </Button>
+      {finding && (
+        <FindFood
+          label={say.whatStandsIn(line)}
+          focus
+          onPick={(food) => {
+            setFinding(false);
+            if (food.id !== read.food_id) put([...others(food.id), { food_id: food.id, food: food.name, factor: "1" }]);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
 /** One line as it was understood, with what is asked about it. */
 function Line({ line, read, onCorrect }: { line: string; read: Read | undefined; onCorrect: (next: Read) => void }) {
   const [finding, setFinding] = useState(false);
@@ -75,6 +122,7 @@ function Line({ line, read, onCorrect }: { line: string; read: Read | undefined;
           ))}
         </div>
       ))}
+      {read.food !== null && <StandIns line={line} read={read} onCorrect={onCorrect} />}
       {finding && <FindFood label={say.whichFoodFor(line)} onPick={food} focus />}
     </li>
   );

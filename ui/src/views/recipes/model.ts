@@ -148,3 +148,26 @@ export function toKeep(fields: FormData, known: Known, changes?: number): KeepRe
     lines: linesOf(text("lines")).map((line) => told(line, known[line])),
   };
 }
+
+/** A recipe that was brought in, as the house takes it when nobody looks it over: what is not known stays as words. */
+export function straight(written: WrittenRecipe): KeepRecipe {
+  const begun = fromWritten(written);
+  return {
+    name: begun.name,
+    meal: begun.meal as KeepRecipe["meal"],
+    servings: begun.servings,
+    active_minutes: begun.active,
+    total_minutes: begun.total,
+    gear: begun.gear,
+    leftover_days: begun.keeps,
+    freezes: begun.freezes,
+    tags: written.tags,
+    steps: written.steps,
+    notes: begun.notes,
+    source: begun.source,
+    lines: linesOf(begun.lines).map((line) => told(line, begun.known[line])),
+  };
+}
+
+/** Whether it can be kept as it is: it has a name and lines. */
+export const whole = (written: WrittenRecipe): boolean => written.name !== "" && written.lines.length > 0;
