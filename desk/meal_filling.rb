@@ -5,6 +5,7 @@ require_relative "../core/planning/meal_problem"
 require_relative "../core/value"
 require_relative "../core/work"
 require_relative "filling"
+require_relative "occasions"
 require_relative "plan"
 require_relative "race"
 require_relative "refusal"
@@ -159,8 +160,14 @@ module NutShelf
       def sorted(list) = list.sort_by { |one| [one.slot.on, Slots::ORDER.index(one.slot.meal), one.row&.id.to_i] }
 
       def open_entry(slot)
-        wanted = slot.wanted? && (@only.nil? || @only.include?([slot.on, slot.meal]))
+        asked = @only ? @only.include?([slot.on, slot.meal]) : !occasions.include?([slot.on, slot.meal])
+        wanted = slot.wanted? && asked
         Entry.new(slot: slot, row: nil, open: wanted)
+      end
+
+      # What comes round has dishes of its own: it is filled only where somebody asks for that meal.
+      def occasions
+        @occasions ||= Occasions.new(@work, @plan).between(@from, @to).to_set { |day, row| [day, row.meal] }
       end
 
       def entry(slot, row)

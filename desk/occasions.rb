@@ -12,8 +12,8 @@ module NutShelf
   module Desk
     # Meals that come round: the next day of each, and what its menu asks for with those who come.
     class Occasions
-      # An occasion with its next day (nil: over), the day it is held or was held last. Frozen.
-      Ahead = Core::Value.of(:row, :next_on, :held_on)
+      # An occasion with its next day (nil: over), and whether its dishes stand on that day. Frozen.
+      Ahead = Core::Value.of(:row, :next_on, :planned)
 
       # A dish of a menu: its version in force, how much of it, what it draws on that day; `ahead`: made on the day
       # before; `faults` in words. Frozen.
@@ -35,9 +35,8 @@ module NutShelf
 
       # @return [Array<Ahead>] the next one first
       def all
-        held = @work.house.occasions.last_held
-        @work.house.occasions.all
-          .map { |row| Ahead.new(row: row, next_on: next_on(row), held_on: held[row.id]) }
+        rows = @work.house.occasions.all.map { |row| [row, next_on(row)] }
+        rows.map { |row, day| Ahead.new(row: row, next_on: day, planned: !day.nil? && planned?(row, day)) }
           .sort_by { |one| [one.next_on || Date.new(9999), one.row.id] }
       end
 
@@ -52,8 +51,23 @@ module NutShelf
 
       # @return [Array<Ahead>] that come round soon and are not on the plan
       def unplanned
-        all.select { |one| one.next_on && one.next_on <= @work.today + SOON && one.held_on != one.next_on }
+        all.select { |one| one.next_on && one.next_on <= @work.today + SOON && !one.planned }
       end
+
+      # @param row [Store::Rows::Occasion]
+      # @param day [Date]
+      # @return [Boolean] whether it was put onto that day, and its dishes still stand there
+      def planned?(row, day)
+        there = standing(row, day).select(&:pinned)
+        return false if there.empty?
+
+        there.any? { |meal| meal.note == row.name } || @work.house.occasions.times(row.id).any? do |time|
+          time.on_date == day
+        end
+      end
+
+      # @return [Array<Store::Rows::ListedMeal>] what stands on its day, whoever put it there
+      def standing(row, day) = @work.house.meals.between(day, day).select { |meal| meal.meal == row.meal }
 
       # @param row [Store::Rows::Occasion]
       # @return [Date, nil]

@@ -18,15 +18,6 @@ module NutShelf
       # @param id [Integer] of an occasion
       # @return [Array<Rows::OccasionTime>] the latest first
       def times(id) = rows(:occasion_times).where(occasion_id: id, archived_at: nil).reverse(:on_date, :id).all
-
-      # @return [Hash{Integer=>Date}] the last day each was held on, or is to be
-      # SELECT occasion_id, max(on_date) FROM occasion_times WHERE household_id = 7 AND archived_at IS NULL GROUP BY 1
-      def last_held
-        rows(:occasion_times)
-          .where(archived_at: nil)
-          .group(:occasion_id)
-          .select_hash(:occasion_id, Sequel.function(:max, :on_date).as(:last))
-      end
     end
   end
 end

@@ -22,7 +22,7 @@ module NutShelf
             id: one.row.id, name: one.row.name, meal: one.row.meal, next_on: one.next_on&.iso8601,
             in_days: one.next_on && (one.next_on - @work.today).to_i, heads: slot.eaters.size,
             dishes: one.row.dishes.size, ideas: one.row.ideas.size,
-            on_plan: !one.next_on.nil? && one.held_on == one.next_on
+            on_plan: one.planned
           }
         end
       end
@@ -40,7 +40,7 @@ module NutShelf
           dishes: row.dishes.map { |said| said.transform_keys(&:to_sym) }, on: day&.iso8601,
           heads: menu.slot.eaters.size, names: menu.slot.eaters.map(&:name),
           servings: Core::Decimal.print(menu.slot.servings), gone: menu.gone,
-          on_plan: times.any? { |time| time.on_date == day && day >= @work.today && time.dishes.any? },
+          on_plan: !day.nil? && day >= @work.today && @occasions.planned?(row, day),
           menu: menu.dishes.map { |dish| dish(dish) }, to_buy_minor: menu.to_buy,
           schedule: schedule(menu.schedule), times: times.map { |time| time(time) }
         }

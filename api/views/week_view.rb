@@ -72,12 +72,11 @@ module NutShelf
       # Those of these days, and those that come soon and nobody has put onto their day.
       def occasions
         all = Desk::Occasions.new(@work, @plan)
-        held = @work.house.occasions.last_held
         soon = all.unplanned.map { |one| [one.next_on, one.row] }
         [*all.between(@week.from, @week.to), *soon].uniq.sort_by { |day, row| [day, row.id] }.map do |day, row|
           {
             id: row.id, name: row.name, meal: row.meal, on: day.iso8601, in_days: (day - @work.today).to_i,
-            heads: all.slot(row, day).eaters.size, on_plan: held[row.id] == day
+            heads: all.slot(row, day).eaters.size, on_plan: all.planned?(row, day)
           }
         end
       end

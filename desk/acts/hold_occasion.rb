@@ -17,11 +17,13 @@ module NutShelf
         raise Refusal.of(:day_passed, at: "/on", day: on) if on < work.today
 
         @occasion = house.occasions.find(input[:occasion_id])
-        menu = Occasions.new(work).menu(@occasion, on)
+        @occasions = Occasions.new(work)
+        menu = @occasions.menu(@occasion, on)
         refuse_twice(on)
         raise Refusal.of(:no_menu, name: @occasion.name) if menu.dishes.empty?
 
         held = entry("hold_occasion", "Put #{@occasion.name} on #{on.strftime("%a %-d %b")}")
+        give_way(held, on)
         table(held, menu, on)
         meals = menu.dishes.map { |dish| meal(held, menu, dish, on) }
         done(held, occasion_id: @occasion.id, meal_ids: meals, occasion_time_id: time(held, menu, on))
@@ -29,10 +31,16 @@ module NutShelf
 
       # On the plan once, whoever of two people puts it there.
       def refuse_twice(on)
-        there = house.occasions.times(@occasion.id).find { |one| one.on_date == on } or return
-        return if there.dishes.empty?
+        raise Refusal.of(:held_already, name: @occasion.name, day: on) if @occasions.planned?(@occasion, on)
+      end
 
-        raise Refusal.of(:held_already, name: @occasion.name, day: on)
+      # What was planned there for a usual evening goes; what is kept, or feeds a later meal, stays beside it.
+      def give_way(held, on)
+        @occasions.standing(@occasion, on).each do |meal|
+          next if meal.pinned || meal.status != "planned" || house.meals.fed_by(meal.id).any?
+
+          held.alter("meal", house.records.lock("meal", meal.id), { status: "dropped" })
+        end
       end
 
       # There is as much time for it as it takes.
@@ -58,10 +66,12 @@ module NutShelf
           { "dish" => dish.recipe.key, "name" => dish.recipe.name,
             "cooked" => Core::Decimal.print(dish.amount.servings), "left" => nil }
         end
-        held.make(
-          "occasion_time",
-          { occasion_id: @occasion.id, on_date: on, heads: menu.slot.eaters.size, dishes: dishes, notes: "" }
-        )
+        there = house.occasions.times(@occasion.id).find { |one| one.on_date == on }
+        facts = { heads: menu.slot.eaters.size, dishes: dishes }
+        return held.make("occasion_time", { occasion_id: @occasion.id, on_date: on, notes: "", **facts }) unless there
+
+        held.alter("occasion_time", house.records.lock("occasion_time", there.id), facts)
+        there.id
       end
     end
   end

@@ -50,7 +50,9 @@ module NutShelf
 
       def dish(one, at)
         known(one[:dish], at)
-        { "dish" => one[:dish], "servings" => one[:servings], "ahead" => one[:ahead] == true }
+        # No portions at all is no amount: the house reckons it.
+        servings = one[:servings] unless one[:servings].to_s.to_r.zero?
+        { "dish" => one[:dish], "servings" => servings, "ahead" => one[:ahead] == true }
       end
 
       def idea(one, at)

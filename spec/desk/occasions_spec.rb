@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../desk/meal_filling"
 require_relative "../../desk/occasions"
 
 RSpec.describe NutShelf::Desk::Occasions do
@@ -80,9 +81,32 @@ RSpec.describe NutShelf::Desk::Occasions do
     on_day { |occasions, _| expect(occasions.unplanned.map(&:next_on)).to eq([day]) }
   end
 
-  it "is put onto its day once" do
+  it "takes the place of a usual evening, and is held anew when its dishes were dropped" do
+    id = keep
+    usual = inside(ines) { |house| house.recipes.dish("raisin-porridge").recipe_id }
+    plain = act(:PlanMeal, ines, { recipe_id: usual, on: day.iso8601, meal: "dinner" })["meal_id"]
+    done = act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    standing = -> { inside(ines) { |house| house.meals.between(day, day).map(&:id) } }
+    expect(standing.()).to match_array(done["meal_ids"])
+    done["meal_ids"].each { |meal| act(:DropMeal, ines, { meal_id: meal }) }
+    on_day { |occasions, _| expect(occasions.unplanned.size).to eq(1) }
+    again = act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    expect(again["occasion_time_id"]).to eq(done["occasion_time_id"])
+    expect(standing.()).not_to include(plain)
+  end
+
+  it "is left alone by a filling, but for one that asks for it" do
+    keep
+    open = lambda do |**asked|
+      at_work(ines) { |work| NutShelf::Desk::MealFilling.new(work, from: day, to: day, **asked).open }
+    end
+    expect([open.(), open.(only: [[day, "dinner"]])]).to eq([0, 1])
+  end
+
+  it "is put onto its day once, whatever it is called by then" do
     id = keep
     act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    act(:KeepOccasion, ines, feast(occasion_id: id, version: 1, name: "The old man's feast"))
     expect do
       act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
     end.to raise_error(NutShelf::Desk::Error, /on the plan/)
