@@ -33,6 +33,7 @@ SHOTS = [
   ["cook", "/meals", WIDE, MEAL],
   ["audit", "/meals/audit", WIDE],
   ["dish", "/recipes?find=two-bean", WIDE, ->(browser) { browser.at_css("ul a[href^='/recipes/']").click }],
+  ["occasion", "/occasions/1", WIDE],
   ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],
   [
@@ -59,7 +60,6 @@ SHOTS = [
   ["labels", "/labels", WIDE, ->(browser) { press(browser, "Choose these") }],
   ["today-phone", "/", PHONE],
   ["shelf-phone", "/shelf", PHONE],
-  ["count-phone", "/count", PHONE, GO_ON],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]
 ].freeze
 OPTIONS =

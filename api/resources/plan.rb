@@ -9,6 +9,7 @@ require_relative "../../desk/acts/carry_over"
 require_relative "../../desk/acts/drop_pattern"
 require_relative "../../desk/acts/end_span"
 require_relative "../../desk/acts/fill_meals"
+require_relative "../../desk/acts/note_span"
 require_relative "../../desk/acts/set_pattern"
 require_relative "../../desk/acts/set_slot"
 require_relative "../../desk/meal_filling"
@@ -59,6 +60,8 @@ module NutShelf
       end
 
       post("/spans") { act(Desk::BeginSpan, body_as("BeginSpan")) }
+
+      post("/spans/:id/note") { act(Desk::NoteSpan, { span_id: id_param, **body_as("NoteSpan") }) }
 
       post("/spans/:id/end") do
         body_as("Nothing")

@@ -41,6 +41,7 @@ module NutShelf
           id: found.id, name: found.name, day: (@work.today - found.from_on).to_i + 1,
           days: (found.to_on - found.from_on).to_i + 1, meals: @work.house.meals.settled_since(found.from_on),
           spent_minor: @work.house.packs.spent_since(found.from_on),
+          notes: found.rules.fetch("notes", []).map { |one| { on: one["on"], text: one["text"] } },
           busy: ahead.select { |slot| slot.timed && slot.wanted? }.map { |slot| slot.on.iso8601 }.uniq
         }
       end

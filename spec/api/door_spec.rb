@@ -130,6 +130,9 @@ RSpec.describe "The door", :api do
       "occasions/hold" => {
         on: "2026-12-05"
       },
+      "plan/note" => {
+        text: "Good soup"
+      },
       "occasions/note" => {
         on: "2026-11-23", heads: 6
       },

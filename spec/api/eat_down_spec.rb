@@ -40,10 +40,12 @@ RSpec.describe "Days without shopping", :api do
     act(:Undo, ines, { act_id: undone })
     expect(span).to eq(
       "id" => begun, "name" => "No ferry", "day" => 1, "days" => 14, "meals" => 0, "spent_minor" => 220,
-      "busy" => [(today + 2).iso8601]
+      "busy" => [(today + 2).iso8601], "notes" => []
     )
     send_json("/api/plan/spans", { name: "Another", days: 3 })
     expect([status, JSON.parse(last_response.body)["reason"]]).to eq([409, "span_runs_already"])
+    tell("/api/plan/spans/#{begun}/note", { text: " Soup for three days " })
+    expect(span["notes"].map { |note| note["text"] }).to eq(["Soup for three days"])
     tell("/api/plan/spans/#{begun}/end")
     expect(span).to be_nil
   end

@@ -103,6 +103,7 @@ RSpec.describe NutShelf::Desk::Undo do
         dishes: [{ dish: "two-bean-chilli", cooked: "8", left: "1.5" }]
       }
     end,
+    NoteSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 9 })["span_id"], text: "Good soup" } },
     EndSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 14 })["span_id"] } },
     CarryOver: lambda do
       meal

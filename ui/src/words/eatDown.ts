@@ -28,3 +28,5 @@ export const soFar = (meals: number, spent: string) =>
 export const busy = (days: string) => `Little time on ${days}.`;
 export const end = "End it";
 export const open = "Without shopping";
+export const wentWell = "What went well";
+export const keepIt = "Keep it";

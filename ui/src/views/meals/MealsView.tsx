@@ -7,6 +7,7 @@ import { useInAddress } from "../../app/inAddress";
 import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
 import { Link } from "wouter";
+import { Form, Submit, Text } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
 import { Fold } from "../../kit/Fold";
 import { Loaded } from "../../kit/state";
@@ -152,6 +153,24 @@ function Running({ week }: { week: Week }) {
         {eat.soFar(span.meals, money(span.spent_minor))}.{" "}
         {span.busy.length > 0 && eat.busy(span.busy.map((day) => shortDay(day)).join(", "))}
       </p>
+      {span.notes.length > 0 && (
+        <ul className="mt-1 text-small" aria-label={eat.wentWell}>
+          {span.notes.map((note) => (
+            <li key={note.on + note.text}>
+              {shortDay(note.on)}: {note.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <Form
+        className="flex flex-wrap gap-2 items-end my-2"
+        label={eat.wentWell}
+        key={span.notes.length}
+        onSave={(form) => act(`/api/plan/spans/${span.id}/note`, { text: String(form.get("well")) }, eat.wentWell)}
+      >
+        <Text label={eat.wentWell} name="well" required maxLength={300} wide="grow max-w-[520px]" />
+        <Submit>{eat.keepIt}</Submit>
+      </Form>
       <Button look="plain" onClick={() => act(`/api/plan/spans/${span.id}/end`, {}, eat.end)}>
         {eat.end}
       </Button>
