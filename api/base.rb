@@ -182,6 +182,13 @@ module NutShelf
           end
         end
 
+        # A photograph as a file.
+        def picture(photo)
+          content_type photo.media_type
+          headers "cache-control" => "private, max-age=60", "x-content-type-options" => "nosniff"
+          photo.bytes.to_s
+        end
+
         # Reads without a tag: what is answered is no view.
         def read_only
           services.database.still(caller!.household_id) do |db|

@@ -20,8 +20,8 @@ module NutShelf
       # In the order they can be written back.
       TABLES = %i[
         people places place_photos foods packs pack_barcodes keeping_rules containers lots reservations acts movements
-        lot_events lot_sources price_observations recipes recipe_lines recipe_substitutes recipe_texts dishes meals
-        meal_slots meal_patterns plan_spans occasions occasion_times counts count_lines
+        lot_events lot_sources price_observations recipes recipe_lines recipe_substitutes recipe_texts dishes
+        dish_photos meals meal_slots meal_patterns plan_spans occasions occasion_times counts count_lines
         care_rules record_events
       ].freeze
       DERIVED = {

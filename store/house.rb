@@ -2,6 +2,7 @@
 
 require_relative "care"
 require_relative "containers"
+require_relative "dish_photos"
 require_relative "counts"
 require_relative "access"
 require_relative "foods"
@@ -37,6 +38,7 @@ module NutShelf
         :recipes,
         :meals,
         :occasions,
+        :dish_photos,
         :requests,
         :reservations,
         :rules,
@@ -59,6 +61,7 @@ module NutShelf
         @ledger = Ledger.new(db, household_id)
         @recipes = Recipes.new(db, household_id)
         @meals = Meals.new(db, household_id)
+        @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)
         @requests = Requests.new(db, household_id)
         @reservations = Reservations.new(db, household_id)

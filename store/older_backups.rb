@@ -69,7 +69,7 @@ module NutShelf
         5 => ->(tables) { with_records_of_meals(tables) },
         6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } },
         7 => ->(tables) { { "recipe_texts" => [], "dishes" => dishes(tables), **tables } },
-        8 => ->(tables) { { "occasions" => [], "occasion_times" => [], **tables } }
+        8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

@@ -14,7 +14,8 @@ module NutShelf
         "count" => :counts, "food" => :foods, "keeping" => :keeping_rules, "photo" => :place_photos,
         "count_line" => :count_lines, "household" => :households, "meal" => :meals,
         "reservation" => :reservations, "slot" => :meal_slots, "pattern" => :meal_patterns, "span" => :plan_spans,
-        "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times
+        "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times,
+        "dish_photo" => :dish_photos
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
@@ -65,7 +66,7 @@ module NutShelf
 
       private
 
-      def versioned?(kind) = !%w[count count_line keeping photo].include?(kind)
+      def versioned?(kind) = !%w[count count_line keeping photo dish_photo].include?(kind)
 
       def scope(kind) = kind == "household" ? house : rows(TABLES.fetch(kind))
 

@@ -143,6 +143,7 @@ module NutShelf
       # With how many hold something.
       UsedContainer = Core::Value.of(*Container::FIELDS, :in_use)
       Photo = Core::Value.of(:id, :place_id, :media_type, :bytes, :taken_at, :archived_at)
+      DishPhoto = Core::Value.of(:id, :dish_id, :media_type, :bytes, :taken_at, :archived_at)
       CareRule =
         Core::Value.of(
           :id, :title, :lot_id, :place_id, :first_on, :every_days, :every_months, :holds_days, :done_on, :next_on,
@@ -198,7 +199,7 @@ module NutShelf
         meals: Meal, containers: Container, place_photos: Photo, care_rules: CareRule, counts: Count,
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
-        occasions: Occasion, occasion_times: OccasionTime,
+        occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

@@ -8,7 +8,8 @@ module NutShelf
       TABLES = {
         stock: %i[lots movements price_observations reservations],
         plan: %i[
-          recipes recipe_lines recipe_substitutes recipe_texts dishes meals meal_slots meal_patterns plan_spans
+          recipes recipe_lines recipe_substitutes recipe_texts dishes dish_photos
+          meals meal_slots meal_patterns plan_spans
           occasions occasion_times care_rules
         ],
         people: %i[people], counts: %i[counts count_lines],

@@ -38,9 +38,7 @@ module NutShelf
         services.database.within(caller.household_id) do |db|
           photo = Store::House.new(db, caller.household_id).places.photo(id_param) or
             refuse("not_found", "There is no picture of it.", "Take one.")
-          content_type photo.media_type
-          headers "cache-control" => "private, max-age=60", "x-content-type-options" => "nosniff"
-          photo.bytes.to_s
+          picture(photo)
         end
       end
 

@@ -2,6 +2,7 @@
 
 require "base64"
 require_relative "../base"
+require_relative "../../desk/acts/add_dish_photo"
 require_relative "../../desk/acts/archive_recipe"
 require_relative "../../desk/acts/keep_recipe"
 require_relative "../../desk/acts/keep_recipes"
@@ -63,6 +64,18 @@ module NutShelf
           attachment "#{recipe.key}.#{kind}"
           Exchange::Recipes::Out.new(recipe, work.shelf.foods).public_send(kind)
         end
+      end
+
+      post("/:id/photo") { act(Desk::AddDishPhoto, { recipe_id: id_param, **body_as("AddPhoto") }) }
+
+      get("/:id/photo") do
+        id = id_param
+        photo = read_only do |work|
+          dish = work.house.recipes.dish(work.house.recipes.find(id).key)
+          work.house.dish_photos.latest(dish.id)
+        end
+        photo or refuse("not_found", "There is no picture of it.", "Take one.")
+        picture(photo)
       end
 
       post("/:id/like") { act(Desk::LikeDish, { **body_as("LikeDish"), recipe_id: id_param }) }

@@ -35,6 +35,7 @@ module NutShelf
           recipe_id: id,
           current_id: dish.recipe_id,
           lines: lines(recipe),
+          picture: @work.house.dish_photos.stamp(dish.id),
           per_portion: per_portion(recipe),
           versions: versions.map { |number, version| { recipe_id: number, version: version } }
         }

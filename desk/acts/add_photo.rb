@@ -1,21 +1,20 @@
 # frozen_string_literal: true
 
-require "base64"
 require_relative "../act"
 require_relative "../../core/limits"
-require_relative "../../exchange/photo"
+require_relative "../picture"
 require_relative "../refusal"
 
 module NutShelf
   module Desk
-    # A photograph of a place, to be looked at in the shop. What a file says it is counts for nothing; its bytes do.
+    # A photograph of a place, to be looked at in the shop.
     class AddPhoto < Act
       private
 
       # @param input [Hash] :place_id, :content in base64
       def perform(input)
         place = work.place_in_use(house.places.find(input[:place_id]).id)
-        photo = photo(input[:content])
+        photo = Picture.read(input[:content])
         most = Core::Limits::PHOTOS_OF_A_PLACE
         raise Refusal.of(:photos_full, most: most, place: place.name) if house.places.photo_count(place.id) >= most
 
@@ -23,14 +22,6 @@ module NutShelf
         id = house.places.add_photo(place_id: place.id, media_type: photo.media_type, bytes: photo.bytes)
         added.made("photo", id, { place_id: place.id })
         done(added, place_id: place.id)
-      end
-
-      def photo(text)
-        Exchange::Photo.new(Base64.strict_decode64(text))
-      rescue ArgumentError
-        raise Refusal.of(:photo_torn, at: "/content")
-      rescue Exchange::Photo::Unfit => e
-        raise Refusal.of(:photo_unfit, at: "/content", words: e.message)
       end
     end
   end

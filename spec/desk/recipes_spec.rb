@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/pictures"
 require_relative "../../desk/meal_filling"
 require_relative "../../desk/week"
 
@@ -57,6 +58,23 @@ RSpec.describe "Dishes of one's own" do
     expect(offered.size).to eq(before)
     act(:Undo, ines, { act_id: done["act_id"] })
     expect(offered.size).to eq(before - 3)
+  end
+
+  it "keep their picture whichever version is in force, and take no file that is none" do
+    png = Base64.strict_encode64(Pictures.png)
+    first = act(:AddDishPhoto, ines, { recipe_id: chilli, content: png })
+    changed = kept(recipe_id: chilli, name: "Hotter chilli")["recipe_id"]
+    dish_id = inside(ines) { |house| house.recipes.dish(recipe(changed).key).id }
+    pictures = lambda {
+      inside(ines) do |house|
+        [house.dish_photos.count(dish_id), house.dish_photos.latest(dish_id)&.media_type]
+      end
+    }
+    expect(pictures.()).to eq([1, "image/png"])
+    expect { act(:AddDishPhoto, ines, { recipe_id: chilli, content: Base64.strict_encode64("<svg/>") }) }
+      .to raise_error(NutShelf::Desk::Invalid)
+    act(:Undo, ines, { act_id: first["act_id"] })
+    expect(pictures.()).to eq([0, nil])
   end
 
   it "follow each other in versions: what is planned keeps its own, and an undo puts the one before in force" do

@@ -220,6 +220,7 @@ RSpec.describe NutShelf::Desk::Undo do
       end
   }
 
+  told[:AddDishPhoto] = -> { { recipe_id: chilli, content: Base64.strict_encode64(Pictures.png) } }
   told[:AddPhoto] = lambda {
     { place_id: place_id(ines, "cupboard"), content: Base64.strict_encode64(Pictures.png) }
   }

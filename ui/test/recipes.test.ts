@@ -64,6 +64,7 @@ const recipe: Recipe = {
   ],
   per_portion: { cost_minor: 90, kcal: 300, protein_g: 12, estimated: [], unknown: [], allergens: [] },
   versions: [{ recipe_id: 3, version: 1 }],
+  picture: null,
 };
 
 function fields(more: Record<string, string | string[]> = {}): FormData {

@@ -15,3 +15,4 @@ export const thisCouldNot = "This could not be shown.";
 export const tryAgainSentence = "Try again.";
 export const inWhich = "In which unit";
 export const ratherNot = "Rather not";
+export const pictureLargerThan = "The picture is larger than 3 MB. Take a smaller one.";

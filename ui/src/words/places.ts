@@ -92,7 +92,6 @@ export const changeIt = "Change it";
 export const willBoxFit = "Will a box fit?";
 export const checkRemember = "A check to remember";
 export const takeItAway = "Take it away";
-export const pictureLargerThan = "The picture is larger than 3 MB. Take a smaller one.";
 export const aNewPicture = "A new picture";
 export const takePictureLook = "Take a picture, to look at in the shop";
 export const wrongHere = "Wrong here";

@@ -139,3 +139,7 @@ export const mayStandIn = "Another may stand in";
 export const factorOf = (food: string) => `Grams of ${food} for one gram`;
 export const notStandIn = (food: string) => `${food} may not stand in`;
 export const whatStandsIn = (line: string) => `What may stand in for “${line}”`;
+export const pictureOf = (name: string) => `A picture of ${name}`;
+export const looksLike = (name: string) => `What ${name} looks like`;
+export const takePicture = "Take a picture of it";
+export const newPicture = "A new picture";

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type ChangeEvent } from "react";
+import { useState } from "react";
 import { Link } from "wouter";
 import { useGo } from "../../app/address";
 import { placeQuery } from "../../api/queries";
@@ -12,6 +12,7 @@ import { Loaded } from "../../kit/state";
 import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
 import { EditPlace } from "./EditPlace";
+import { TakePicture } from "../../kit/TakePicture";
 import * as say from "../../words/places";
 
 /** One place: its picture, the room left, what stands wrong there, what fits. */
@@ -96,17 +97,8 @@ function Body({
 }
 
 function Photo({ place, stamp }: { place: Place; stamp: number }) {
-  const { act, tell } = useActs();
-  const take = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = "";
-    if (!file) return;
-    if (file.size > 3_000_000) return tell({ text: say.pictureLargerThan });
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    let text = "";
-    for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
-    await act(`/api/places/${place.id}/photo`, { content: btoa(text) }, say.pictureOf(place.name));
-  };
+  const { act } = useActs();
+  const put = (content: string) => act(`/api/places/${place.id}/photo`, { content }, say.pictureOf(place.name));
   return (
     <figure>
       {place.photo && (
@@ -116,16 +108,7 @@ function Photo({ place, stamp }: { place: Place; stamp: number }) {
           className="w-full max-h-[260px] object-cover rounded-xl"
         />
       )}
-      <label className="btn mt-2 cursor-pointer focus-within:outline focus-within:outline-3">
-        {place.photo ? say.aNewPicture : say.takePictureLook}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          className="sr-only"
-          onChange={(event) => void take(event)}
-        />
-      </label>
+      <TakePicture words={place.photo ? say.aNewPicture : say.takePictureLook} onPicture={put} />
     </figure>
   );
 }

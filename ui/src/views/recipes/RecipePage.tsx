@@ -11,6 +11,7 @@ import { Day, Form, Pick, Submit } from "../../kit/form";
 import { Select } from "../../kit/choices";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { TakePicture } from "../../kit/TakePicture";
 import * as say from "../../words/recipes";
 
 /** Lets the number of portions be stepped. */
@@ -49,6 +50,24 @@ function Lines({ recipe }: { recipe: Recipe }) {
 }
 
 /** What one portion comes to, and what is not known of it. */
+function Picture({ recipe }: { recipe: Recipe }) {
+  const { act } = useActs();
+  const put = (content: string) =>
+    act(`/api/recipes/${recipe.recipe_id}/photo`, { content }, say.pictureOf(recipe.name));
+  return (
+    <figure>
+      {recipe.picture !== null && (
+        <img
+          src={`/api/recipes/${recipe.recipe_id}/photo?v=${recipe.picture}`}
+          alt={say.looksLike(recipe.name)}
+          className="w-full max-h-[260px] object-cover rounded-xl"
+        />
+      )}
+      <TakePicture words={recipe.picture === null ? say.takePicture : say.newPicture} onPicture={put} />
+    </figure>
+  );
+}
+
 function OnePortion({ recipe }: { recipe: Recipe }) {
   const money = useMoney();
   const one = recipe.per_portion;
@@ -138,6 +157,7 @@ function Standing({ recipe }: { recipe: Recipe }) {
 function Beside({ recipe }: { recipe: Recipe }) {
   return (
     <div className="grid gap-3 no-print">
+      <Picture recipe={recipe} />
       <OnePortion recipe={recipe} />
       <PutOnDay recipe={recipe} />
       <Likes recipe={recipe} />
