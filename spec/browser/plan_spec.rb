@@ -67,7 +67,7 @@ RSpec.describe "Planning a week", :browser do
     no_leftovers
     enter(who)
     visit "/meals"
-    within(day(1)) { click_button "Fill dinner", exact: false }
+    within(day(1)) { click_button "Fill it: dinner", exact: false }
     expect(page).to have_css(".week-day article", count: 1, wait: 15)
     expect(page).to have_content("Filled 1 meal")
     day(1).click_button("More for", exact: false, match: :first)

@@ -47,7 +47,7 @@ export const usesFoods = (foods: string) => `uses ${foods}`;
 export const alreadyCooked = "already cooked by then";
 export const besideIt = "Another dish beside it";
 export const fillIt = "Fill it";
-export const fillThis = (meal: string, day: string) => `Fill ${meal}, ${day}`;
+export const fillThis = (meal: string, day: string) => `Fill it: ${meal}, ${day}`;
 export const eatOut = "Eat out";
 export const whateverIsLeft = "Whatever is left";
 export const eatOutOn = (meal: string, day: string) => `Eat out: ${meal}, ${day}`;

@@ -75,13 +75,13 @@ export const why: Record<string, string> = {
 export const howMany = (name: string) => `Portions of ${name}`;
 export const byItself = "leave it to the house";
 export const ahead = "made the day before";
-export const makeAhead = (name: string) => `Make ${name} the day before`;
-export const sameDay = (name: string) => `Make ${name} on the day`;
+export const makeAhead = (name: string) => `The day before: ${name}`;
+export const sameDay = (name: string) => `On the day instead: ${name}`;
 export const onTheDay = "On the day instead";
 export const dayBefore = "The day before";
 export const offTheMenu = "Off the menu";
 export const portionsWord = "portions";
-export const takeOff = (name: string) => `Take ${name} off the menu`;
+export const takeOff = (name: string) => `Off the menu: ${name}`;
 export const lacks = (things: string) => `to buy: ${things}`;
 export const allThere = "all of it is there";
 export const gone = (keys: string) => `Not among the dishes any more: ${keys}`;
