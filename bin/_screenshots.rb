@@ -20,7 +20,11 @@ File.write(
   "g;Keller;31.05.2028;5,34\nHaferflocken;2;500 g;Vorrat;30.09.2027;2,98\n" \
   "Eier;10;;Kühlschrank;12.12.2026;3,20\nHagebuttenmus;3;340 g;Speicher;;7,50\n".encode("Windows-1252")
 )
-MEAL = ->(browser) { browser.at_css("a[href^='/meals/']").click }
+MEAL =
+  lambda do |browser|
+    browser.at_css("a[href^='/meals/']").click
+    appear(browser, "main ol")
+  end
 GO_ON =
   lambda do |browser|
     press(browser, "Go on")
@@ -32,7 +36,15 @@ SHOTS = [
   ["meals", "/meals", WIDE],
   ["cook", "/meals", WIDE, MEAL],
   ["audit", "/meals/audit", WIDE],
-  ["dish", "/recipes?find=two-bean", WIDE, ->(browser) { browser.at_css("ul a[href^='/recipes/']").click }],
+  [
+    "dish",
+    "/recipes?find=two-bean",
+    WIDE,
+    lambda do |browser|
+      browser.at_css("ul a[href^='/recipes/']").click
+      appear(browser, "figure")
+    end
+  ],
   ["occasion", "/occasions/1", WIDE],
   ["shop", "/shop", WIDE],
   ["bring-in", "/bring-in", WIDE, ->(browser) { browser.at_css("input[type=file]").select_file(LIST) }],

@@ -24,6 +24,8 @@ module NutShelf
 
       # What takes so long by itself is made on the day before, whatever is said.
       STANDS_OVERNIGHT = 240
+      # Days whose meals are read at once: what comes round every year comes within them.
+      AHEAD = 400
       # So many days ahead it is time to think of it.
       SOON = 21
 
@@ -67,7 +69,10 @@ module NutShelf
       end
 
       # @return [Array<Store::Rows::ListedMeal>] what stands on its day, whoever put it there
-      def standing(row, day) = @work.house.meals.between(day, day).select { |meal| meal.meal == row.meal }
+      def standing(row, day)
+        ahead = (day - @work.today).to_i.between?(0, AHEAD)
+        (ahead ? coming.fetch(day, []) : @work.house.meals.between(day, day)).select { |meal| meal.meal == row.meal }
+      end
 
       # @param row [Store::Rows::Occasion]
       # @return [Date, nil]
@@ -94,6 +99,10 @@ module NutShelf
       end
 
       private
+
+      def coming
+        @coming ||= @work.house.meals.between(@work.today, @work.today + AHEAD).group_by(&:on_date)
+      end
 
       def found(row)
         ids = @work.house.recipes.dishes.to_h { |dish| [dish.key, dish.recipe_id] }

@@ -14,7 +14,7 @@ module NutShelf
       private
 
       # @param input [Hash] :occasion_id (nil: a new one) with :version as it was seen, and FACTS: :dishes as
-      #   [{dish:, servings: decimal text or nil, ahead:}], :ideas as [{text:, dish: or nil}]
+      #   [{dish:, servings: decimal text or nil, ahead:}], :ideas as [{text:, dish: or nil}]; what is not named stays
       def perform(input)
         facts = facts(input)
         return begun(facts) unless input[:occasion_id]
@@ -35,10 +35,17 @@ module NutShelf
         facts = Eating.checked(input.slice(*FACTS), work)
         {
           **facts, name: facts[:name].strip, recurrence: recurrence(facts[:recurrence]),
-                   dishes: facts.fetch(:dishes, []).each_with_index.map { |one, at| dish(one, "/dishes/#{at}") },
-                   ideas: facts.fetch(:ideas, []).each_with_index.map { |one, at| idea(one, "/ideas/#{at}") }
+                   **(facts.key?(:dishes) ? { dishes: dishes(facts[:dishes]) } : {}),
+                   **(facts.key?(:ideas) ? { ideas: ideas(facts[:ideas]) } : {})
         }
       end
+
+      # A dish stands on a menu once.
+      def dishes(list)
+        list.each_with_index.map { |one, at| dish(one, "/dishes/#{at}") }.uniq { |one| one["dish"] }
+      end
+
+      def ideas(list) = list.each_with_index.map { |one, at| idea(one, "/ideas/#{at}") }
 
       def recurrence(said)
         Core::Recurrence.read(said).to_h.compact.transform_keys(&:to_s).then do |facts|

@@ -41,9 +41,10 @@ RSpec.describe NutShelf::Desk::Occasions do
   end
 
   it "leaves to the second dish what the first has not drawn" do
-    keep(dishes: [{ dish: "two-bean-chilli" }, { dish: "two-bean-chilli" }])
+    keep(dishes: [{ dish: "two-bean-chilli" }, { dish: "bulgur-bean-salad" }, { dish: "two-bean-chilli" }])
     put_away(ines, "canned-kidney-beans", "cupboard", count: "1")
     first, second = menu.dishes.map { |one| one.dish.lines.find { |line| line.food_key == "canned-kidney-beans" } }
+    expect(menu.dishes.map { |one| one.recipe.key }).to eq(%w[two-bean-chilli bulgur-bean-salad])
     expect(first.picks).not_to be_empty
     expect(second.picks).to be_empty
   end
@@ -137,6 +138,13 @@ RSpec.describe NutShelf::Desk::Occasions do
       act(:NoteOccasion, ines,
         { occasion_id: id, on: day.iso8601, heads: 4 })
     end.to raise_error(NutShelf::Desk::Error, /still to come/)
+  end
+
+  it "keeps what a change does not name" do
+    id = keep(ideas: [{ text: "Lanterns" }])
+    act(:KeepOccasion, ines, feast.except(:dishes, :eaters).merge(occasion_id: id, name: "A feast"))
+    row = inside(ines) { |house| house.occasions.find(id) }
+    expect([row.name, row.dishes.size, row.ideas.size, row.eaters["guests"].size]).to eq(["A feast", 2, 1, 4])
   end
 
   it "says what was changed by somebody else meanwhile" do
