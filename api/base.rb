@@ -16,6 +16,9 @@ module NutShelf
   module Api
     # What every resource shares: who asks, reading and checking what was sent, answering, errors.
     class Base < Sinatra::Base
+      # Days of a household's life; the database knows no others.
+      YEARS = (1900..2199)
+
       set :show_exceptions, false
       set :raise_errors, false
       set :dump_errors, false
@@ -125,7 +128,10 @@ module NutShelf
 
         def day_param(name)
           text = params[name] or return
-          Date.iso8601(text.to_s)
+          day = Date.iso8601(text.to_s)
+          raise Date::Error unless YEARS.cover?(day.year)
+
+          day
         rescue Date::Error
           refuse(
             "invalid",

@@ -39,4 +39,15 @@ RSpec.describe "The print room", :api do
     get "/api/print/occasions/#{id}/pdf"
     expect(last_response.body).to start_with("%PDF")
   end
+
+  it "takes no day outside a household's life, wherever one is asked for" do
+    %w[plan print/week plan/audit].each do |path|
+      get "/api/#{path}?from=-4712-01-01"
+      expect(last_response.status).to eq(422), path
+    end
+    id = act(:KeepOccasion, ines, { name: "Feast", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner",
+                                    serve_at: "18:00" })["occasion_id"]
+    send_json("/api/occasions/#{id}/note", { on: "-4712-01-01", heads: 3 })
+    expect(last_response.status).to eq(422)
+  end
 end
