@@ -12,6 +12,7 @@ module NutShelf
       # @param input [Hash] :occasion_id, :on, :heads, :notes, :dishes as [{dish:, cooked:, left: decimal text or nil}]
       def perform(input)
         on = Date.iso8601(input[:on])
+        raise Refusal.of(:no_such_occasion_day, at: "/on") if on.year < 1900
         raise Refusal.of(:not_held_yet, at: "/on", day: on) if on > work.today
 
         occasion = house.occasions.find(input[:occasion_id])
