@@ -7,6 +7,7 @@ require_relative "../core/planning/dish"
 require_relative "../core/planning/meal_slot"
 require_relative "../core/value"
 require_relative "plan"
+require_relative "preparations"
 
 module NutShelf
   module Desk
@@ -22,8 +23,6 @@ module NutShelf
       # A menu on a day: who comes, its dishes, keys that no dish is there for any more, when to begin what. Frozen.
       Menu = Core::Value.of(:slot, :dishes, :gone, :schedule, :to_buy)
 
-      # What takes so long by itself is made on the day before, whatever is said.
-      STANDS_OVERNIGHT = 240
       # Days whose meals are read at once: what comes round every year comes within them.
       AHEAD = 400
       # So many days ahead it is time to think of it.
@@ -129,7 +128,7 @@ module NutShelf
         drawn = Core::Dish.plan(recipe, servings: amount.servings, cursor: cursor, on: [slot.on, @work.today].max,
           diet: slot.diet)
         MenuDish.new(recipe_id: id, recipe: recipe, amount: amount, dish: drawn, faults: faults(drawn),
-          ahead: (said["ahead"] && recipe.leftover_days.positive?) || overnight?(recipe))
+          ahead: recipe.leftover_days.positive? && (said["ahead"] == true || overnight?(recipe, slot)))
       end
 
       def amount(said, slot, last)
@@ -145,7 +144,8 @@ module NutShelf
         [*clashes, *dish.doubts]
       end
 
-      def overnight?(recipe) = recipe.total_minutes - recipe.active_minutes > STANDS_OVERNIGHT
+      # What the morning is not early enough for, as every other meal has it; never what does not keep.
+      def overnight?(recipe, slot) = recipe.total_minutes > Preparations::FROM_THE_MORNING.fetch(slot.meal)
 
       # Whole packs of what all dishes lack together.
       def to_buy(dishes)

@@ -56,7 +56,7 @@ module NutShelf
         end
 
         def tasks
-          rows = @one[:schedule][:tasks].map { |task| [clock(task[:begins]), words(task)] }
+          rows = @one[:schedule][:tasks].map { |task| [clock(task[:begins]), "#{words(task)}#{day_of(task)}"] }
           hands = "#{Core::Words.count(@one[:cooks], "cook",
             "cooks")}, #{Core::Words.count(@one[:ovens], "oven", "ovens")}"
           Exchange::Papers::Table.new(
@@ -64,6 +64,8 @@ module NutShelf
             rows: [*rows, [@one[:serve_at], "On the table"]]
           )
         end
+
+        def day_of(task) = task[:begins] > minutes_of(@one[:serve_at]) ? " (the day before)" : ""
 
         def words(task)
           took = task[:begins] - task[:ends]
@@ -81,9 +83,13 @@ module NutShelf
 
         def minutes(count) = Core::Words.count(count, "minute", "minutes")
 
+        def minutes_of(clock)
+          hours, minutes = clock.split(":").map { |text| Integer(text, 10) }
+          (hours * MINUTES) + minutes
+        end
+
         def clock(before)
-          hours, minutes = @one[:serve_at].split(":").map { |text| Integer(text, 10) }
-          left = ((hours * MINUTES) + minutes - before) % DAY
+          left = (minutes_of(@one[:serve_at]) - before) % DAY
           format("%<hours>02d:%<minutes>02d", hours: left / MINUTES, minutes: left % MINUTES)
         end
       end

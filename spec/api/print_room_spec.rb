@@ -33,11 +33,22 @@ RSpec.describe "The print room", :api do
     made = paper("occasions/#{id}")
     begun, last = made["parts"].find { |part| part["heading"].start_with?("What to begin") }["rows"].values_at(0, -1)
     expect(begun.first).to match(/\A23:\d\d\z/)
-    expect(begun.last).to match(/Two-bean chilli: \d+ minutes of work/)
+    expect(begun.last).to match(/Two-bean chilli: \d+ minutes of work \(the day before\)/)
     expect(last).to eq(["00:20", "On the table"])
     expect(made["parts"].last["items"]).to eq(["Lanterns"])
     get "/api/print/occasions/#{id}/pdf"
     expect(last_response.body).to start_with("%PDF")
+  end
+
+  it "takes no guest whose word for what they may not have nobody knows" do
+    guests = ->(word) { { people: [], guests: [{ name: "Bram", excludes: [word] }] } }
+    facts = { name: "Feast", recurrence: { kind: "date", month: 12, day: 5 }, meal: "dinner", serve_at: "18:00" }
+    send_json("/api/occasions", { **facts, eaters: guests.("nutz") })
+    expect(last_response.status).to eq(422)
+    send_json("/api/plan/slots", { on: HouseSupport::TODAY.iso8601, meal: "dinner", eaters: guests.("nutz") })
+    expect(last_response.status).to eq(422)
+    send_json("/api/occasions", { **facts, eaters: guests.("tree-nut") })
+    expect(last_response.status).to eq(200)
   end
 
   it "takes no day outside a household's life, wherever one is asked for" do

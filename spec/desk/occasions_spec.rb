@@ -49,8 +49,21 @@ RSpec.describe NutShelf::Desk::Occasions do
     expect(second.picks).to be_empty
   end
 
-  it "makes on the day before what stands overnight, whatever is said" do
+  it "makes on the day before what the morning is too late for, and never what does not keep" do
+    at_once = inside(ines) { |house| house.recipes.values.values.find { |one| one.leftover_days.zero? } }
+    keep(meal: "breakfast", dishes: [{ dish: "overnight-oats-apple" }, { dish: at_once.key, ahead: true }])
+    expect(menu.schedule.ahead.map(&:key)).to eq(["overnight-oats-apple"])
+    expect(menu.schedule.tasks.map(&:key).uniq).to eq([at_once.key])
+  end
+
+  it "begins on the day what the day is long enough for" do
     keep
+    expect(menu.schedule.ahead).to be_empty
+    expect(menu.schedule.tasks.map(&:key)).to include("overnight-oats-apple")
+  end
+
+  it "makes on the day before what is said to be, where it keeps" do
+    keep(dishes: [{ dish: "two-bean-chilli" }, { dish: "overnight-oats-apple", ahead: true }])
     expect(menu.schedule.ahead.map(&:key)).to eq(["overnight-oats-apple"])
     expect(menu.schedule.tasks.map(&:key).uniq).to eq(["two-bean-chilli"])
   end

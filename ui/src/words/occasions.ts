@@ -111,7 +111,9 @@ export const cooks = "Cooks";
 export const ovens = "Ovens";
 export const whoComes = "Who comes";
 export const guests = "Guests";
-export const guestsHint = "A line each; after a colon what they may not have: “Bram: egg, milk”.";
+export const guestsHint =
+  "A line each; after a colon what they may not have, of celery, crustacean, egg, fish, gluten, lupin, milk, " +
+  "mollusc, mustard, nuts, peanut, sesame, soy, sulphite: “Bram: egg, milk”.";
 export const pocket = "The pocket";
 export const pocketHint = "Ideas, all year round.";
 export const idea = "An idea";
@@ -134,3 +136,24 @@ export const otherwise = "Next time otherwise";
 export const printIt = "Print";
 export const soon = (day: string, days: number, count: number) => `${day}, ${inDays(days)}, ${heads(count)}`;
 export const comesUp = "Comes up";
+
+/** What people call what they may not have, by the house's own words for it; nuts are taken for all of them. */
+export const allergenWords: Record<string, string[]> = {
+  nuts: ["tree-nut", "peanut"],
+  nut: ["tree-nut", "peanut"],
+  "tree nuts": ["tree-nut"],
+  peanuts: ["peanut"],
+  eggs: ["egg"],
+  dairy: ["milk"],
+  lactose: ["milk"],
+  cream: ["milk"],
+  cheese: ["milk"],
+  wheat: ["gluten"],
+  shellfish: ["crustacean", "mollusc"],
+  prawns: ["crustacean"],
+  shrimp: ["crustacean"],
+  mussels: ["mollusc"],
+  soya: ["soy"],
+  sulphites: ["sulphite"],
+};
+export const eveningBefore = "(the day before)";

@@ -1,6 +1,6 @@
 import type { Occasion } from "../../api/types";
 import * as say from "../../words/occasions";
-import { clock } from "./model";
+import { clock, dayBefore } from "./model";
 
 type Task = Occasion["schedule"]["tasks"][number];
 
@@ -43,6 +43,7 @@ export function Schedule({ one }: { one: Occasion }) {
             <b className="tabular-nums">{clock(one.serve_at, task.begins)}</b>
             <span>
               <Line task={task} cooks={one.cooks} />
+              {dayBefore(one.serve_at, task.begins) && <b> {say.eveningBefore}</b>}
             </span>
             <span className="col-start-2 relative h-1.5 mt-1 bg-zinc rounded-chip" aria-hidden="true">
               <span

@@ -1,3 +1,4 @@
+import { allergenWords } from "../../words/occasions";
 import type { KeepOccasion, Occasion, Recurrence } from "../../api/types";
 
 /** Everything of an occasion as it is sent, some of it changed. */
@@ -33,6 +34,12 @@ export function clock(at: string, before: number): string {
   return `${two(Math.floor(left / HOUR))}:${two(left % HOUR)}`;
 }
 
+/** Whether so many minutes before that time of day lie on the day before. */
+export function dayBefore(at: string, before: number): boolean {
+  const [hours = 0, minutes = 0] = at.split(":").map(Number);
+  return before > hours * HOUR + minutes;
+}
+
 export type Guest = NonNullable<NonNullable<Occasion["eaters"]>["guests"]>[number];
 
 /** "Bram: egg, milk" is a guest who may not have egg or milk. */
@@ -46,8 +53,10 @@ export function guestsIn(text: string): Guest[] {
       const excludes = without
         .split(",")
         .map((word) => word.trim().toLowerCase())
-        .filter((word) => word !== "");
-      return excludes.length > 0 ? { name, excludes } : { name };
+        .filter((word) => word !== "")
+        // What nobody knows goes to the house as it is, which refuses it by name.
+        .flatMap((word) => allergenWords[word] ?? [word]) as NonNullable<Guest["excludes"]>;
+      return excludes.length > 0 ? { name, excludes: [...new Set(excludes)] } : { name };
     });
 }
 
