@@ -28,7 +28,10 @@ RSpec.describe "Occasions", :browser do
     fill_in "Put a dish on the menu", with: "two-bean"
     click_button "Two-bean chilli", match: :first
     expect(page).to have_text("for those who come").and have_text("minutes of work")
-    fill_in "Guests", with: "Aunt Fenna\nBram: peanut"
+    fill_in "Guests", with: "Bram: kiwi"
+    within("form[aria-label='Who comes']") { click_button "Save" }
+    expect(page).to have_text("Nobody here knows “kiwi”")
+    fill_in "Guests", with: "Aunt Fenna\nBram: nuts"
     within("form[aria-label='Who comes']") { click_button "Save" }
     expect(page).to have_text("4 people")
     fill_in "An idea", with: "Lanterns"

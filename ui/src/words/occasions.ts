@@ -157,3 +157,21 @@ export const allergenWords: Record<string, string[]> = {
   sulphites: ["sulphite"],
 };
 export const eveningBefore = "(the day before)";
+export const allergens: readonly string[] = [
+  "celery",
+  "crustacean",
+  "egg",
+  "fish",
+  "gluten",
+  "lupin",
+  "milk",
+  "mollusc",
+  "mustard",
+  "peanut",
+  "sesame",
+  "soy",
+  "sulphite",
+  "tree-nut",
+];
+export const unknownWords = (words: string) =>
+  `Nobody here knows “${words}”. Say one of ${allergens.join(", ")}, or mind it yourself. Nothing was saved.`;

@@ -36,11 +36,14 @@ function Served({ dish, onServings }: { dish: Dish; onServings: (servings: strin
 
 function Row({
   dish,
+  planned,
   onServings,
   onAhead,
   onGone,
 }: {
   dish: Dish;
+  /** The meals of the plan draw on the shelf by then: what lacks stands with them. */
+  planned: boolean;
   onServings: (servings: string | null) => unknown;
   onAhead: () => unknown;
   onGone: () => unknown;
@@ -52,13 +55,15 @@ function Row({
         <Served dish={dish} onServings={onServings} />
         {dish.ahead && <span className="text-small text-pea">{say.ahead}</span>}
       </span>
-      <span className="text-small">
-        {dish.missing.length > 0 ? (
-          say.lacks(dish.missing.join("; "))
-        ) : (
-          <span className="text-pea">{say.allThere}</span>
-        )}
-      </span>
+      {!planned && (
+        <span className="text-small">
+          {dish.missing.length > 0 ? (
+            say.lacks(dish.missing.join("; "))
+          ) : (
+            <span className="text-pea">{say.allThere}</span>
+          )}
+        </span>
+      )}
       {dish.faults.map((fault) => (
         <span key={fault} role="alert" className="text-beet text-small">
           {fault}
@@ -107,6 +112,7 @@ export function Menu({ one, onSave }: { one: Occasion; onSave: (changes: Partial
           <Row
             key={dish.dish}
             dish={dish}
+            planned={one.on_plan}
             onServings={(servings) => change(dish.dish, { servings })}
             onAhead={() => change(dish.dish, { ahead: !dish.ahead })}
             onGone={() => onSave({ dishes: one.dishes.filter((other) => other.dish !== dish.dish) })}
@@ -121,21 +127,21 @@ export function Menu({ one, onSave }: { one: Occasion; onSave: (changes: Partial
         />
       </div>
       {one.on !== null && one.menu.length > 0 && (
-        <p className="flex flex-wrap gap-2 items-center mt-3">
+        <div className="flex flex-wrap gap-2 items-center mt-3">
           {one.on_plan ? (
             <>
               <span className="text-pea">{say.onThePlan}</span>
               <Button onClick={() => go(`/meals?from=${one.on}`)}>{say.seeWeek}</Button>
             </>
           ) : (
-            <Button
-              look="main"
-              onClick={() => act(`/api/occasions/${one.id}/hold`, { on: one.on }, say.held(one.name))}
+            <Form
+              label={say.hold(shortDay(one.on))}
+              onSave={() => act(`/api/occasions/${one.id}/hold`, { on: one.on }, say.held(one.name))}
             >
-              {say.hold(shortDay(one.on))}
-            </Button>
+              <Submit>{say.hold(shortDay(one.on))}</Submit>
+            </Form>
           )}
-        </p>
+        </div>
       )}
     </Board>
   );

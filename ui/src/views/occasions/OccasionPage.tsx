@@ -21,10 +21,16 @@ import { facts, guestsIn, guestsText, roundIn } from "./model";
 type Save = (changes: Partial<KeepOccasion>) => Promise<unknown>;
 
 function Comes({ one, onSave }: { one: Occasion; onSave: Save }) {
+  const { tell } = useActs();
   const people = useQuery(peopleQuery).data?.people.filter((person) => person.eats) ?? [];
   const save = (form: FormData) => {
     const sitting = form.getAll("people").map(Number);
     const guests = guestsIn(String(form.get("guests")));
+    const unknown = guests.flatMap((guest) => guest.excludes ?? []).filter((word) => !say.allergens.includes(word));
+    if (unknown.length > 0) {
+      tell({ text: say.unknownWords(unknown.join(", ")) });
+      return false;
+    }
     const all = sitting.length === people.length && guests.length === 0;
     return onSave({ eaters: all ? null : { people: sitting, guests } });
   };
