@@ -4,6 +4,7 @@ require_relative "../act"
 require_relative "../meal_rules"
 require_relative "../occasions"
 require_relative "../refusal"
+require_relative "../seats"
 
 module NutShelf
   module Desk
@@ -24,7 +25,8 @@ module NutShelf
 
         held = entry("hold_occasion", "Put #{@occasion.name} on #{on.strftime("%a %-d %b")}")
         give_way(held, on)
-        table(held, menu, on)
+        # There is as much time for it as it takes.
+        Seats.new(work).put(held, @occasion, on, minutes: menu.schedule.begins.clamp(0, 1440))
         meals = menu.dishes.map { |dish| meal(held, menu, dish, on) }
         done(held, occasion_id: @occasion.id, meal_ids: meals, occasion_time_id: time(held, menu, on))
       end
@@ -41,15 +43,6 @@ module NutShelf
 
           held.alter("meal", house.records.lock("meal", meal.id), { status: "dropped" })
         end
-      end
-
-      # There is as much time for it as it takes.
-      def table(held, menu, on)
-        there = house.meals.slots(on, on).find { |one| one.meal == @occasion.meal }
-        facts = { eaters: @occasion.eaters, note: @occasion.name, minutes: menu.schedule.begins.clamp(0, 1440) }
-        return held.alter("slot", house.records.lock("slot", there.id), facts) if there
-
-        held.make("slot", { on_date: on, meal: @occasion.meal, evening: "home", **facts })
       end
 
       def meal(held, menu, dish, on)

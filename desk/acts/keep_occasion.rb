@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../eating"
 require_relative "../refusal"
+require_relative "../seats"
 require_relative "../../core/occasions/recurrence"
 
 module NutShelf
@@ -23,6 +24,7 @@ module NutShelf
         refuse_stale(occasion, input[:version], { name: occasion.name })
         kept = entry("keep_occasion", "Changed #{facts[:name]}")
         kept.alter("occasion", occasion, facts)
+        Seats.new(work).follow(kept, occasion, house.occasions.find(occasion.id))
         done(kept, occasion_id: occasion.id)
       end
 

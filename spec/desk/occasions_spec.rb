@@ -138,6 +138,21 @@ RSpec.describe NutShelf::Desk::Occasions do
     expect(inside(ines) { |house| house.meals.between(day, day) }).to be_empty
   end
 
+  it "holds the dishes of its day against a guest who is asked later, and forgets them with an undo" do
+    id = keep(dishes: [{ dish: "two-bean-chilli" }])
+    act(:HoldOccasion, ines, { occasion_id: id, on: day.iso8601 })
+    excludes = lambda do
+      at_work(ines) { |work| NutShelf::Desk::Slots.new(work).of(day, "dinner").excludes }
+    end
+    expect(excludes.()).to eq([])
+    eaters = { people: [], guests: [{ name: "Bram", excludes: ["celery"] }] }
+    asked = act(:KeepOccasion, ines, feast(occasion_id: id, version: 1, dishes: [{ dish: "two-bean-chilli" }],
+      eaters: eaters))
+    expect(excludes.()).to eq(["celery"])
+    act(:Undo, ines, { act_id: asked["act_id"] })
+    expect(excludes.()).to eq([])
+  end
+
   it "refuses a day that never comes, a menu without dishes, and what is written down too early" do
     expect do
       keep(recurrence: { kind: "date", month: 2, day: 30 })
