@@ -18,6 +18,8 @@ module NutShelf
       LONGEST = 42
       CARRYING = %w[grains protein vegetables dairy].freeze
       FIRST = 6
+      # Of what was there at first: less is as good as none.
+      HARDLY = 1/20r
 
       # @param work [UnitOfWork]
       # @param days [Integer]
@@ -127,16 +129,23 @@ module NutShelf
 
       # It is there now, and carries a meal.
       def carrying?(key)
-        CARRYING.include?(plan.shelf.foods[key]&.food_group) && !@fresh.include?(key) &&
-          plan.cursor.left(key, @work.today).positive?
+        CARRYING.include?(plan.shelf.foods[key]&.food_group) && !@fresh.include?(key) && at_first(key).positive?
       end
 
+      def at_first(key) = plan.cursor.left(key, @work.today)
+
+      # The first day a meal is short of it, or the last one that still has it where hardly any is left then.
       def gives_out(forecast)
-        forecast.runs_out
-          .select { |key, short| carrying?(key) && short.on > @work.today }
-          .sort_by { |key, short| [short.on, key] }
-          .first(FIRST)
-          .to_h { |key, short| [key, short.on] }
+        days = { **used_up(forecast), **forecast.runs_out.transform_values(&:on) }
+        days.select { |key, on| carrying?(key) && on > @work.today }.sort_by(&:reverse).first(FIRST).to_h
+      end
+
+      def used_up(forecast)
+        left = forecast.after_meals
+        taken = forecast.dishes.values.sort_by(&:on).flat_map do |dish|
+          dish.lines.select { |line| line.picks.any? }.map { |line| [line.food_key, dish.on] }
+        end
+        taken.to_h.select { |key, _| left.left(key, @work.today + @days - 1) <= at_first(key) * HARDLY }
       end
     end
   end

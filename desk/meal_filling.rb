@@ -6,6 +6,7 @@ require_relative "../core/value"
 require_relative "../core/work"
 require_relative "filling"
 require_relative "occasions"
+require_relative "pack_rests"
 require_relative "plan"
 require_relative "race"
 require_relative "refusal"
@@ -79,8 +80,8 @@ module NutShelf
         return [] if open.zero?
 
         shared = Core::Work::Shared.new(key: [:meals, @work.shelf_key, problem.hash], value: problem)
-        found = Race.new(@work.services.work, shared).run(Filling.new(seconds: seconds, moves: moves),
-          cancel: cancel) do |better|
+        filling = Filling.new(seconds: seconds, moves: moves, budget: budget)
+        found = Race.new(@work.services.work, shared).run(filling, cancel: cancel) do |better|
           yield proposed(better.plan), better.cost if block_given?
         end
         proposed(found.plan)
@@ -129,20 +130,26 @@ module NutShelf
           Core::MealProblem.new(
             shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
             slots: entries.map(&:slot), prices: prices, rules: rules, placed: placed, history: history,
-            standing: standing, looks: @plan.looks?, liking: liking,
-            region: @slots.season_region, seasons: @slots.seasons
+            standing: standing, looks: @plan.looks?, likes: likes,
+            region: @slots.season_region, seasons: @slots.seasons, freezer: !@work.freezer.nil?,
+            rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days)
           )
+      end
+
+      # Coins for the days in all; days without shopping have a limit of their own.
+      def budget
+        minor = @slots.budget(@from, @to) unless @dear
+        minor && Rational(minor, 100)
       end
 
       def prices = @dear ? Core::DearPrices.new(@plan.prices, @dear) : @plan.prices
 
       def rules = @dear ? Core::PlanRules.new({ **@slots.rules.to_h, "shelf" => "eat_down" }) : @slots.rules
 
-      # @return [Hash{Integer=>Rational}] of the dishes somebody said something of
-      def liking
-        people = @work.eaters.map(&:id)
+      # @return [Hash{Integer=>Hash}] of the dishes somebody said something of
+      def likes
         said = @work.house.recipes.dishes.reject { |dish| dish.likes.empty? }
-        said.to_h { |dish| [dish.recipe_id, Core::Liking.of(dish.likes, people)] }
+        said.to_h { |dish| [dish.recipe_id, dish.likes] }
       end
 
       # Every meal of the days, those of today that are over left out.

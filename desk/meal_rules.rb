@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/planning/again"
 require_relative "../core/planning/dish"
 require_relative "plan"
 require_relative "refusal"
@@ -62,7 +63,7 @@ module NutShelf
         raise Refusal.of(:leftovers_of_nothing, at: at) unless recipe
         raise Refusal.of(:leftovers_before_cook, at: at, dish: recipe.name, day: cooked_on) if on < cooked_on
 
-        days = recipe.leftover_days
+        days = Core::Again.days(recipe, freezer: !@work.freezer.nil?)
         if days.zero? || on > cooked_on + days
           raise Refusal.of(:leftovers_too_old, at: at, dish: recipe.name, days: Core::Words.days(days))
         end

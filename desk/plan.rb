@@ -3,6 +3,7 @@
 require_relative "../core/buying/missing_list"
 require_relative "../core/forecast/forecast"
 require_relative "../core/buying/price_book"
+require_relative "../core/planning/again"
 require_relative "../core/planning/diet"
 require_relative "../core/planning/proposal"
 require_relative "../core/planning/ranking"
@@ -107,6 +108,18 @@ module NutShelf
 
       # @return [Array<Core::MissingList::Planned>] of today and later
       def coming = planned.reject { |meal| overdue?(meal) }
+
+      # @return [Array<Store::Rows::ListedMeal>] portions of a stack that are to be eaten, first day first
+      def waiting
+        rows.select { |row| row.status == "planned" && row.kind == "kept" && row.on_date >= @work.today }
+      end
+
+      # @param row [Store::Rows::ListedMeal] of leftovers
+      # @return [Boolean] whether they are frozen until then
+      def frozen?(row)
+        cook = rows.find { |one| one.id == row.from_meal_id }
+        cook&.recipe_id && Core::Again.frozen?(recipes.fetch(cook.recipe_id), cook.on_date, row.on_date)
+      end
 
       # @param to [Date]
       # @return [Array(Array<Core::MissingList::Item>, Hash)] what to buy for the meals up to a day, and their dishes
@@ -216,7 +229,7 @@ module NutShelf
           on: row.on_date,
           turn: Slots::ORDER.index(row.meal),
           recipe: recipes.fetch(row.recipe_id),
-          servings: row.servings + later_servings.fetch(row.id, 0r),
+          servings: row.servings + fed_by(row.id).sum(0r, &:servings),
           diet: diet_of(row),
           choices: row.choices
         )
@@ -224,27 +237,25 @@ module NutShelf
 
       # A dish is cooked for everybody who eats of it, also of what is left.
       def diet_of(row)
-        fed = rows.select { |one| one.from_meal_id == row.id && one.status == "planned" }
-        Core::MealSlot.diet([row, *fed].map { |one| slots.of(one.on_date, one.meal) })
+        Core::MealSlot.diet([row, *fed_by(row.id)].map { |one| slots.of(one.on_date, one.meal) })
       end
 
       # Portions of a stack that are to be eaten on a day.
       def portions
-        rows.select do |row|
-          row.status == "planned" && row.kind == "kept" && row.on_date >= @work.today
-        end.filter_map do |row|
+        waiting.filter_map do |row|
           stack = shelf.stacks[row.lot_id] or next
           grams = row.servings * (stack.pack || stack.amount || 0r)
           Core::Use.new(food_key: stack.food_key, on: row.on_date, amount: grams) if grams.positive?
         end
       end
 
-      def later_servings
-        @later_servings ||=
-          rows
-            .select { |row| row.status == "planned" && row.kind == "leftovers" }
-            .group_by(&:from_meal_id)
-            .transform_values { |list| list.sum(0r, &:servings) }
+      # Meals that have what is left of one, however late: what is frozen waits beyond the days that are looked at.
+      def fed_by(id)
+        @fed ||= begin
+          cooks = rows.select { |row| row.status == "planned" && row.kind == "cook" }
+          @work.house.meals.fed_by(cooks.map(&:id)).group_by(&:from_meal_id)
+        end
+        @fed.fetch(id, [])
       end
 
       def rows = @rows ||= @work.house.meals.between(@work.today - HORIZON, @to)

@@ -27,6 +27,16 @@ module NutShelf
       # @return [Core::PlanRules]
       def rules = Core::PlanRules.new(@work.household.settings.fetch("plan_rules", {}))
 
+      # @param from [Date]
+      # @param to [Date]
+      # @return [Integer, nil] minor units that are meant to be spent on the days of these that are not over, nil where
+      #   nobody said
+      def budget(from, to)
+        week = @work.household.settings.fetch("week_budget_minor", 0)
+        days = (to - [from, @work.today].max).to_i + 1
+        week.positive? && days.positive? ? (week * days/7r).round : nil
+      end
+
       # @return [String] where this house stands, as far as seasons go
       def season_region = @work.household.settings.fetch("season_region", Core::SideTables::REGIONS.first)
 

@@ -19,14 +19,29 @@ module NutShelf
       Task = Core::Value.of(:on, :lot_id, :name, :amount, :place, :meal_id, :meal, :hours, :for_on, late: false)
 
       # @return [Array<Task>]
-      def tasks
+      def tasks = [*ingredients, *@plan.waiting.filter_map { |row| portions(row) }]
+
+      private
+
+      def ingredients
         @plan.coming.flat_map do |meal|
           lines = @plan.dish(meal.id).lines.reject { |line| meal.recipe.from_frozen?(food(line.food_key)) }
           lines.flat_map { |line| @plan.picks(line).filter_map { |pick| task(meal, pick) } }
         end
       end
 
-      private
+      # Portions of a dish come out the evening before, whatever they weigh.
+      def portions(row)
+        stack = @plan.shelf.stacks[row.lot_id]
+        return unless stack&.in_freezer && !food(stack.food_key).from_frozen?
+
+        Task.new(
+          on: [row.on_date - 1, @work.today].max, lot_id: stack.id, name: stack.name(food(stack.food_key)),
+          amount: @work.loose_words(stack, row.servings * (stack.pack_amount || 1r)), place: stack.place,
+          meal_id: row.id, meal: row.meal.capitalize, hours: Core::Thaw::A_NIGHT, for_on: row.on_date,
+          late: row.on_date - 1 < @work.today
+        )
+      end
 
       def food(key) = @plan.shelf.foods.fetch(key)
 

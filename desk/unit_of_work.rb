@@ -96,6 +96,9 @@ module NutShelf
       # @return [Hash{Integer=>Core::Place}] those in use
       def places = @places ||= all_places.reject { |_, place| place.gone? }
 
+      # @return [Core::Place, nil] where something can be frozen
+      def freezer = places.each_value.find { |place| place.kind == "freezer" && !place.set_apart? }
+
       # @return [Hash{Integer=>Core::Place}] those that were taken away among them
       def all_places = @all_places ||= house.places.by_id
 

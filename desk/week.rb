@@ -22,7 +22,8 @@ module NutShelf
 
       # Money in minor units: what is to buy in whole packs, what the meals take of stock that would go past, what goes
       # past still, and the share of the meals' worth that comes from the shelf, in whole percent. Frozen.
-      Balance = Core::Value.of(:to_buy, :rescued, :past, :from_shelf, :all_bought)
+      # `budget`: what is meant to be spent on so many days, nil where nobody said.
+      Balance = Core::Value.of(:to_buy, :budget, :rescued, :past, :from_shelf, :all_bought)
 
       # @param work [UnitOfWork]
       # @param from [Date]
@@ -82,7 +83,8 @@ module NutShelf
         share = needed.sum { |key, grams| plan.prices.cost(key, grams).first }
         shelf = dishes.sum(&:value_minor)
         Balance.new(
-          to_buy: to_buy, rescued: rescued, past: turning.sum(&:past_minor), all_bought: shelf + share,
+          to_buy: to_buy, budget: slots.budget(from, to),
+          rescued: rescued, past: turning.sum(&:past_minor), all_bought: shelf + share,
           from_shelf: (shelf + share).zero? ? nil : shelf * 100 / (shelf + share)
         )
       end

@@ -8,7 +8,7 @@ module NutShelf
     # Reads a problem of the meal planner from JSON and writes a plan in the same form; bench/planner/README.md says
     # what stands where.
     module PlannerFile
-      PARAMS = (Core::Planner::Params::FIELDS - [:change_cost]).freeze
+      PARAMS = (Core::Planner::Params::FIELDS - Core::Planner::Params::GIVEN.keys).freeze
 
       module_function
 

@@ -33,7 +33,7 @@ module NutShelf
           .all
       end
 
-      # @param id [Integer] of a cook
+      # @param id [Integer, Array<Integer>] of a cook, or of several
       # @return [Array<Rows::Meal>] meals of its leftovers that are not eaten yet
       # SELECT * FROM meals WHERE household_id = 7 AND from_meal_id = 3 AND status = 'planned'
       def fed_by(id) = rows(:meals).where(from_meal_id: id, status: "planned").order(:on_date, :id).all

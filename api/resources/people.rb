@@ -75,6 +75,7 @@ module NutShelf
             season_region: settings.fetch("season_region", Core::SideTables::REGIONS.first),
             seasons: settings.fetch("seasons", {}),
             shopping_days: settings.fetch("shopping_days", []),
+            week_budget_minor: settings.fetch("week_budget_minor", 0),
             day_order: work.household.day_order,
             currency: work.household.currency,
             currency_fixed: !work.house.packs.no_price?

@@ -40,7 +40,7 @@ module NutShelf
           rest: spread.rest.positive? ? @plan.food_amount(stack.food_key, spread.rest) : nil,
           rest_amount: Core::Decimal.print((spread.rest / stack.grams_per_unit).floor(3)),
           freezes: food.freezes != "no", freeze_note: food.freeze_note,
-          freezer_id: @work.places.values.find { |place| place.kind == "freezer" }&.id
+          freezer_id: @work.freezer&.id
         }
       end
 

@@ -31,7 +31,7 @@ module NutShelf
           texts: recipe.texts.map(&:text),
           choices: row.choices,
           servings: Core::Decimal.print(row.servings),
-          leftover_days: recipe.leftover_days,
+          leftover_days: recipe.leftover_days, later: later(row),
           allergens: dish.allergens(@view.foods),
           not_for: dish.clashes.map { |clash| @view.not_for(clash) }, doubts: dish.doubts,
           lines: dish.lines.map { |line| line(line, dish) }
@@ -39,6 +39,13 @@ module NutShelf
       end
 
       private
+
+      def later(row)
+        @work.house.meals.fed_by(row.id).map do |fed|
+          { on: fed.on_date.iso8601, meal: fed.meal, servings: Core::Decimal.print(fed.servings),
+            frozen: @plan.frozen?(fed) }
+        end
+      end
 
       def steps(dish)
         Core::StepLines.of(dish.recipe.steps, dish.lines, @view.foods).map(&:to_h)

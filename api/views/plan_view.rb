@@ -66,7 +66,7 @@ module NutShelf
       def meal_name(row)
         case row.kind
         when "cook" then @plan.dishes[row.id]&.name(foods) || row.recipe_name
-        when "leftovers" then "#{cooked(row.from_meal_id)}, again"
+        when "leftovers" then "#{cooked(row.from_meal_id)}, #{@plan.frozen?(row) ? "from the freezer" : "again"}"
         when "kept" then @plan.shelf.stacks[row.lot_id]&.then do |stack|
           stack.name(foods.fetch(stack.food_key))
         end || "Portions"

@@ -131,15 +131,26 @@ module NutShelf
         {
           stack_id: stack.id, name: stack.name(food(stack)), place: stack.place, days_left: @plan.days_left(stack),
           amount: @work.part_words(stack, stack.free), past_minor: one.past_minor,
-          past: one.past.positive? ? @view.food_amount(stack.food_key, one.past) : nil,
+          past: one.past.positive? ? @view.food_amount(stack.food_key, one.past) : nil, freeze: freeze(one),
           meals: one.ties.map { |tie| { meal_id: tie.meal.id, on: tie.meal.on.iso8601 } }.uniq
         }
+      end
+
+      # How what no meal takes could be frozen in time, nil where that is no good.
+      def freeze(one)
+        stack = one.stack
+        food = food(stack)
+        freezer = @work.freezer
+        return unless one.past.positive? && freezer && !stack.in_freezer && food.freezes_well?
+
+        { place_id: freezer.id, note: food.freeze_note.to_s,
+          amount: Core::Decimal.print((one.past / stack.grams_per_unit).floor(3)) }
       end
 
       def balance
         sums = @week.balance
         {
-          to_buy_minor: sums.to_buy, rescued_minor: sums.rescued, past_minor: sums.past,
+          to_buy_minor: sums.to_buy, budget_minor: sums.budget, rescued_minor: sums.rescued, past_minor: sums.past,
           from_shelf_percent: sums.from_shelf, all_bought_minor: sums.all_bought
         }
       end

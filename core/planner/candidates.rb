@@ -39,7 +39,7 @@ module NutShelf
         # @param dish [Integer]
         # @return [Integer] money of the meals themselves, whatever they draw
         def meals(dish)
-          @tables.cooking(dish, @slot) + (@later ? @tables.leftovers(dish, @later) : 0)
+          @tables.cooking(dish, @slot) + (@later ? @tables.leftovers(dish, @slot, @later) : 0)
         end
 
         # @return [Integer, nil] where a dish stands in the list

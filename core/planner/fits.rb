@@ -32,8 +32,8 @@ module NutShelf
           @lists[[one.meal, one.max_minutes, one.gear, one.pin, one.only]] ||= look(one).freeze
         end
 
-        # Slots whose leftovers are wanted in a later one, with that one: they must be cooked.
-        # @return [Hash{Integer=>Integer}]
+        # Slots whose leftovers are wanted in later ones, with those: they must be cooked.
+        # @return [Hash{Integer=>Array<Integer>}]
         attr_reader :feeder
 
         # @param slot [Integer]
@@ -44,7 +44,8 @@ module NutShelf
         private
 
         def wanted_later
-          @slots.each_index.filter_map { |at| (from = @slots[at].leftovers_from) && [from, at] }.to_h.freeze
+          later = @slots.each_index.select { |at| @slots[at].leftovers_from }
+          later.group_by { |at| @slots[at].leftovers_from }.freeze
         end
 
         def keeping(slot, later)

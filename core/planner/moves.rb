@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "finishing"
 require_relative "scan"
 
 module NutShelf
@@ -12,6 +13,8 @@ module NutShelf
         WEIGHTS = {
           swap: 40, rotate: 5, one: 15, few: 15, near: 15, sharing: 15, pair: 5, trade: 5
         }.freeze
+        # Where packs are opened, see Finishing.
+        WITH_PACKS = { finish: 15, choose: 8 }.freeze
         KEEP_PARTNER = 0.5
         TRY_PARTNER = 0.2
         NEAR = 6
@@ -28,7 +31,9 @@ module NutShelf
           @scan = scan
           @chance = chance
           @free = free
-          @names = WEIGHTS.flat_map { |name, weight| [name] * weight }.freeze
+          @finishing = Finishing.new(tables, state, scan, chance, free)
+          weights = tables.packs.none? ? WEIGHTS : WEIGHTS.merge(WITH_PACKS)
+          @names = weights.flat_map { |name, weight| [name] * weight }.freeze
         end
 
         # Makes one move, chosen by chance.
@@ -44,13 +49,15 @@ module NutShelf
           when :near then near
           when :sharing then sharing
           when :pair then pair
+          when :finish then finish
+          when :choose then @finishing.choose || one
           else trade
           end
         end
 
         # Fills slots in an order of chance; what is pinned to another one's leftovers after its cook.
         # @param slots [Array<Integer>] open ones
-        # @param partners [Hash{Integer=>Integer}] which later slot each one fed
+        # @param partners [Hash{Integer=>Array<Integer>}] which later slots each one fed
         # @return [Boolean] whether every slot that must be filled is
         def refill(slots, partners = {})
           order = slots.size < 2 ? slots : slots.shuffle(random: @chance)
@@ -71,16 +78,15 @@ module NutShelf
         def must?(slot) = @slots[slot].pin || @slots[slot].leftovers_from || @tables.fits.feeder[slot]
 
         def fill(slot, open, partner)
-          later = wanted_by(slot) || partner_for(slot, open, partner)
-          return if later && @scan.fill_pair(slot, later)
+          later = wanted_by(slot) || partner_for(slot, open, partner&.first)
+          return @scan.fill(slot) unless later && @scan.fill_pair(slot, later)
 
-          @scan.fill(slot)
+          partner&.drop(1)&.each { |fed| @scan.add(slot, fed) if @state.kind[fed] == State::EMPTY }
         end
 
-        # A later slot that must have this one's leftovers.
+        # A later slot that must have this one's leftovers; those after it are added when they are filled.
         def wanted_by(slot)
-          later = @tables.fits.feeder[slot]
-          later if later && @state.kind[later] == State::EMPTY
+          @tables.fits.feeder[slot]&.find { |later| @state.kind[later] == State::EMPTY }
         end
 
         def partner_for(slot, open, partner)
@@ -115,10 +121,7 @@ module NutShelf
             case @state.kind[slot]
             when State::COOK then cleared(slot, partners)
             when State::LEFTOVERS
-              from = @state.from[slot]
-              dish = @state.dish[from]
-              keep_alone(from, dish)
-              [slot]
+              keep_without(@state.from[slot], slot)
             else [slot]
             end
           end
@@ -129,13 +132,28 @@ module NutShelf
           fed = @state.feeds[slot]
           partners[slot] = fed if fed
           @state.clear(slot)
-          fed ? [slot, fed] : [slot]
+          [slot, *fed]
         end
 
-        # The dish stays, cooked for its own meal alone.
-        def keep_alone(slot, dish)
+        # The dish stays, cooked for its own meal and the others that were fed.
+        def keep_without(slot, later)
+          dish = @state.dish[slot]
+          fed = @state.feeds[slot]
           @state.clear(slot)
-          @scan.put_dish(slot, dish)
+          @scan.put_dish(slot, dish, fed.size > 1 ? fed - [later] : nil)
+          [later]
+        end
+
+        # A dish that uses the rest of an opened pack, near in time to what opened it.
+        def finish
+          slot, dish = @finishing.proposal
+          return one unless slot
+
+          partners = {}
+          open = take_out([slot], partners)
+          return false unless @scan.put_dish(slot, dish)
+
+          refill(open - [slot], partners)
         end
 
         def near
@@ -202,7 +220,7 @@ module NutShelf
           return false if cooks.empty?
 
           slot = cooks[@chance.rand(cooks.size)]
-          exchange([slot, @state.feeds[slot], any, any].uniq, [2, 3, 0, 1])
+          exchange([slot, @state.feeds[slot].first, any, any].uniq, [2, 3, 0, 1])
         end
 
         # What stands in these slots goes around; leftovers go with their meal as far as that keeps the rules.
@@ -210,7 +228,7 @@ module NutShelf
           return false if slots.size < 2 || slots.any? { |slot| stays?(slot) }
 
           target = targets(slots, order)
-          meals = slots.flat_map { |slot| [slot, @state.from[slot], @state.feeds[slot]] }.compact.uniq
+          meals = slots.flat_map { |slot| [slot, @state.from[slot], *@state.feeds[slot]] }.compact.uniq
           cooks = meals.select { |slot| @state.kind[slot] == State::COOK }
           return false unless cooks.all? { |slot| free?(slot) || target.key?(slot) }
           return false if misfits(cooks, target) > 1
@@ -228,22 +246,23 @@ module NutShelf
         def misfits(cooks, target)
           where = ->(slot) { target.fetch(slot, slot) }
           standing = cooks.map do |slot|
-            [where.(slot), @state.dish[slot], @state.feeds[slot] && where.(@state.feeds[slot])]
+            [where.(slot), @state.dish[slot], @state.feeds[slot]&.map(&where)]
           end
           cooks.each { |slot| @state.clear(slot) }
-          standing.count { |slot, dish, later| !place(slot, dish, later) }
+          standing.count { |slot, dish, fed| !place(slot, dish, fed) }
         end
 
         def stays?(slot) = @slots[slot].skip || must?(slot) || !free?(slot)
 
         def free?(slot) = (@is_free ||= @free.to_h { |at| [at, true] })[slot]
 
-        def place(slot, dish, later)
-          if later
-            fits = later > slot && open?(later, slot)
-            return true if fits && @scan.put_dish(slot, dish, later)
+        def place(slot, dish, fed)
+          if fed
+            fits = fed.all? { |later| later > slot && open?(later, slot) }
+            return true if fits && @scan.put_dish(slot, dish, fed)
+            return false if @state.kind[slot] == State::COOK
           end
-          @scan.put_dish(slot, dish) && later.nil?
+          @scan.put_dish(slot, dish) && fed.nil?
         end
       end
     end

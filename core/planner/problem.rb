@@ -13,18 +13,31 @@ module NutShelf
       # eats the shelf down, 1 keeps it), `rep_window_days` and `rep_cost` (the same dish within so many days),
       # `protein_cost`, `starch_cost` (the same kind on two days running), `liking_weight` (a coin and eater),
       # `minute_cost`, `leftover_cost` and `leftover_like` (a meal of leftovers), `skip_cost_per_eater` (nothing
-      # planned), `change_cost` (another dish than the one that stands there now). Rational. Frozen.
+      # planned), `change_cost` (another dish than the one that stands there now), `freeze_cost` (a meal of leftovers
+      # that were frozen). `again_most`: later meals one cook may serve. Rational. Frozen.
       Params =
         Value.of(
           :days, :grace_days, :waste_weight, :stock_value, :rep_window_days, :rep_cost, :protein_cost, :starch_cost,
-          :liking_weight, :minute_cost, :leftover_cost, :leftover_like, :skip_cost_per_eater, change_cost: 0r
+          :liking_weight, :minute_cost, :leftover_cost, :leftover_like, :skip_cost_per_eater, change_cost: 0r,
+          freeze_cost: 0r, again_most: 1
         )
 
       # A stack as the planner sees it: base units, the last day it may be eaten (0: the first day), coins a unit.
-      Lot = Value.of(:quantity, :last_good, :unit_cost)
+      # `pack`: base units of a sealed pack of it, nil where nothing is opened or opening changes nothing.
+      Lot = Value.of(:quantity, :last_good, :unit_cost, :pack)
 
-      # `price` in coins a base unit; `lots` in the order they are drawn.
-      Food = Value.of(:price, lots: [].freeze)
+      # `price` in coins a base unit; `lots` in the order they are drawn. `opened_days`: a pack of a lot, once opened,
+      # is good so many days; `shop`: how it is sold, nil where any amount is bought.
+      # `waste_weight`: where losing it counts otherwise than Params says (it can be frozen in time).
+      Food = Value.of(:price, :opened_days, :shop, :waste_weight, lots: [].freeze)
+
+      # A pack in the shop: base units, and the days what is left of it is good, nil where that is longer than the plan:
+      # then the rest is no loss.
+      Shop = Value.of(:pack, :days)
+
+      # What a dish makes besides (broth, cooked grain): base units a serving of a food, good from the next day on for
+      # so many days. It costs nothing, eaten or not.
+      Making = Value.of(:food, :quantity, :days)
 
       # Another food in a line: by its place among the foods, how much of it for one of the first, coins a serving.
       Substitute = Value.of(:food, :ratio, :cost)
@@ -32,10 +45,11 @@ module NutShelf
       # A line of a dish: base units a serving; `omit_cost` in coins a serving where it may be left out, else nil.
       Line = Value.of(:food, :quantity, :omit_cost, substitutes: [].freeze)
 
-      # `liking` 0 to 1; `protein` and `starch`: kinds by name, nil where there is none. `keeps_days`: 0 where it is not
-      # for later. `extra`: coins an eater besides, cooked or again.
-      Dish = Value.of(:minutes, :keeps_days, :liking, :protein, :starch, gear: [].freeze, meals: [].freeze,
-        lines: [].freeze, extra: 0r)
+      # `liking` 0 to 1, `likings` by Slot#table where tables differ; `protein` and `starch`: kinds by name, nil where
+      # there is none. `keeps_days`: 0 where it is not for later; `chilled_days`: how many of these without a freezer,
+      # nil for all. `extra`: coins an eater besides, cooked or again.
+      Dish = Value.of(:minutes, :keeps_days, :chilled_days, :liking, :likings, :protein, :starch, gear: [].freeze,
+        meals: [].freeze, lines: [].freeze, makes: [].freeze, extra: 0r)
 
       # How often some dishes are cooked in every stretch of `days` (from the first day on) costs so many coins, by the
       # times: `costs`, the last for all times beyond. Frozen.
@@ -44,10 +58,10 @@ module NutShelf
       # A meal to fill, in the order of time. `eaters` in servings. `pin`: the dish by its place, whatever minutes and
       # gear say; `leftovers_from`: the slot whose leftovers it must be; `skip`: nothing is wanted; `only`: the dishes
       # that may be cooked for it, `may`: those whose leftovers its eaters may have, nil for all; `now`: the dish that
-      # stands there, where a change costs. Frozen.
+      # stands there, where a change costs; `table`: who sits there, as far as likes go. Frozen.
       Slot =
         Value.of(:day, :meal, :eaters, :max_minutes, :pin, :leftovers_from, :only, :may, :now, gear: [].freeze,
-          skip: false, allow_leftovers: true)
+          skip: false, allow_leftovers: true, table: 0)
 
       # A dish that was cooked before the first day (`day` below 0).
       Cooked = Value.of(:day, :dish)

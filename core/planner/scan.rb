@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "candidates"
+require_relative "feeding"
 require_relative "state"
 
 module NutShelf
@@ -10,6 +11,8 @@ module NutShelf
       # dish drawn by chance, the cheaper the likelier: every cost gets a noise of its own and the lowest sum wins,
       # which is a draw by Gibbs' rule (the Gumbel trick).
       class Scan
+        include Feeding
+
         NOISE = 1024
         FAR = Tables::FAR
 
@@ -21,6 +24,7 @@ module NutShelf
           @state = state
           @chance = chance
           @slots = tables.problem.slots
+          @most = tables.problem.params.again_most
           @lists = {}
           @draws = Draws.new(tables)
           # A shuffled set of even quantiles: every scan starts somewhere else in it.
@@ -75,26 +79,28 @@ module NutShelf
         end
 
         # Puts a dish where it fits, its choices at their cheapest.
+        # @param fed [Array<Integer>, nil] later slots that get leftovers of it
         # @return [Boolean] whether it fits
-        def put_dish(slot, dish, later = nil)
-          list = list(slot, later)
+        def put_dish(slot, dish, fed = nil)
+          list = list(slot, fed&.first)
           place = list.place(dish) or return false
-          put(slot, list, place, later)
-          true
+          put(slot, list, place, fed&.first)
+          fed.nil? || fed.drop(1).all? { |later| add(slot, later) }
         end
 
         # Puts a dish where it fits, its choices as they were made.
         # @param choices [Hash{Integer=>Integer}] line to option
+        # @param fed [Array<Integer>, nil]
         # @return [Boolean] whether it fits, choices and all
-        def put_chosen(slot, dish, choices, later = nil)
-          list = list(slot, later)
+        def put_chosen(slot, dish, choices, fed = nil)
+          list = list(slot, fed&.first)
           place = list.place(dish) or return false
           entry = list.entry(place)
           found = entry.free.map { |_, line, options| option(options, choices.fetch(line, 0)) }
           return false if found.any?(&:nil?)
 
-          put(slot, list, place, later, found)
-          true
+          put(slot, list, place, fed&.first, found)
+          fed.nil? || fed.drop(1).all? { |later| add(slot, later) }
         end
 
         # @return [Integer] money of an entry as the plan stands, FAR as soon as it is no less than the limit
@@ -154,85 +160,9 @@ module NutShelf
           end
         end
 
-        # Of every earlier cook that feeds nobody yet and keeps so long.
-        def leftovers(slot)
-          only = @slots[slot].leftovers_from
-          earlier = only || 0
-          while earlier < slot
-            consider(earlier, slot) if feeds?(earlier, slot)
-            break if only
-
-            earlier += 1
-          end
-        end
-
-        def feeds?(earlier, slot)
-          return false unless @state.kind[earlier] == State::COOK && @state.feeds[earlier].nil?
-
-          dish = @tables.dishes[@state.dish[earlier]]
-          days = @slots[slot].day - @slots[earlier].day
-          may = @slots[slot].may
-          dish.keeps_days > 0 && days <= dish.keeps_days && (may.nil? || may.include?(@state.dish[earlier]))
-        end
-
-        def consider(earlier, slot)
-          dish = @state.dish[earlier]
-          noise = noise((NOISE / 2) + earlier)
-          meal = @tables.leftovers(dish, @slots[slot])
-          least = @tables.least_of(dish, @slots[slot].eaters, @slots[earlier].day)
-          return if meal + least + noise >= @best
-
-          draws, money = enlarged(earlier, slot)
-          was = @state.draws[earlier]
-          cost = meal + noise + money + cooking(earlier) - @state.flat[earlier]
-          at = 0
-          while at < draws.size
-            cost += @state.more(draws[at], draws[at + 1] - was[at + 1])
-            at += 2
-          end
-          return unless cost < @best
-
-          @best = cost
-          @from = earlier
-        end
-
-        # What it draws for both with its choices as they are, and its money without the meals themselves.
-        def enlarged(earlier, slot)
-          servings = @slots[earlier].eaters + @slots[slot].eaters
-          drawn(@state.dish[earlier], servings, @slots[earlier].day, @state.choices[earlier])
-        end
-
-        def cooking(slot) = @tables.cooking(@state.dish[slot], @slots[slot])
-
-        # In the order in which put draws.
-        def drawn(dish, servings, day, choices)
-          at = @tables.at(dish, servings)
-          draws = []
-          fixed = at.fixed
-          place = 0
-          while place < fixed.size
-            draws << @tables.index(fixed[place], day) << fixed[place + 1]
-            place += 2
-          end
-          money = at.money
-          at.free.each_with_index do |options, number|
-            wanted = choices.fetch(at.lines[number], 0)
-            option = options.find { |one| one[0] == wanted }
-            money += option[3]
-            draws << @tables.index(option[1], day) << option[2] if option[1]
-          end
-          [draws, money]
-        end
-
         def settle(slot)
           if @from
-            dish = @state.dish[@from]
-            choices = @state.choices[@from]
-            draws, money = enlarged(@from, slot)
-            from = @from
-            @state.clear(from)
-            money += @tables.cooking(dish, @slots[from]) + @tables.leftovers(dish, @slots[slot])
-            @state.cook(from, dish, draws, money, choices, slot)
+            enlarge(@from, slot)
           elsif @found
             put(slot, list(slot), @found)
           else
@@ -258,7 +188,7 @@ module NutShelf
             choices[line] = options[at]
             draws << options[at + 1] << options[at + 2] if options[at + 1]
           end
-          @state.cook(slot, list.dishes[place], draws, money, choices, later)
+          @state.cook(slot, list.dishes[place], draws, money, choices, later && [later].freeze)
         end
 
         def cheapest(options)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "plain_packs"
 require_relative "problem"
 
 module NutShelf
@@ -22,11 +23,17 @@ module NutShelf
         # @raise [Illegal] naming the slot and the rule
         def cost(plan)
           legal(plan)
-          draws(plan) + repetition(plan) + tags(plan) + meals(plan) + changes(plan) + tallies(plan)
+          draws(plan) + packed(plan) + repetition(plan) + tags(plan) + meals(plan) + changes(plan) + tallies(plan)
         end
 
-        # @return [Hash{Integer=>Array<Rational>}] base units left of each food's lots
-        def left(plan) = drawn(plan).first
+        # @param plan [Array<Meal>]
+        # @return [Rational] coins for what is not there, in whole packs
+        def spent(plan)
+          walked(plan).sum(0r) do |food, packs, wanted, made, days|
+            packs.cost(wanted, made, days)
+            packs.bought * food.price
+          end
+        end
 
         private
 
@@ -43,9 +50,11 @@ module NutShelf
             end
             wanted(slot, meal, index)
           end
-          fed = plan.filter_map(&:from)
-          refuse(fed.first, "it feeds two") if fed.uniq.size < fed.size
+          plan.filter_map(&:from).tally.each { |slot, times| refuse(slot, "it feeds too many") if times > most(slot) }
         end
+
+        # What somebody wants of it counts whatever the most is.
+        def most(slot) = [@params.again_most, slots.count { |one| one.leftovers_from == slot }].max
 
         def wanted(slot, meal, index)
           refuse(index, "it is to be left open") if slot.skip && meal.kind != "skip"
@@ -80,11 +89,73 @@ module NutShelf
           left, cost = drawn(plan)
           last = @params.days - 1 + @params.grace_days
           @problem.foods.each_with_index do |food, key|
+            next if packs.include?(key)
+
+            weight = food.waste_weight || @params.waste_weight
             food.lots.each_with_index do |lot, index|
-              cost += @params.waste_weight * lot.unit_cost * left[key][index] if lot.last_good <= last
+              cost += weight * lot.unit_cost * left[key][index] if lot.last_good <= last
             end
           end
           cost
+        end
+
+        # Foods it matters for how they are packed, or that a dish makes.
+        def packs
+          @packs ||= begin
+            made = @problem.dishes.flat_map(&:makes).map(&:food)
+            @problem.foods.each_index.select do |key|
+              food = @problem.foods[key]
+              food.shop&.days || food.lots.any?(&:pack) || made.include?(key)
+            end
+          end
+        end
+
+        def packed(plan)
+          walked(plan, packs).sum(0r) { |_, one, wanted, made, days| one.cost(wanted, made, days) }
+        end
+
+        # Foods with what is wanted of each by day, and what dishes make of it.
+        def walked(plan, keys = @problem.foods.each_index)
+          wanted = by_day
+          made = by_day
+          eat(plan) { |food, amount, day| wanted[food][day] += amount }
+          make(plan) { |one, amount, day| made[one.food][day] += amount }
+          makes = @problem.dishes.flat_map(&:makes).group_by(&:food)
+          keys.map do |key|
+            food = @problem.foods[key]
+            [food, PlainPacks.new(food, @params), wanted[key], made[key], makes.fetch(key, []).map(&:days).min || 0]
+          end
+        end
+
+        # @yield [Making, base units, day] of every cook
+        def make(plan)
+          plan.each_with_index do |meal, index|
+            next unless meal.kind == "cook"
+
+            dish(meal).makes.each { |one| yield(one, one.quantity * servings(plan, index), slots[index].day) }
+          end
+        end
+
+        def by_day = Hash.new { |all, key| all[key] = Hash.new(0r) }
+
+        # @yield [food, base units, day] for every line of every cook
+        def eat(plan)
+          plan.each_with_index do |meal, index|
+            next unless meal.kind == "cook"
+
+            dish(meal).lines.each_with_index do |line, at|
+              option = meal.choices.fetch(at, 0)
+              next if option == -1
+
+              other = option.zero? ? nil : line.substitutes.fetch(option - 1)
+              amount = line.quantity * (other ? other.ratio : 1) * servings(plan, index)
+              yield(other ? other.food : line.food, amount, slots[index].day)
+            end
+          end
+        end
+
+        def servings(plan, index)
+          slots[index].eaters + plan.each_index.sum { |at| plan[at].from == index ? slots[at].eaters : 0 }
         end
 
         def drawn(plan)
@@ -93,7 +164,7 @@ module NutShelf
           plan.each_with_index do |meal, index|
             next unless meal.kind == "cook"
 
-            servings = slots[index].eaters + plan.each_index.sum { |at| plan[at].from == index ? slots[at].eaters : 0 }
+            servings = servings(plan, index)
             dish(meal).lines.each_with_index do |line, at|
               cost += line(line, meal.choices.fetch(at, 0), servings, slots[index].day, left)
             end
@@ -110,6 +181,8 @@ module NutShelf
         end
 
         def take(key, wanted, day, left)
+          return 0r if packs.include?(key)
+
           food = @problem.foods.fetch(key)
           cost = 0r
           order = food.lots.each_index.sort_by { |index| [food.lots[index].last_good, index] }
@@ -154,11 +227,15 @@ module NutShelf
             when "cook" then (@params.minute_cost * dish(meal).minutes) - liked(dish(meal), slot)
             when "leftovers"
               again = dish(plan.fetch(meal.from))
-              liked = @params.leftover_like * @params.liking_weight * again.liking
-              @params.leftover_cost - ((liked - again.extra) * slot.eaters)
+              liked = @params.leftover_like * @params.liking_weight * liking(again, slot)
+              @params.leftover_cost - ((liked - again.extra) * slot.eaters) + frozen(again, slots[meal.from], slot)
             else slot.skip ? 0r : @params.skip_cost_per_eater * slot.eaters
             end
           end
+        end
+
+        def frozen(dish, cook, slot)
+          dish.chilled_days && slot.day - cook.day > dish.chilled_days ? @params.freeze_cost : 0r
         end
 
         def changes(plan)
@@ -180,7 +257,9 @@ module NutShelf
           end
         end
 
-        def liked(dish, slot) = ((@params.liking_weight * dish.liking) - dish.extra) * slot.eaters
+        def liked(dish, slot) = ((@params.liking_weight * liking(dish, slot)) - dish.extra) * slot.eaters
+
+        def liking(dish, slot) = dish.likings ? dish.likings.fetch(slot.table) : dish.liking
       end
     end
   end

@@ -85,7 +85,8 @@ module NutShelf
         private
 
         def stand(from)
-          fed = from.select { |meal| meal.kind == "leftovers" }.to_h { |meal| [meal.from, meal.slot] }
+          fed = from.select { |meal| meal.kind == "leftovers" }.group_by(&:from)
+          fed = fed.transform_values { |meals| meals.map(&:slot) }
           cooks = from.select { |meal| meal.kind == "cook" }
           cooks.each do |meal|
             @problem.slots[meal.slot].then do |slot|
@@ -96,9 +97,11 @@ module NutShelf
         end
 
         # Choices it would not make itself it does not know; then the cheapest.
-        def put(meal, later)
-          @scan.put_chosen(meal.slot, meal.dish, meal.choices, later) || @scan.put_dish(meal.slot, meal.dish, later) ||
-            @scan.put_dish(meal.slot, meal.dish)
+        def put(meal, fed)
+          [
+            -> { @scan.put_chosen(meal.slot, meal.dish, meal.choices, fed) },
+            -> { @scan.put_dish(meal.slot, meal.dish, fed) }, -> { @scan.put_dish(meal.slot, meal.dish) }
+          ].find { |way| way.call || @state.kind[meal.slot] == State::COOK }
         end
 
         # What was left open on purpose stays so to begin with.

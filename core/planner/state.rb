@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "opened_packs"
+require_relative "repetition"
 require_relative "tables"
 
 module NutShelf
@@ -9,6 +11,8 @@ module NutShelf
       # next unit of it costs, which dish stands where. Arrays all of it, so that a move that does not pay is taken back
       # by copying them.
       class State
+        include Repetition
+
         EMPTY = 0
         COOK = 1
         LEFTOVERS = 2
@@ -16,7 +20,7 @@ module NutShelf
         # Tables::FAR at hand: further than any food is drawn.
         FAR = Tables::FAR
 
-        attr_reader :total, :kind, :dish, :feeds, :from, :draws, :choices, :slope, :slack, :cooked_on, :flat
+        attr_reader :kind, :dish, :feeds, :from, :draws, :choices, :slope, :slack, :cooked_on, :flat
 
         # @param tables [Tables]
         def initialize(tables)
@@ -34,17 +38,28 @@ module NutShelf
           @flat = Array.new(size, 0)
           @tags = Array.new(tables.tag_count * @days, 0)
           @counts = Array.new(tables.tallies.size, 0)
+          @opened = OpenedPacks.new(tables)
           @cooked_on = Array.new(tables.dishes.size) { [].freeze }
           tables.problem.history.each { |one| @cooked_on[one.dish] = [*@cooked_on[one.dish], one.day].sort.freeze }
           @total = tables.lost + repeated_before + tables.skip_cost.sum + tables.tallies.begun
         end
+
+        # @return [Integer] money, what packs change among it
+        def total
+          @opened.settle(@value_drawn, @value_begun)
+          @total + @opened.total
+        end
+
+        # @return [OpenedPacks] what packs change
+        def packs = @opened.tap { |opened| opened.settle(@value_drawn, @value_begun) }
 
         # Becomes the same as another one of the same problem.
         # @param other [State]
         def become(other)
           mine = arrays
           other.arrays.each_with_index { |array, index| mine[index][0, array.size] = array }
-          @total = other.total
+          @total = other.bare
+          @opened.become(other.packs) unless @tables.packs.none?
         end
 
         # What it costs to want so much more of a food in a bucket.
@@ -55,29 +70,13 @@ module NutShelf
           quantity <= @slack[index] ? quantity * @slope[index] : walk(index, quantity)
         end
 
-        # @param dish [Integer]
-        # @param day [Integer]
-        # @return [Integer] money: the same dish within the window, the same kind on the day before or after
-        def again(dish, day)
-          cost = @tables.tallies.more(@counts, dish, day)
-          days = @cooked_on[dish]
-          cost += windows(days, day) * @tables.rep_cost unless days.empty?
-          tags = @tables.tags_of[dish]
-          index = 0
-          while index < tags.size
-            cost += tag(tags[index], day)
-            index += 1
-          end
-          cost
-        end
-
         # Puts a dish into a slot.
         # @param slot [Integer]
         # @param dish [Integer]
         # @param draws [Array<Integer>] index and thousandths, in turn
         # @param money [Integer] of everything else
         # @param choices [Hash{Integer=>Integer}] line to option
-        # @param feeds [Integer, nil] the later slot it cooks for as well
+        # @param feeds [Array<Integer>, nil] the later slots it cooks for as well
         def cook(slot, dish, draws, money, choices, feeds = nil)
           day = @slots[slot].day
           @total += money + again(dish, day) - @tables.skip_cost[slot]
@@ -87,19 +86,20 @@ module NutShelf
           @choices[slot] = choices
           want(draws, 1)
           @draws[slot] = draws
+          @feeds[slot] = feeds
           mark(dish, day, 1)
+          pack(slot, 1) unless @tables.packs.none?
           @cooked_on[dish] = [*@cooked_on[dish], day].sort.freeze
-          feed(slot, feeds) if feeds
+          feeds&.each { |fed| feed(slot, fed) }
         end
 
-        # Takes out what fills a slot; what it cooked for another one leaves that slot open.
+        # Takes out what fills a slot; what it cooked for others leaves those slots open.
         # @param slot [Integer] of a cook
         def clear(slot)
-          if (fed = @feeds[slot])
+          pack(slot, -1) unless @tables.packs.none?
+          if (feeds = @feeds[slot])
             @feeds[slot] = nil
-            @from[fed] = nil
-            @kind[fed] = EMPTY
-            @total += @tables.skip_cost[fed]
+            feeds.each { |fed| unfeed(fed) }
           end
           dish = @dish[slot]
           day = @slots[slot].day
@@ -115,6 +115,9 @@ module NutShelf
         end
 
         protected
+
+        # Money without what packs change.
+        def bare = @total
 
         def arrays
           [@wanted, @drawn, @slope, @slack, @push, @piece, @value_begun, @value_drawn, @kind, @dish, @feeds, @from,
@@ -139,10 +142,21 @@ module NutShelf
         end
 
         def feed(slot, fed)
-          @feeds[slot] = fed
           @from[fed] = slot
           @kind[fed] = LEFTOVERS
           @total -= @tables.skip_cost[fed]
+        end
+
+        def unfeed(fed)
+          @from[fed] = nil
+          @kind[fed] = EMPTY
+          @total += @tables.skip_cost[fed]
+        end
+
+        def pack(slot, sign)
+          servings = @slots[slot].eaters
+          @feeds[slot]&.each { |fed| servings += @slots[fed].eaters }
+          @opened.cook(@dish[slot], @slots[slot].day, @draws[slot], servings, sign)
         end
 
         def want(draws, sign)
@@ -249,50 +263,6 @@ module NutShelf
             index += 1
           end
           cost
-        end
-
-        # How many windows that hold this day hold the dish already.
-        def windows(days, day)
-          width = @tables.window
-          earlier = day - width
-          later = day + width
-          index = 0
-          while index < days.size
-            other = days[index]
-            return width if other == day
-
-            if other < day
-              earlier = other if other > earlier
-            elsif other < later
-              later = other
-            end
-            index += 1
-          end
-          bare = [later - width, day].min - [earlier, day - width].max
-          bare > 0 ? width - bare : width
-        end
-
-        def tag(tag, day)
-          base = tag * @days
-          return 0 if @tags[base + day] > 0
-
-          near = 0
-          near += 1 if day > 0 && @tags[base + day - 1] > 0
-          near += 1 if day + 1 < @days && @tags[base + day + 1] > 0
-          near * @tables.tag_cost[tag]
-        end
-
-        def mark(dish, day, sign)
-          @tables.tallies.count(@counts, dish, day, sign)
-          @tables.tags_of[dish].each { |tag| @tags[(tag * @days) + day] += sign }
-        end
-
-        def repeated_before
-          width = @tables.window
-          times = @cooked_on.sum do |days|
-            ((1 - width)..-1).sum { |start| [days.count { |day| day >= start && day < start + width } - 1, 0].max }
-          end
-          times * @tables.rep_cost
         end
       end
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "fits"
+require_relative "packs"
 require_relative "problem"
 require_relative "tallies"
 
@@ -21,7 +22,8 @@ module NutShelf
         FAR = 1 << 60
 
         attr_reader :problem, :days, :first, :last, :start, :food_of, :corners, :values, :slopes, :lost, :window,
-          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :fits, :tallies
+          :rep_cost, :tag_cost, :tags_of, :tag_count, :skip_cost, :dishes, :fits, :tallies,
+          :packs, :lost_of
 
         # @param problem [Problem]
         def initialize(problem)
@@ -32,6 +34,7 @@ module NutShelf
           @rep_cost = money(@params.rep_cost)
           @change_cost = money(@params.change_cost)
           @skip_cost = problem.slots.map { |slot| slot.skip ? 0 : left_open(slot) }
+          @packs = Packs.new(problem, ->(coins) { (coins * SLOPE).round })
           stock
           tags
           likes
@@ -69,12 +72,20 @@ module NutShelf
         # @return [Integer] money
         def cooking(dish, slot)
           changed = slot.now && slot.now != dish ? @change_cost : 0
-          @minutes[dish] + @tallies.least[dish] - (@liked[dish] * slot.eaters).round + changed
+          @minutes[dish] + @tallies.least[dish] - (@liked[slot.table][dish] * slot.eaters).round + changed
         end
 
+        # @param cook [Slot] when it was cooked
         # @return [Integer] money of a meal of leftovers
-        def leftovers(dish, slot)
-          @leftover_cost - (@liked_again[dish] * slot.eaters).round + (slot.now ? @change_cost : 0)
+        def leftovers(dish, cook, slot)
+          frozen = (chilled = @chilled[dish]) && slot.day - cook.day > chilled ? @freeze_cost : 0
+          @leftover_cost - (@liked_again[slot.table][dish] * slot.eaters).round + (slot.now ? @change_cost : 0) + frozen
+        end
+
+        # @param fed [Array<Integer>, nil] later slots
+        # @return [Integer] money of these meals of leftovers
+        def leftovers_of(dish, cook, fed)
+          fed.nil? ? 0 : fed.sum { |later| leftovers(dish, cook, @problem.slots[later]) }
         end
 
         # What so much of a food costs at the least on a day: the best lots first, as if nobody else wanted them.
@@ -120,17 +131,18 @@ module NutShelf
           @best = []
           @lots = []
           @lost = 0
+          @lost_of = Array.new(@problem.foods.size, 0)
           @price = @problem.foods.map { |food| (food.price * SLOPE).round }
           @problem.foods.each_with_index { |food, key| lay(food, key) }
         end
 
         def lay(food, key)
           last_day = @params.days - 1 + @params.grace_days
-          @lots[key] = lots = food.lots.map { |lot| laid(lot, last_day) }
-          @lost += lots.sum { |lot| lot[3] * lot[1] }
-          return if lots.none? { |lot| lot[0] >= 0 }
+          @lots[key] = lots = food.lots.map { |lot| laid(lot, last_day, food.waste_weight || @params.waste_weight) }
+          @lost += @lost_of[key] = lots.sum { |lot| lot[3] * lot[1] }
+          return if lots.none? { |lot| lot[0] >= 0 } && @packs.number[key].nil?
 
-          buckets = [*lots.map { |lot| [lot[0], @days - 1].min }.select { |day| day >= 0 }, @days - 1].uniq.sort
+          buckets = buckets(lots)
           @first[key] = @start.size
           buckets.each do |day|
             @start << lots.sum { |lot| lot[0] < day ? lot[1] : 0 }
@@ -142,9 +154,13 @@ module NutShelf
           line(key, lots)
         end
 
+        def buckets(lots)
+          [*lots.map { |lot| [lot[0], @days - 1].min }.select { |day| day >= 0 }, @days - 1].uniq.sort
+        end
+
         # Last good day, thousandths, money for using a thousandth, money for losing it.
-        def laid(lot, last_day)
-          lost = lot.last_good <= last_day ? (@params.waste_weight * lot.unit_cost * SLOPE).round : 0
+        def laid(lot, last_day, weight)
+          lost = lot.last_good <= last_day ? (weight * lot.unit_cost * SLOPE).round : 0
           used = (@params.stock_value * lot.unit_cost * SLOPE).round
           [lot.last_good, (lot.quantity * QUANTITY).round, used - lost, lost]
         end
@@ -196,11 +212,20 @@ module NutShelf
         # Money of a dish's minutes, and of a serving's liking.
         def likes
           @minutes = @problem.dishes.map { |dish| money(@params.minute_cost * dish.minutes) }
-          liked = @problem.dishes.map { |dish| @params.liking_weight * dish.liking }
-          extra = @problem.dishes.map(&:extra)
-          @liked = liked.zip(extra).map { |one, more| whole((one - more) * MONEY) }
-          @liked_again = liked.zip(extra).map { |one, more| whole(((one * @params.leftover_like) - more) * MONEY) }
+          tables = (0..@problem.slots.map(&:table).max.to_i)
+          @liked = tables.map { |table| liked(table, 1) }.freeze
+          @liked_again = tables.map { |table| liked(table, @params.leftover_like) }.freeze
           @leftover_cost = money(@params.leftover_cost)
+          @freeze_cost = money(@params.freeze_cost)
+          @chilled = @problem.dishes.map(&:chilled_days)
+        end
+
+        # Money of a serving's liking at a table, less what it costs besides.
+        def liked(table, share)
+          @problem.dishes.map do |dish|
+            liking = dish.likings ? dish.likings[table] : dish.liking
+            whole(((@params.liking_weight * liking * share) - dish.extra) * MONEY)
+          end.freeze
         end
 
         def reckon(dish, servings)

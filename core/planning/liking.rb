@@ -11,7 +11,7 @@ module NutShelf
       module_function
 
       # @param likes [Hash{String=>String}] person's id to a word of WORDS
-      # @param people [Array<Integer>] who eats here
+      # @param people [Array<Integer, nil>] who sits there; nil: a guest, who says nothing
       # @return [Rational]
       def of(likes, people)
         return SAME if people.empty? || likes.empty?

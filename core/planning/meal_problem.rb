@@ -5,8 +5,10 @@ require_relative "../planner/problem"
 require_relative "../quantity/conversion"
 require_relative "../rotation/shelf"
 require_relative "../value"
+require_relative "again"
 require_relative "meal_slot"
 require_relative "meal_wishes"
+require_relative "pack_plan"
 require_relative "plan_rules"
 
 module NutShelf
@@ -24,6 +26,8 @@ module NutShelf
       OTHER_FOOD = 5/100r
       LEFT_OUT = 5/100r
       MINOR = 100r
+      # What can be frozen in time is not lost, but it is work and takes room: it counts for so much of what is lost.
+      FROZEN = 1/2r
       # Days ahead for what has no date.
       FAR = 10_000
 
@@ -36,12 +40,14 @@ module NutShelf
       # @param history [Array<Array(Date, Integer)>] what was cooked before the first day, by recipe
       # @param standing [Hash{Integer=>Integer}] slot to the dish that may change and better does not
       # @param looks [Boolean] whether what must be looked at first may be planned
-      # @param liking [Hash{Integer=>Rational}] how much the household likes a dish, see Liking
+      # @param likes [Hash{Integer=>Hash{String=>String}}] dish to what people said of it, see Liking
       # @param region [String, nil] see MealWishes
       # @param seasons [Hash{String=>Array<Integer>}] see MealWishes
+      # @param freezer [Boolean] whether what is left of a dish can be frozen
+      # @param rests [#call] see PackPlan
       def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
-                     looks: true, liking: {}, region: nil, seasons: {})
-        @liking = liking
+                     looks: true, likes: {}, region: nil, seasons: {}, freezer: false, rests: ->(_) {})
+        @likes = likes
         @region = region
         @seasons = seasons
         @shelf = shelf
@@ -54,6 +60,8 @@ module NutShelf
         @standing = standing
         @strict = slots.any?(&:strict?)
         @looks = looks && !@strict
+        @freezer = freezer
+        @rests = rests
         @from = slots.first&.on || shelf.today
         @tables = slots.map(&:excludes).uniq
         lay_dishes
@@ -107,11 +115,23 @@ module NutShelf
           recipe_id: id, excludes: excludes, lines: lines.map { |one| one.slice(:named, :foods) }.freeze,
           holds: foods.flat_map { |key| food(key).allergens }.uniq,
           dish: Planner::Dish.new(
-            minutes: recipe.active_minutes, meals: MEALS, keeps_days: recipe.leftover_days, liking: @liking.fetch(id, Liking::SAME),
+            minutes: recipe.active_minutes, meals: MEALS, liking: Liking::SAME, likings: likings(id),
+            keeps_days: Again.days(recipe, freezer: @freezer), chilled_days: recipe.leftover_days,
             protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze
           ).then { |dish| dish.with(extra: wishes.extra(needed(dish))) }
         )
       end
+
+      # @return [Array<Rational>, nil] by table, nil where nobody said anything
+      def likings(id)
+        said = @likes.fetch(id, {})
+        company.map { |people| Liking.of(said, people) }.freeze unless said.empty?
+      end
+
+      # Who sits together, each company once.
+      def company = @company ||= @slots.map { |slot| sitting(slot) }.uniq
+
+      def sitting(slot) = slot.eaters.map(&:id)
 
       def wishes
         @wishes ||= MealWishes.new(
@@ -177,22 +197,27 @@ module NutShelf
       def foods
         @keys.keys.map do |key|
           price = @shelf.free?(key) ? 0r : @prices.cost(key, 1000r).first / (1000 * MINOR)
-          Planner::Food.new(price: price, lots: lots(key))
+          packing = packs.of(key)
+          Planner::Food.new(price: price, opened_days: packing.opened_days, shop: packing.shop,
+            waste_weight: (@rules.of("waste") * FROZEN if @freezer && food(key).freezes_well?),
+            lots: lots(key, packing.opened_days))
         end.freeze
       end
 
-      def lots(key)
-        @shelf.of(key, strict: @strict).filter_map { |stack| lot(stack) }.sort_by(&:last_good).freeze
+      def packs = @packs ||= PackPlan.new(@shelf, days, strict: @strict, rests: @rests)
+
+      def lots(key, opened_days)
+        @shelf.of(key, strict: @strict).filter_map { |stack| lot(stack, opened_days) }.sort_by(&:last_good).freeze
       end
 
-      def lot(stack)
+      def lot(stack, opened_days)
         return unless stack.amount.positive? && stack.eligible?(@from, allow_look: @looks, strict: @strict)
 
         last = [stack.until_on(strict: @strict), (stack.look_until if @looks)].compact.max
         last = [last, stack.safety_until].compact.min
         Planner::Lot.new(
           quantity: stack.amount, last_good: last ? (last - @from).to_i : FAR,
-          unit_cost: stack.minor_per_gram / MINOR
+          unit_cost: stack.minor_per_gram / MINOR, pack: opened_days && PackPlan.sealed(stack)
         )
       end
 
@@ -201,7 +226,8 @@ module NutShelf
         Planner::Slot.new(
           day: (slot.on - @from).to_i, meal: slot.meal, eaters: slot.servings, max_minutes: FAR,
           skip: skip?(stays, slot), pin: pin(stays, slot),
-          leftovers_from: stays&.from, only: only(slot), may: may(slot), now: standing(at, slot)
+          leftovers_from: stays&.from, only: only(slot, stays), may: may(slot), now: standing(at, slot),
+          table: company.index(sitting(slot))
         )
       end
 
@@ -220,9 +246,8 @@ module NutShelf
         @dishes.index { |laid| laid.recipe_id == recipe_id && laid.excludes == slot.excludes }
       end
 
-      def only(slot)
-        stays = @placed.values.find { |one| one.recipe_id && @slots[one.slot].equal?(slot) }
-        return [pin(stays, slot)].compact if stays
+      def only(slot, stays)
+        return [pin(stays, slot)].compact if stays&.recipe_id
 
         @dishes.each_index.select do |at|
           laid = @dishes[at]

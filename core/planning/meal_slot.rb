@@ -6,8 +6,8 @@ require_relative "../value"
 module NutShelf
   module Core
     # Somebody at a meal: how much they eat of a usual portion, whether they go by the date, what they may not have.
-    # Frozen.
-    Eater = Value.of(:name, portion: 1r, strict: false, excludes: [].freeze)
+    # `id`: of a person of the house, nil of a guest. Frozen.
+    Eater = Value.of(:name, :id, portion: 1r, strict: false, excludes: [].freeze)
 
     # What a meal of a day is like: who eats, the minutes free before it and in the morning (nil: no matter), what kind
     # of evening, what is at hand (nil: everything). `said_by`: "day", the name of a pattern, or nil where nobody said
@@ -124,7 +124,10 @@ module NutShelf
       end
 
       def eater(person)
-        Eater.new(name: person.name, portion: person.portion_factor, strict: person.strict, excludes: person.excludes)
+        Eater.new(
+          id: person.id, name: person.name, portion: person.portion_factor, strict: person.strict,
+          excludes: person.excludes
+        )
       end
 
       def guest(said)

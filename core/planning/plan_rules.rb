@@ -90,7 +90,7 @@ module NutShelf
           days: days, grace_days: 3, waste_weight: of("waste"), stock_value: of("shelf"), rep_window_days: 7,
           rep_cost: of("same_dish") / 2, protein_cost: of("same_main"), starch_cost: of("same_main") / 2,
           liking_weight: of("likes"), minute_cost: of("minutes"), leftover_cost: of("leftovers"), leftover_like: 7/10r,
-          skip_cost_per_eater: 9r, change_cost: 3/10r
+          skip_cost_per_eater: 9r, change_cost: 3/10r, freeze_cost: 3/10r, again_most: 3
         )
       end
     end

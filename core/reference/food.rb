@@ -68,6 +68,9 @@ module NutShelf
         # @return [Boolean] whether it is in season that month, where it has one and is sold fresh
         def in_season?(region, month) = season.empty? || season.fetch(region, [month]).include?(month)
 
+        # @return [Boolean] whether what nobody will eat in time is worth freezing: fresh food that freezes as it is
+        def freezes_well? = freezes == "yes" && aisle != "Frozen" && Food::PERISHABLE.include?(aisle)
+
         # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
         def from_frozen? = freeze_note.to_s.include?("from frozen")
       end

@@ -5,6 +5,7 @@ require_relative "../dish_food"
 require_relative "../fit"
 require_relative "../new_stack"
 require_relative "../plan"
+require_relative "../slots"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -29,14 +30,18 @@ module NutShelf
         value = draw(cooked, used)
         kept = keep_all(cooked, input.values_at(:leftovers, :frozen).compact, value)
         cooked.alter("meal", @meal, { status: "cooked" })
-        hand_on(cooked, kept.first)
+        hand_on(cooked, kept)
         done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: kept.first&.id)
       end
 
-      # Meals that were to have its leftovers have the portions that are really there, or nothing.
-      def hand_on(cooked, leftover)
+      # Meals that were to have its leftovers have the portions that are really there and good by then, or nothing:
+      # what is chilled first, where it keeps so long.
+      def hand_on(cooked, kept)
+        stacks = work.stacks(kept.map(&:id)).sort_by { |stack| [stack.in_freezer ? 1 : 0, stack.id] }
         house.meals.fed_by(@meal.id).each do |fed|
-          changes = leftover ? { kind: "kept", from_meal_id: nil, lot_id: leftover.id } : { status: "dropped" }
+          strict = Slots.new(work).of(fed.on_date, fed.meal).strict?
+          there = stacks.find { |stack| stack.eligible?(fed.on_date, strict: strict) }
+          changes = there ? { kind: "kept", from_meal_id: nil, lot_id: there.id } : { status: "dropped" }
           cooked.alter("meal", house.records.lock("meal", fed.id), changes)
         end
       end

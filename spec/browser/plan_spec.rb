@@ -101,9 +101,11 @@ RSpec.describe "Planning a week", :browser do
     within("[role=dialog]") do
       check "breakfast"
       select "eat it down", from: "The shelf"
+      fill_in "Spend at most, in a week (empty: as much as it takes)", with: "42,50"
       click_button "Keep it so"
     end
     expect(day(0)).to have_css("button", text: "breakfast")
+    expect(page).to have_content("of €42.50 you set")
     settings = inside(who) { |house| house.household.row.settings }
     expect(settings).to include("planned_meals" => %w[breakfast dinner])
     expect(settings["plan_rules"]).to include("shelf" => "eat_down", "waste" => "usual")

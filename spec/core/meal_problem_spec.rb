@@ -5,6 +5,7 @@ require_relative "../../core/buying/price_book"
 require_relative "../../core/planner/scorer"
 require_relative "../../core/planner/search"
 require_relative "../../core/planning/meal_problem"
+require_relative "../../core/rotation/once_opened"
 
 RSpec.describe NutShelf::Core::MealProblem do
   include CoreSupport
@@ -94,6 +95,55 @@ RSpec.describe NutShelf::Core::MealProblem do
     expect(filled(problem).map(&:slot)).to eq([3])
     slots = problem.problem.slots
     expect([slots[0].pin, slots[1].leftovers_from, slots[2].skip]).to eq([0, 0, true])
+  end
+
+  it "cooks what those like who sit there that day" do
+    wren = core::Eater.new(id: 4, name: "Wren")
+    dishes = { 1 => recipe("rice", [line("white-rice", 100)]), 2 => recipe("lentils", [line("red-lentils", 100)]) }
+    tables = [slot(0, eaters: [wren]), slot(9)]
+    placed = lambda do |likes|
+      rules = core::PlanRules.new("likes" => "much", "leftovers" => "rather_not")
+      filled(made(dishes, tables, likes: likes, rules: rules)).to_h { |one| [one.slot, one.recipe_id] }
+    end
+    expect([1, 2].map do |loved|
+      placed.({ loved => { "4" => "loves" }, 3 - loved => { "4" => "not" } })[0]
+    end).to eq([1, 2])
+    expect([1, 2].map { |loved| placed.({ loved => { "4" => "loves" } })[1] }.uniq.size).to eq(1)
+  end
+
+  it "counts what freezes well for less where there is a freezer, and keeps dishes there for later" do
+    mince = recipe("mince", [line("beef-mince", 100)], freezes: true)
+    facts = lambda do |**more|
+      problem = made({ 1 => mince }, [slot(0)], **more).problem
+      [problem.foods.first.waste_weight, problem.dishes.first.slice(:keeps_days, :chilled_days).values]
+    end
+    expect(facts.()).to eq([nil, [2, 2]])
+    expect(facts.(freezer: true)).to eq([6/10r, [60, 2]])
+  end
+
+  it "says how a food is packed where that matters within the days" do
+    dishes = { 1 => recipe("both", [line("canned-chickpeas", 100), line("white-rice", 100)]) }
+    there = stack(1, "2027-05-31", food_key: "canned-chickpeas", grams: 800, pack: 400r,
+      opened: NutShelf::Core::OnceOpened.new(how: :opened, days: 3, strict_days: 2, kind: :safety))
+    foods = lambda do |last|
+      made(dishes, [slot(0), slot(last)], stacks: [there], rests: { "canned-chickpeas" => 3 }.method(:[])).problem.foods
+    end
+    tins, rice = foods.(6)
+    expect([tins.opened_days, tins.lots.first.pack, tins.shop.days]).to eq([3, 400, 3])
+    expect([rice.opened_days, rice.shop.days]).to eq([nil, nil])
+    expect(foods.(2).first.then do |food|
+      [food.opened_days, food.lots.first.pack, food.shop.days]
+    end).to eq([nil, nil, nil])
+  end
+
+  it "reckons with every dish of a meal that has several" do
+    table = slot(0)
+    dishes = { 1 => recipe("rice", [line("white-rice", 100)]), 2 => recipe("beans", [line("canned-chickpeas", 100)]) }
+    stands = [1, 2].each_with_index.map { |id, at| core::Placed.new(slot: at, kind: "cook", recipe_id: id) }
+    problem = made(dishes, [table, table, slot(1)], placed: stands).problem
+    plan = core::Planner::Search.new(problem, seed: 1).run(moves: 50)
+    expect(plan.first(2).map(&:dish)).to eq([0, 1])
+    expect { core::Planner::Scorer.new(problem).cost(plan) }.not_to raise_error
   end
 
   it "plans nothing with what is not to eat, is set apart, or has no date it could be trusted by" do

@@ -54,6 +54,24 @@ RSpec.describe "A plan of meals" do
     expect(rows).to eq([])
   end
 
+  it "spends less where the household says how much, and says what it meant to spend on the days that are left" do
+    balance = lambda do
+      meals = at_work(ines) do |work|
+        NutShelf::Desk::MealFilling.new(work, from: today, to: today + 6).call(moves: 900)
+      end
+      done = act(:FillMeals, ines, { meals: told(meals) })
+      sums = at_work(ines) { |work| NutShelf::Desk::Week.new(work, from: today - 2, to: today + 6).balance }
+      act(:Undo, ines, { act_id: done["act_id"] })
+      sums
+    end
+    free = balance.()
+    expect(free.budget).to be_nil
+    act(:SetHousehold, ines, { settings: { week_budget_minor: free.to_buy / 2 } })
+    tight = balance.()
+    expect(tight.budget).to eq(free.to_buy / 2)
+    expect(tight.to_buy).to be < free.to_buy
+  end
+
   it "leaves what is planned, fills only what is asked for, and replaces what may be replaced" do
     kept = plan(on: today + 1)
     expect(found.map { |one| one.slot.on }).not_to include(today + 1)
@@ -103,8 +121,11 @@ RSpec.describe "A plan of meals" do
   end
 
   it "takes leftovers after their cook and within their days alone" do
-    cook = plan(on: today + 1)
-    days = inside(ines) { |house| house.recipes.find(chilli).leftover_days }
+    recipe = inside(ines) do |house|
+      house.recipes.values.find { |_, one| !one.followed && !one.freezes && one.leftover_days > 1 }
+    end
+    cook = plan(on: today + 1, recipe_id: recipe.first, meal: "dinner")
+    days = recipe.last.leftover_days
     eat = ->(on) { act(:PlanMeal, ines, { from_meal_id: cook, on: on.iso8601, meal: "dinner" }) }
     expect { eat.(today) }.to raise_error(NutShelf::Desk::Conflict, /cooked on/)
     expect { eat.(today + 2 + days) }.to raise_error(NutShelf::Desk::Conflict, /keep/)

@@ -18,15 +18,40 @@ RSpec.describe NutShelf::Core::Planner::Search do
     made.with(slots: made.slots.map { |slot| slot.with(max_minutes: 90) }.freeze)
   end
 
-  # What a household wishes beside the cost: some dishes often or seldom, coins an eater on others.
+  # What a household wishes beside the cost: some dishes often or seldom, coins an eater on others, what one table
+  # likes and another does not.
   wishes = lambda do |problem, dice|
-    dishes = problem.dishes.map { |dish| dish.with(extra: Rational(dice.rand(-20..60), 100)) }
+    dishes = problem.dishes.map do |dish|
+      likings = Array.new(2) { Rational(dice.rand(0..10), 10) } if dice.rand < 0.5
+      dish.with(extra: Rational(dice.rand(-20..60), 100), likings: likings)
+    end
     tallies = Array.new(3) do
       some = dishes.each_index.select { dice.rand < 0.5 }
       planner::Tally.new(dishes: some, days: dice.rand(2..7),
         costs: Array.new(dice.rand(1..4)) { Rational(dice.rand(0..600), 100) })
     end
-    problem.with(dishes: dishes.freeze, tallies: tallies)
+    slots = problem.slots.map { |slot| slot.with(table: dice.rand(2)) }
+    problem.with(dishes: dishes.freeze, tallies: tallies, slots: slots.freeze)
+  end
+
+  # Packs that are good for days once open, whole ones in the shop, what dishes make besides, a freezer, cooking once
+  # for several meals.
+  packs = lambda do |problem, dice|
+    foods = problem.foods.map do |food|
+      lots = food.lots.map { |lot| dice.rand < 0.6 ? lot.with(pack: dice.rand(40..400).to_r) : lot }
+      shop = dice.rand < 0.4 ? planner::Shop.new(pack: dice.rand(50..500).to_r, days: dice.rand(1..6)) : nil
+      food.with(opened_days: dice.rand(1..5), lots: lots.freeze, shop: shop,
+        waste_weight: dice.rand < 0.2 ? 4/10r : nil)
+    end
+    dishes = problem.dishes.map do |dish|
+      makes = Array.new(dice.rand < 0.2 ? 1 : 0) do
+        planner::Making.new(food: dice.rand(foods.size), quantity: dice.rand(20..150).to_r, days: dice.rand(1..4))
+      end
+      dish.with(makes: makes.freeze, chilled_days: dice.rand < 0.3 ? 2 : nil,
+        keeps_days: dice.rand < 0.3 ? 9 : dish.keeps_days)
+    end
+    problem.with(foods: foods.freeze, dishes: dishes.freeze,
+      params: problem.params.with(freeze_cost: 3/10r, again_most: dice.rand(1..3)))
   end
 
   # Every plan there is, one after the other.
@@ -86,12 +111,25 @@ RSpec.describe NutShelf::Core::Planner::Search do
     end
   end
 
+  it "keeps its running total true where packs are opened, dishes make food and one cook serves several meals" do
+    %w[small-2 medium-2 large-2].each do |name|
+      problem = packs.(given.(name), Random.new(name.sum))
+      scorer = planner::Scorer.new(problem)
+      2.times do |seed|
+        search = described_class.new(problem, seed: seed)
+        expect(scorer.cost(search.plan)).to eq(search.cost)
+        [30, 120].each { |moves| expect(scorer.cost(search.run(moves: moves))).to eq(search.cost) }
+      end
+    end
+  end
+
   it "finds the cheapest of all plans where all can be tried" do
-    6.times do |seed|
+    9.times do |seed|
       problem = few_choices.(tiny.(seed))
       problem = wishes.(problem, Random.new(seed)) if seed.odd?
+      problem = packs.(problem, Random.new(seed)) if seed > 5
       search = described_class.new(problem, seed: 1)
-      search.run(moves: 400)
+      search.run(moves: seed > 5 ? 3000 : 400)
       expect(search.cost).to eq(cheapest.(problem)), "seed #{seed}"
     end
   end
@@ -155,6 +193,7 @@ RSpec.describe NutShelf::Core::Planner::Search do
         end
       end
       problem = wishes.(problem.with(slots: slots.freeze), dice)
+      problem = packs.(problem, dice) if turn > 5
       search = described_class.new(problem, seed: turn)
       plan = search.run(moves: 300)
       expect(planner::Scorer.new(problem).cost(plan)).to eq(search.cost)

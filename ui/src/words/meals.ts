@@ -13,6 +13,10 @@ export const buy = (sum: string) => `buy ${sum}`;
 export const cook = (name: string) => `Cook ${name}`;
 export const weekOf = (from: string, to: string) => `Meals, ${from} to ${to}`;
 export const toBuy = (all: string) => `to buy, all new ${all}`;
+export const toBuyOf = (budget: string, all: string) => `to buy, of ${budget} you set; all new ${all}`;
+export const spendAtMost = "Spend at most, in a week (empty: as much as it takes)";
+export const freezeInTime = "Freeze it in time";
+export const freezeInTimeOf = (name: string) => `Freeze in time: ${name}`;
 export const rescuedSum = "rescued";
 export const stillPast = "goes past";
 export const fromTheShelf = "from the shelf";
@@ -139,6 +143,8 @@ export const otherMeal = "other";
 export const drop = (name: string) => `Drop ${name}`;
 export const leftoversKeep = (days: number) =>
   `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;
+export const keptForLater = (servings: string, meal: string, day: string, frozen: boolean) =>
+  `${portionsOf(servings)} ${frozen ? "to freeze" : "to keep"} for ${meal}, ${day}`;
 export const standsFor = (food: string, asked: string) => `${food} for ${asked}`;
 export const fetchingTheDish = "Fetching the dish";
 export const meals = "Meals";

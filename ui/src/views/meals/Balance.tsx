@@ -18,7 +18,15 @@ export function Balance({ balance }: { balance: Week["balance"] }) {
   const share = balance.from_shelf_percent;
   return (
     <dl className="board flex flex-wrap phone:grid phone:grid-cols-2">
-      <Sum value={money(balance.to_buy_minor)} words={say.toBuy(money(balance.all_bought_minor))} />
+      <Sum
+        value={money(balance.to_buy_minor)}
+        words={
+          balance.budget_minor === null
+            ? say.toBuy(money(balance.all_bought_minor))
+            : say.toBuyOf(money(balance.budget_minor), money(balance.all_bought_minor))
+        }
+        tone={balance.budget_minor !== null && balance.to_buy_minor > balance.budget_minor ? "text-beet" : ""}
+      />
       <Sum value={money(balance.rescued_minor)} words={say.rescuedSum} tone="text-pea" />
       <Sum value={money(balance.past_minor)} words={say.stillPast} tone={balance.past_minor > 0 ? "text-beet" : ""} />
       <Sum value={share === null ? "–" : `${share} %`} words={say.fromTheShelf} />

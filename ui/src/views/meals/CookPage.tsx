@@ -10,10 +10,10 @@ import { Back } from "../../kit/Back";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords, inDays } from "../../words/common";
-import { Pick, Text } from "../../kit/form";
 import * as say from "../../words/meals";
 import { withGear } from "../../words/recipes";
 import { CookSteps } from "./CookSteps";
+import { KeepPart, promised } from "./KeepPart";
 import { useAwake } from "./useAwake";
 
 export default function CookPage() {
@@ -25,7 +25,11 @@ export default function CookPage() {
       {(detail) => (
         <Loaded query={places} what={say.fetchingTheDish}>
           {(rows) => (
-            <Page key={`${id}.${detail.servings}.${JSON.stringify(detail.choices)}`} detail={detail} places={rows} />
+            <Page
+              key={`${id}.${detail.servings}.${JSON.stringify([detail.choices, detail.later])}`}
+              detail={detail}
+              places={rows}
+            />
           )}
         </Loaded>
       )}
@@ -117,8 +121,8 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { act } = useActs();
   const go = useGo();
   const [used, setUsed] = useState<Record<string, string>>(() => START(detail));
-  const [portions, setPortions] = useState("");
-  const [frozen, setFrozen] = useState("");
+  const [portions, setPortions] = useState(() => promised(detail, false));
+  const [frozen, setFrozen] = useState(() => promised(detail, true));
   const freezer = places.find((place) => place.kind === "freezer");
   const instead = (key: string, other: string | null) =>
     act(
@@ -163,36 +167,11 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
           </li>
         ))}
       </ul>
-      {detail.leftover_days > 0 && (
-        <fieldset className="flex flex-wrap items-end gap-3 mt-3">
-          <Text
-            label={say.portionsLeftOver}
-            className="!w-[110px]"
-            inputMode="numeric"
-            pattern="[0-9]*"
-            value={portions}
-            placeholder="0"
-            onChange={(event) => setPortions(event.target.value.replace(/[^\d]/g, ""))}
-          />
-          <Pick
-            label={say.keptIn}
-            value={keepIn}
-            onChange={(event) => setKeepIn(Number(event.target.value))}
-            options={places.map((one) => [String(one.id), one.name] as const)}
-          />
-          {freezer && (
-            <Text
-              label={say.portionsFrozen}
-              className="!w-[110px]"
-              inputMode="numeric"
-              pattern="[0-9]*"
-              value={frozen}
-              placeholder="0"
-              onChange={(event) => setFrozen(event.target.value.replace(/[^\d]/g, ""))}
-            />
-          )}
-        </fieldset>
-      )}
+      <KeepPart
+        detail={detail}
+        places={places}
+        kept={{ portions, setPortions, keepIn, setKeepIn, frozen, setFrozen }}
+      />
       {wrong && (
         <p role="alert" className="text-beet font-semibold mt-2">
           {say.amountNoNumber}

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { peopleQuery } from "../../api/queries";
 import type { Week } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Form, Pick, Submit, Tick } from "../../kit/form";
+import { Amount, amountIn, Form, Pick, Submit, Tick } from "../../kit/form";
 import { Sheet } from "../../kit/Sheet";
 import { weekdayName } from "../../words/common";
 import * as say from "../../words/meals";
@@ -20,6 +20,7 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
     const settings = {
       planned_meals: form.getAll("planned"),
       shopping_days: form.getAll("shopping").map(Number),
+      week_budget_minor: Math.round(Number(amountIn(form, "budget") || "0") * 100),
       season_region: String(form.get("season_region")),
       plan_rules: Object.fromEntries(week.rules.map((rule) => [rule.key, String(form.get(rule.key))])),
     };
@@ -60,6 +61,15 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
               ))}
             </div>
           </fieldset>
+        )}
+        {ways && (
+          <Amount
+            name="budget"
+            label={say.spendAtMost}
+            places={2}
+            whole={5}
+            defaultValue={ways.week_budget_minor > 0 ? (ways.week_budget_minor / 100).toFixed(2) : ""}
+          />
         )}
         {week.rules.map((rule) => (
           <Pick

@@ -1,11 +1,14 @@
 import type { TurningStack, Week } from "../../api/types";
-import { Board } from "../../kit/kit";
+import { useActs } from "../../app/acts";
+import { Board, Button } from "../../kit/kit";
 import { css } from "../../kit/css";
 import { shortDay, shortName } from "../../words/common";
 import * as say from "../../words/meals";
 
 function Turning({ one }: { one: TurningStack }) {
+  const { act } = useActs();
   const days = [...new Set(one.meals.map((meal) => meal.on))];
+  const freeze = one.freeze;
   return (
     <li className="grid grid-cols-[48px_1fr] gap-2 py-1.5 border-t border-zinc2 first:border-t-0 text-small">
       <span
@@ -25,6 +28,21 @@ function Turning({ one }: { one: TurningStack }) {
               ? days.map((day) => shortDay(day)).join(", ")
               : say.inNoMeal}
         </span>
+        {freeze && (
+          <Button
+            look="plain"
+            title={freeze.note}
+            onClick={() =>
+              act(
+                `/api/stacks/${one.stack_id}/move`,
+                { place_id: freeze.place_id, amount: freeze.amount },
+                say.freezeInTimeOf(one.name),
+              )
+            }
+          >
+            {say.freezeInTime} <span className="sr-only">{one.name}</span>
+          </Button>
+        )}
       </span>
     </li>
   );
