@@ -39,7 +39,7 @@ module NutShelf
       def line_of(line)
         {
           text: line.text, food: line.food, amount: line.amount && plain(line.amount), unit: line.unit,
-          optional: line.optional, questions: line.questions.map(&:to_h)
+          optional: line.optional, **(line.made ? { made: true } : {}), questions: line.questions.map(&:to_h)
         }
       end
 

@@ -12,7 +12,7 @@ module NutShelf
       FOLDER = File.expand_path("../data", __dir__)
       TABLES = %w[
         foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes
-        recipe_lines methods look_signs losses revive foods_kit dish_words line_names
+        recipe_lines recipe_makes methods look_signs losses revive foods_kit dish_words line_names
         animal_kinds seasons
       ].freeze
 

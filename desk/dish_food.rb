@@ -24,8 +24,26 @@ module NutShelf
         facts = {
           **kept.to_h, name: recipe.name, aisle: "Home leftovers", food_group: "protein", dimension: "count"
         }
-        @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+        add(facts)
       end
+
+      # @param food [Core::Food]
+      # @param allergens [Array<String>] that it holds besides
+      # @return [Integer] id of a food that says so
+      def like(food, allergens)
+        facts = {
+          key: ["made", food.key, *allergens].join("-"), name: "#{food.name}, with #{allergens.join(", ")}",
+          allergens: (food.allergens + allergens).uniq.sort, class_key: food.class_key || "class-cooked-meat-dish",
+          **food.slice(:aisle, :food_group),
+          dimension: food.dimension.to_s
+        }
+        known = @work.house.foods.by_key([facts[:key]])[facts[:key]]
+        known ? known.id : add(facts)
+      end
+
+      private
+
+      def add(facts) = @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
     end
   end
 end

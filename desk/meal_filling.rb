@@ -5,6 +5,7 @@ require_relative "../core/planning/meal_problem"
 require_relative "../core/value"
 require_relative "../core/work"
 require_relative "filling"
+require_relative "makings"
 require_relative "occasions"
 require_relative "pack_rests"
 require_relative "plan"
@@ -132,7 +133,8 @@ module NutShelf
             slots: entries.map(&:slot), prices: prices, rules: rules, placed: placed, history: history,
             standing: standing, looks: @plan.looks?, likes: likes,
             region: @slots.season_region, seasons: @slots.seasons, freezer: !@work.freezer.nil?,
-            rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days)
+            rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days),
+            made_days: Makings.new(@work).method(:days)
           )
       end
 

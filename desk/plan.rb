@@ -9,6 +9,7 @@ require_relative "../core/planning/proposal"
 require_relative "../core/planning/ranking"
 require_relative "../core/work"
 require_relative "../core/value"
+require_relative "makings"
 require_relative "slots"
 require_relative "usage_rates"
 
@@ -47,7 +48,7 @@ module NutShelf
         @forecast ||=
           Core::Forecast.new(
             shelf, to: @to, meals: coming, uses: portions, habits: habits, diet: diet,
-            allow_look: looks?, strict: strict?
+            inflows: Makings.new(@work).stacks(coming), allow_look: looks?, strict: strict?
           )
       end
 
@@ -141,12 +142,13 @@ module NutShelf
       def left = @left ||= forecast.after_meals
 
       # What a line takes from the stacks as they stand now: a pack that an earlier meal will open is still closed, so
-      # what is drawn on its rest and on the packs beside it is one pick of one stack.
+      # what is drawn on its rest and on the packs beside it is one pick of one stack. What an earlier dish will make is
+      # not there yet.
       # @param line [Core::DishLine]
       # @return [Array<Core::Pick>] one a stack
       def picks(line)
-        line.picks.group_by { |pick| pick.stack.id }.map do |id, list|
-          stack = shelf.stack(id)
+        line.picks.group_by { |pick| pick.stack.id }.filter_map do |id, list|
+          stack = shelf.stacks[id] or next
           amount = list.sum(0r, &:amount)
           opens = stack.sealed_packs? && (amount / stack.pack).denominator != 1
           Core::Pick.new(stack: stack, amount: amount, opens: opens, look: list.any?(&:look))

@@ -23,13 +23,14 @@ module NutShelf
       # @raise [Refusal]
       def recipe(input, key:)
         check(input)
-        lines, texts = input[:lines].each_with_index.map { |line, at| line(line, at) }.partition(&:first)
+        known, texts = input[:lines].each_with_index.map { |line, at| line(line, at) }.partition(&:first)
+        makes, lines = known.map(&:first).partition(&:made)
         Core::Recipe.new(
           key: key, own: true, **texts_of(input), servings: input[:servings],
           active_minutes: input[:active_minutes], total_minutes: input[:total_minutes],
           gear: gear(input), leftover_days: input[:leftover_days], freezes: input[:freezes] == true,
           steps: words(input[:steps]), tags: words(input[:tags] || []).map(&:downcase).uniq.freeze,
-          lines: lines.map(&:first).freeze, texts: texts.map(&:last).freeze
+          lines: lines.freeze, makes: makes.freeze, texts: texts.map(&:last).freeze
         )
       end
 
@@ -68,8 +69,8 @@ module NutShelf
         line =
           Core::RecipeLine.new(
             food_key: food, quantity: Core::Quantity.of(amount, said[:unit] || "g"), optional: said[:optional] == true,
-            substitutes: substitutes(said[:substitutes] || [], food, at), note: said[:note].to_s.strip,
-            text: text.text, position: at
+            made: said[:made] == true, substitutes: substitutes(said[:substitutes] || [], food, at),
+            note: said[:note].to_s.strip, text: text.text, position: at
           )
         [line, text]
       end

@@ -65,7 +65,7 @@ module NutShelf
       # @return [Array<Core::GoesPast>] what nobody will have eaten in time, what is worth most first
       def goes_past
         plan.forecast.goes_past.reject do |one|
-          one.stack.unfit?(@work.today)
+          one.stack.unfit?(@work.today) || !plan.shelf.stacks.key?(one.stack.id)
         end.sort_by { |one| [-one.value_minor, one.on] }
       end
 

@@ -61,7 +61,8 @@ module NutShelf
         7 => {
           "recipe_lines" => { "position" => 0, "text" => "" },
           "recipes" => { "notes" => "", "own" => false, "source" => "" }
-        }
+        },
+        9 => { "recipe_lines" => { "made" => false } }
       }.freeze
 
       # What was told elsewhere before, see migration 015.

@@ -17,7 +17,8 @@ module NutShelf
         lines = lines_of(ids)
         texts = texts_of(ids)
         found.order(:name, :id).all.to_h do |row|
-          whole = { lines: lines.fetch(row.id, []), texts: texts.fetch(row.id, []),
+          makes, goes_in = lines.fetch(row.id, []).partition(&:made)
+          whole = { lines: goes_in.freeze, makes: makes.freeze, texts: texts.fetch(row.id, []),
                     followed: !in_force.include?(row.id) }
           [row.id, value(row, **whole)]
         end
@@ -103,7 +104,11 @@ module NutShelf
         return [] if list.empty?
 
         ids = db[:recipes].multi_insert(list.map { |one| recipe_row(**one) }, return: :primary_key)
-        lines = list.zip(ids).flat_map { |one, id| one[:recipe].lines.map { |line| [line, id] } }
+        lines = list.zip(ids).flat_map do |one, id|
+          one[:recipe].then do |of|
+            [*of.lines, *of.makes]
+          end.map { |line| [line, id] }
+        end
         line_ids =
           db[:recipe_lines].multi_insert(
             lines.map { |line, id| line_row(line, id, food_ids) },
@@ -159,7 +164,7 @@ module NutShelf
 
       def line_value(row, substitutes)
         Core::RecipeLine.new(
-          **row.slice(:food_key, :optional, :note, :text, :position),
+          **row.slice(:food_key, :optional, :note, :text, :position, :made),
           quantity: Core::Quantity.new(row.amount, row.dimension.to_sym),
           substitutes: substitutes.to_h { |one| [one.food_key, one.factor] }.freeze
         )
@@ -180,7 +185,7 @@ module NutShelf
           food_id: food_ids.fetch(line.food_key),
           amount: line.quantity.amount,
           dimension: line.quantity.dimension.to_s,
-          **line.slice(:optional, :note, :text, :position)
+          **line.slice(:optional, :note, :text, :position, :made)
         }
       end
 

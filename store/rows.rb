@@ -91,7 +91,8 @@ module NutShelf
         )
       # `text`: as somebody wrote it, empty in the shipped dishes; `position`: where it stands among them.
       RecipeLine =
-        Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :note, text: "", position: 0)
+        Core::Value.of(:id, :recipe_id, :food_id, :amount, :dimension, :optional, :note, text: "", position: 0,
+          made: false)
       # A line nobody matched to a food.
       RecipeText = Core::Value.of(:id, :recipe_id, :position, :text)
       # The version in force of a dish, by its key.

@@ -32,6 +32,7 @@ module NutShelf
           choices: row.choices,
           servings: Core::Decimal.print(row.servings),
           leftover_days: recipe.leftover_days, later: later(row),
+          makes: makes(dish),
           allergens: dish.allergens(@view.foods),
           not_for: dish.clashes.map { |clash| @view.not_for(clash) }, doubts: dish.doubts,
           lines: dish.lines.map { |line| line(line, dish) }
@@ -44,6 +45,17 @@ module NutShelf
         @work.house.meals.fed_by(row.id).map do |fed|
           { on: fed.on_date.iso8601, meal: fed.meal, servings: Core::Decimal.print(fed.servings),
             frozen: @plan.frozen?(fed) }
+        end
+      end
+
+      # What comes out besides, for all portions that are cooked.
+      def makes(dish)
+        share = dish.servings / dish.recipe.servings
+        dish.recipe.makes.map do |line|
+          {
+            food_id: @view.food_id(line.food_key), food: @view.food_name(line.food_key),
+            amount: Core::Decimal.print((line.quantity.amount * share).round), unit: line.quantity.unit
+          }
         end
       end
 

@@ -55,7 +55,7 @@ module NutShelf
 
       def lines(recipe)
         Core::Recipes::LineWords.all(recipe, @plan.shelf.foods, measures: @work.measures).map do |text, line|
-          line ? line(text, line) : { text: text, optional: false, note: "", substitutes: [] }
+          line ? line(text, line) : { text: text, optional: false, made: false, note: "", substitutes: [] }
         end
       end
 
@@ -63,7 +63,7 @@ module NutShelf
         {
           text: text, food_id: @plan.shelf.food_ids[line.food_key], food: @plan.shelf.foods.fetch(line.food_key).name,
           amount: Core::Decimal.print(line.quantity.amount), unit: line.quantity.unit,
-          words: @work.amount(line.quantity), optional: line.optional, note: line.note,
+          words: @work.amount(line.quantity), optional: line.optional, made: line.made, note: line.note,
           substitutes: line.substitutes.map { |key, factor| substitute(key, factor) }
         }
       end

@@ -31,7 +31,7 @@ module NutShelf
         {
           text: read.text, food_id: @reading.food_id(read.food), food: @reading.food_name(read.food),
           amount: read.amount && Core::Decimal.print(read.amount.round(3)), unit: read.unit, optional: read.optional,
-          note: read.note, heading: read.heading,
+          made: read.made, note: read.note, heading: read.heading,
           words: read.amount && @work.amount(Core::Quantity.of(read.amount, read.unit)),
           substitutes: read.substitutes.filter_map { |key, factor| substitute(key, factor) },
           questions: read.questions.map do |question|

@@ -28,6 +28,8 @@ module NutShelf
       MINOR = 100r
       # What can be frozen in time is not lost, but it is work and takes room: it counts for so much of what is lost.
       FROZEN = 1/2r
+      # Where nobody says how long something is good.
+      UNKNOWN = ->(*) {}
       # Days ahead for what has no date.
       FAR = 10_000
 
@@ -45,8 +47,10 @@ module NutShelf
       # @param seasons [Hash{String=>Array<Integer>}] see MealWishes
       # @param freezer [Boolean] whether what is left of a dish can be frozen
       # @param rests [#call] see PackPlan
+      # @param made_days [#call] dish and line of what it makes to the days that is good, nil where it is not for later
       def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
-                     looks: true, likes: {}, region: nil, seasons: {}, freezer: false, rests: ->(_) {})
+                     looks: true, likes: {}, region: nil, seasons: {}, freezer: false, rests: UNKNOWN,
+                     made_days: UNKNOWN)
         @likes = likes
         @region = region
         @seasons = seasons
@@ -62,6 +66,7 @@ module NutShelf
         @looks = looks && !@strict
         @freezer = freezer
         @rests = rests
+        @made_days = made_days
         @from = slots.first&.on || shelf.today
         @tables = slots.map(&:excludes).uniq
         lay_dishes
@@ -117,9 +122,17 @@ module NutShelf
           dish: Planner::Dish.new(
             minutes: recipe.active_minutes, meals: MEALS, liking: Liking::SAME, likings: likings(id),
             keeps_days: Again.days(recipe, freezer: @freezer), chilled_days: recipe.leftover_days,
-            protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze
+            protein: main(lines, PROTEIN), starch: main(lines, STARCH), lines: lines.map { |one| one[:line] }.freeze,
+            makes: recipe.makes.filter_map { |line| making(recipe, line) }.freeze
           ).then { |dish| dish.with(extra: wishes.extra(needed(dish))) }
         )
+      end
+
+      # @return [Planner::Making, nil]
+      def making(recipe, line)
+        days = @made_days.call(recipe, line) or return
+        grams = grams(line) or return
+        Planner::Making.new(food: number(line.food_key), quantity: grams / recipe.servings, days: days)
       end
 
       # @return [Array<Rational>, nil] by table, nil where nobody said anything

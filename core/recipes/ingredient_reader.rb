@@ -21,6 +21,7 @@ module NutShelf
           /\A(?:the\s+)?(?:(?:finely|freshly)\s+)?(?:grated\s+|squeezed\s+)?(?<part>(?:juice|zest|rind|peel)
             (?:\s+and\s+(?:juice|zest|rind))?)\s+(?:of|from)\s+(?<rest>.+)\z/xi
         EXTRA = /[,;+]?\s*(?:\bplus\b|\+|\band\b)\s+(?:a (?:little|bit of)\s+)?(?:extra|more)\b.*\z/i
+        MADE = /\A(?:also\s+)?(?:makes|gives|leaves)(?:\s+besides)?\s*:?\s+(?=\S)/i
         LONGEST = 300
 
         # @param line_reader [LabelLine::Reader] knows the foods' names
@@ -47,6 +48,8 @@ module NutShelf
         private
 
         def understood(text, plain)
+          made = plain.match?(MADE)
+          plain = plain.sub(MADE, "")
           optional = plain.match?(OPTIONAL)
           bare = plain.gsub(OPTIONAL, "").sub(TO_TASTE, "").sub(EXTRA, "").strip
           part = bare.match(PART_OF)
@@ -55,7 +58,8 @@ module NutShelf
             dimension: said.unit && Unit.dimension(said.unit))
           amount = AmountOfFood.new(said, named.key && @foods[named.key], @measures)
           Ingredient.new(
-            text: text, food: named.key, optional: optional, substitutes: named.substitutes, **amount.to_h,
+            text: text, food: named.key, optional: optional && !made, made: made,
+            substitutes: named.substitutes, **amount.to_h,
             note: [part && part[:part].downcase, named.note].compact.reject(&:empty?).join(", "),
             questions: [*named.questions, *amount.questions].freeze
           )

@@ -17,7 +17,9 @@ module NutShelf
         # @param measures [Measures] of whoever reads it
         # @return [Array<Array(String, RecipeLine or nil)>] in their order; nil: no food was found for it
         def all(recipe, foods, measures: METRIC)
-          known = recipe.lines.map { |line| [line.position, of(line, foods[line.food_key], measures), line] }
+          known = [*recipe.lines, *recipe.makes].map do |line|
+            [line.position, of(line, foods[line.food_key], measures), line]
+          end
           plain = recipe.texts.map { |one| [one.position, one.text, nil] }
           [*known, *plain].each_with_index.sort_by do |one, at|
             [one.first, at]
@@ -26,12 +28,14 @@ module NutShelf
 
         # @param line [RecipeLine]
         # @param food [Food, nil]
-        # @return [String] "400 g canned chickpeas, drained (optional)"
+        # @return [String] "400 g canned chickpeas, drained (optional)", "makes 500 ml broth"
         def of(line, food, measures = METRIC)
           return line.text unless line.text.empty?
 
           [
-            measures.free(line.quantity), " ", food ? named(food, line.quantity) : line.food_key,
+            *(if line.made
+                "makes "
+              end), measures.free(line.quantity), " ", food ? named(food, line.quantity) : line.food_key,
             *(", #{line.note}" unless line.note.empty?), *(" (optional)" if line.optional)
           ].join
         end

@@ -246,8 +246,10 @@ module NutShelf
 
       def recipes
         lines = rows("recipe_lines").group_by { |row| row["recipe_key"] }
+        made = @tables.fetch("recipe_makes", []).group_by { |row| row["recipe_key"] }
         rows("recipes").map do |row|
-          Recipe.from_row(row, lines.fetch(row["key"]) { refuse("recipes", row["key"], "lines") }, foods)
+          own = lines.fetch(row["key"]) { refuse("recipes", row["key"], "lines") }
+          Recipe.from_row(row, own, made.fetch(row["key"], []), foods)
         end
       end
 

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../dish_food"
 require_relative "../fit"
+require_relative "../makings"
 require_relative "../new_stack"
 require_relative "../plan"
 require_relative "../slots"
@@ -17,7 +18,8 @@ module NutShelf
       private
 
       # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers and :frozen
-      #   {portions:, place_id:} or nil: what stays for the next days, and what goes into the freezer
+      #   {portions:, place_id:} or nil: what stays for the next days, and what goes into the freezer; :made as
+      #   [{food_id:, amount:, unit:, place_id:}] what came out besides
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
         raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
@@ -31,6 +33,7 @@ module NutShelf
         kept = keep_all(cooked, input.values_at(:leftovers, :frozen).compact, value)
         cooked.alter("meal", @meal, { status: "cooked" })
         hand_on(cooked, kept)
+        (input[:made] || []).each { |one| make(cooked, one) }
         done(cooked, meal_id: @meal.id, value_minor: value, leftover_lot_id: kept.first&.id)
       end
 
@@ -118,10 +121,37 @@ module NutShelf
             price_minor: share,
             estimated: @estimated,
             leftover_days: @recipe.leftover_days,
-            from: { "parts" => cooked_before }.reject { |_, list| list.empty? }
+            from: brought_along
           }
-        ).write(cooked).tap { |kept| @used.each { |lot, amount| cooked.came_of(kept, lot, amount, "cooked") } }
+        ).write(cooked).tap { |kept| came_of_all(cooked, kept) }
       end
+
+      # What comes out besides carries no cost: the dish had it. What was cooked before and went in dates it too.
+      def make(cooked, made)
+        return unless made[:amount].to_r.positive?
+        raise Refusal.of(:not_made_by_it, at: "/made", dish: @recipe.name) unless made_foods.include?(made[:food_id])
+
+        facts = {
+          food_id: food_of(cooked, made[:food_id]), **made.slice(:place_id, :amount, :unit), count: "1",
+          state: "leftover", made_on: work.on, price_minor: 0, estimated: @estimated, from: brought_along
+        }
+        NewStack.new(work, facts).write(cooked).tap { |lot| came_of_all(cooked, lot) }
+      end
+
+      # Cold chicken that was roasted with butter holds milk.
+      def food_of(cooked, id)
+        food = work.food(id)
+        more = Makings.new(work).unexpected(food.key, [*@foods.map(&:key), *@recipe.lines.map(&:food_key)])
+        more.empty? ? id : DishFood.new(work, cooked).like(food, more)
+      end
+
+      def made_foods = @recipe.makes.map { |line| work.shelf.food_ids[line.food_key] }
+
+      def came_of_all(cooked, lot)
+        @used.each { |source, amount| cooked.came_of(lot, source, amount, "cooked") }
+      end
+
+      def brought_along = { "parts" => cooked_before }.reject { |_, list| list.empty? }
 
       # What was cooked before is only heated again: its date stays with the leftovers.
       def cooked_before = @parts.select(&:cooked).map { |part| JSON.parse(JSON.generate(part.to_h.compact)) }

@@ -50,6 +50,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    10 => {
+      "recipe_lines" => %w[made]
+    },
     8 => {
       "recipe_lines" => %w[position text],
       "recipes" => %w[notes own source]
@@ -104,7 +107,7 @@ RSpec.describe NutShelf::Boot::Restore do
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
     old["tables"] = told_apart(old["tables"]) if version < 6
-    old["tables"] = old["tables"].except("occasions", "occasion_times", "dish_photos")
+    old["tables"] = old["tables"].except("occasions", "occasion_times", "dish_photos") if version < 9
     old["tables"] = old["tables"].except("recipe_texts", "dishes") if version < 8
     old["tables"] = old["tables"].except("meal_slots", "meal_patterns", "plan_spans") if version < 7
     added.select { |number, _| number > version }.each_value do |what|

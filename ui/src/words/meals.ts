@@ -145,6 +145,7 @@ export const leftoversKeep = (days: number) =>
   `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;
 export const keptForLater = (servings: string, meal: string, day: string, frozen: boolean) =>
   `${portionsOf(servings)} ${frozen ? "to freeze" : "to keep"} for ${meal}, ${day}`;
+export const comesOut = (food: string, unit: string) => `${food}, ${unit === "piece" ? "pieces" : unit}`;
 export const standsFor = (food: string, asked: string) => `${food} for ${asked}`;
 export const fetchingTheDish = "Fetching the dish";
 export const meals = "Meals";

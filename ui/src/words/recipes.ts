@@ -106,6 +106,7 @@ export const asWords = "kept as words";
 export const heading = "a heading";
 export const noAmount = "no amount";
 export const optional = "if you like";
+export const isMade = "comes out besides";
 export const anotherFood = "Another food";
 export const whichFoodFor = (line: string) => `Which food is “${line}”?`;
 export const stepsOne = "What to do, one step a line";

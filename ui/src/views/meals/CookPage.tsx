@@ -13,7 +13,7 @@ import { dayWords, inDays } from "../../words/common";
 import * as say from "../../words/meals";
 import { withGear } from "../../words/recipes";
 import { CookSteps } from "./CookSteps";
-import { KeepPart, promised } from "./KeepPart";
+import { KeepPart, useKept } from "./KeepPart";
 import { useAwake } from "./useAwake";
 
 export default function CookPage() {
@@ -121,31 +121,22 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
   const { act } = useActs();
   const go = useGo();
   const [used, setUsed] = useState<Record<string, string>>(() => START(detail));
-  const [portions, setPortions] = useState(() => promised(detail, false));
-  const [frozen, setFrozen] = useState(() => promised(detail, true));
-  const freezer = places.find((place) => place.kind === "freezer");
+  const kept = useKept(detail, places);
   const instead = (key: string, other: string | null) =>
     act(
       `/api/meals/${detail.meal.id}/change`,
       { recipe_id: detail.meal.recipe_id, choices: { ...detail.choices, [key]: other } },
       detail.meal.name,
     );
-  const fridge = places.find((place) => place.kind === "fridge") ?? places[0];
-  const [keepIn, setKeepIn] = useState(fridge?.id ?? 0);
-  const wrong = Object.values(used).some(
-    (amount) => !/^\d{1,9}([.,]\d{1,6})?$/.test(amount.trim() === "" ? "0" : amount.trim()),
-  );
+  const wrong =
+    kept.wrong ||
+    Object.values(used).some((amount) => !/^\d{1,9}([.,]\d{1,6})?$/.test(amount.trim() === "" ? "0" : amount.trim()));
   const cook = async () => {
     const amounts = Object.entries(used).map(([key, amount]) => ({
       lot_id: Number(key.split(".")[1]),
       amount: amount.trim() === "" ? "0" : amount.trim().replace(",", "."),
     }));
-    const left =
-      portions.trim() === "" || Number(portions) === 0
-        ? {}
-        : { leftovers: { portions: portions.trim(), place_id: keepIn } };
-    const cold = freezer && Number(frozen) > 0 ? { frozen: { portions: frozen.trim(), place_id: freezer.id } } : {};
-    const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...left, ...cold }, detail.meal.name);
+    const done = await act(`/api/meals/${detail.meal.id}/cook`, { used: amounts, ...kept.body }, detail.meal.name);
     if (done) void go("/meals");
   };
   return (
@@ -167,11 +158,7 @@ function Picking({ detail, places }: { detail: MealDetail; places: Place[] }) {
           </li>
         ))}
       </ul>
-      <KeepPart
-        detail={detail}
-        places={places}
-        kept={{ portions, setPortions, keepIn, setKeepIn, frozen, setFrozen }}
-      />
+      <KeepPart detail={detail} places={places} kept={kept} />
       {wrong && (
         <p role="alert" className="text-beet font-semibold mt-2">
           {say.amountNoNumber}

@@ -12,6 +12,7 @@ const BLANK = {
   unit: null,
   words: null,
   optional: false,
+  made: false,
   note: "",
   heading: false,
   substitutes: [],
@@ -21,7 +22,13 @@ const BLANK = {
 function meaning(read: Read): string {
   if (read.heading) return say.heading;
   if (read.food === null) return say.asWords;
-  return [read.words ?? say.noAmount, read.food, read.note, read.optional ? say.optional : ""]
+  return [
+    read.words ?? say.noAmount,
+    read.food,
+    read.note,
+    read.optional ? say.optional : "",
+    read.made ? say.isMade : "",
+  ]
     .filter(Boolean)
     .join(", ");
 }
@@ -122,7 +129,7 @@ function Line({ line, read, onCorrect }: { line: string; read: Read | undefined;
           ))}
         </div>
       ))}
-      {read.food !== null && <StandIns line={line} read={read} onCorrect={onCorrect} />}
+      {read.food !== null && !read.made && <StandIns line={line} read={read} onCorrect={onCorrect} />}
       {finding && <FindFood label={say.whichFoodFor(line)} onPick={food} focus />}
     </li>
   );

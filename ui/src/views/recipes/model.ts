@@ -25,11 +25,10 @@ export interface Begun {
 
 /** How lines are read, by what was typed. */
 export type Known = Readonly<Record<string, Read>>;
-export type Read = Pick<ReadLine, "text" | "food_id" | "food" | "amount" | "unit" | "words" | "optional" | "note"> & {
-  heading: boolean;
-  substitutes: ReadLine["substitutes"];
-  questions: ReadLine["questions"];
-};
+export type Read = Pick<
+  ReadLine,
+  "text" | "food_id" | "food" | "amount" | "unit" | "words" | "optional" | "made" | "note"
+> & { heading: boolean; substitutes: ReadLine["substitutes"]; questions: ReadLine["questions"] };
 
 export const EMPTY: Begun = {
   name: "",
@@ -67,6 +66,7 @@ export function fromRecipe(recipe: Recipe): Begun {
       unit: line.unit ?? null,
       words: line.words ?? null,
       optional: line.optional,
+      made: line.made,
       note: line.note,
       heading: false,
       substitutes: line.substitutes,
@@ -119,6 +119,7 @@ function told(text: string, read: Read | undefined): KeepRecipe["lines"][number]
     amount: read.amount,
     unit: read.unit as "g" | "ml" | "piece",
     optional: read.optional,
+    made: read.made,
     note: read.note,
     substitutes: read.substitutes.map((one) => ({ food_id: one.food_id, factor: one.factor })),
   };
