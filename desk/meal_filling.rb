@@ -35,14 +35,16 @@ module NutShelf
       # @param only [Array<Array(Date, String)>, nil] the meals to fill; nil: every open one
       # @param again [Array<Integer>] planned meals that may be replaced
       # @param dear [Array<String>, nil] for days without shopping: keys of what is bought all the same
+      # @param in_hand [Integer] dinners without a day to look for instead, of what the planned meals leave
       # @raise [Invalid] for more days than can be filled at once
-      def initialize(work, from:, to:, only: nil, again: [], dear: nil)
+      def initialize(work, from:, to:, only: nil, again: [], dear: nil, in_hand: 0)
         @work = work
         @from = [from, work.today].max
         @to = to
         raise Refusal.of(:span_too_long, at: "/to", most: LONGEST) if to - @from >= LONGEST
 
-        @only = only
+        @in_hand = in_hand
+        @only = in_hand.positive? ? [] : only
         @again = again
         @dear = dear
         @slots = Slots.new(work)
@@ -63,8 +65,8 @@ module NutShelf
       # @return [Hash] as FillMeals takes it, and the name of the dish
       def told(one, among:)
         {
-          on: one.slot.on.iso8601, meal: one.slot.meal, name: name(one, among), recipe_id: one.recipe_id,
-          leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
+          on: one.slot.hand ? nil : one.slot.on.iso8601, meal: one.slot.meal, name: name(one, among),
+          recipe_id: one.recipe_id, leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
           choices: one.recipe_id ? one.choices : nil
         }.compact
       end
@@ -162,8 +164,13 @@ module NutShelf
             @slots.between(@from, @to).flat_map do |slot|
               there = rows.delete([slot.on, slot.meal]) || []
               there.empty? ? [open_entry(slot)] : there.map { |row| entry(slot, row) }
-            end.then { |list| sorted([*list, *rows.values.flatten.map { |row| beside(row) }]) }
+            end.then { |list| [*sorted([*list, *rows.values.flatten.map { |row| beside(row) }]), *hands] }
           end
+      end
+
+      # After all that has a day: nobody knows yet when they are cooked.
+      def hands
+        Array.new(@in_hand) { Entry.new(slot: @slots.in_hand(@to, "dinner"), row: nil, open: true) }
       end
 
       def sorted(list) = list.sort_by { |one| [one.slot.on, Slots::ORDER.index(one.slot.meal), one.row&.id.to_i] }

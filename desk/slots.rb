@@ -53,6 +53,12 @@ module NutShelf
       # @return [Core::MealSlot] also of a meal that is not planned every day
       def of(day, meal) = made(day, day).of(day, meal)
 
+      # A meal without a day, for everybody at home.
+      # @param day [Date] by which it is cooked
+      # @param meal [String]
+      # @return [Core::MealSlot]
+      def in_hand(day, meal) = Core::MealSlots.new(people: @work.eaters).of(day, meal).with(hand: true)
+
       # @return [Array<Store::Rows::Pattern>]
       def patterns = @patterns ||= @work.house.meals.patterns
 

@@ -5,6 +5,7 @@ require_relative "../core/planning/proposal"
 require_relative "../core/rotation/needs"
 require_relative "../core/value"
 require_relative "doubts"
+require_relative "lids"
 require_relative "places_due"
 require_relative "plan"
 require_relative "preparations"
@@ -58,6 +59,9 @@ module NutShelf
 
       # @return [Array<Thawing::Task>] what comes out by tonight
       def thaw = Thawing.new(@work, plan).tasks.select { |task| task.on <= @work.today }
+
+      # @return [Array<Lids::Task>] what was frozen with a loose lid yesterday
+      def lids = Lids.new(@work, shelf).tasks
 
       # @return [Array<Preparations::Task>] what is soaked or begun today
       def prepare = Preparations.new(@work, plan).due

@@ -97,7 +97,9 @@ module NutShelf
           read_only do |work|
             only = asked[:only]&.map { |one| [Date.iso8601(one[:on]), one[:meal]] }
             from, to = asked.values_at(:from, :to).map { |day| Date.iso8601(day) }
-            Desk::MealFilling.new(work, from: from, to: to, only: only, again: asked[:again] || []).ready
+            Desk::MealFilling.new(
+              work, from: from, to: to, only: only, again: asked[:again] || [], in_hand: asked[:in_hand] || 0
+            ).ready
           end
         end
 

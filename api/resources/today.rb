@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../views/plan_view"
 require_relative "../views/stack_view"
+require_relative "../../desk/occasions"
 require_relative "../../desk/todays_work"
 require_relative "care"
 
@@ -12,6 +13,7 @@ module NutShelf
     class Today < Base
       NEEDS = 40
       DAYS = 7
+      OCCASIONS = 9
 
       get("/") do
         view(:stock, :plan, :people, :rules) do |work|
@@ -29,6 +31,7 @@ module NutShelf
             care: care,
             counts_due: @of.counts.map { |place, due| { place_id: place.id, place: place.name, reason: due.reason } },
             prepare: @of.prepare.map { |task| dated(task) }, thaw: @of.thaw.map { |task| dated(task) },
+            lids: @of.lids.map(&:to_h), comes_up: comes_up,
             goes_past: @of.goes_past.map { |one| going(one) }, runs_out: shorts
           }
         end
@@ -36,6 +39,17 @@ module NutShelf
 
       helpers do
         def dated(task) = { **task.to_h, on: task.on.iso8601, for_on: task.for_on.iso8601 }
+
+        # In time to shop for them; once they are on the plan, when they are near.
+        def comes_up
+          of = Desk::Occasions.new(@work, @of.plan)
+          of.between(@work.today, @work.today + OCCASIONS).map do |day, row|
+            {
+              id: row.id, name: row.name, meal: row.meal, on: day.iso8601, heads: of.slot(row, day).eaters.size,
+              on_plan: of.planned?(row, day)
+            }
+          end
+        end
 
         def going(one)
           food = @plan.foods.fetch(one.stack.food_key)

@@ -6,6 +6,7 @@ require_relative "../quantity/conversion"
 require_relative "../rotation/shelf"
 require_relative "../value"
 require_relative "again"
+require_relative "dish_kind"
 require_relative "meal_slot"
 require_relative "meal_wishes"
 require_relative "pack_plan"
@@ -27,7 +28,7 @@ module NutShelf
       LEFT_OUT = 5/100r
       MINOR = 100r
       # What can be frozen in time is not lost, but it is work and takes room: it counts for so much of what is lost.
-      FROZEN = 1/2r
+      FROZEN = 3/4r
       # Where nobody says how long something is good.
       UNKNOWN = ->(*) {}
       # Days ahead for what has no date.
@@ -78,7 +79,7 @@ module NutShelf
           params: @rules.params(days), foods: foods, dishes: @dishes.map(&:dish).freeze,
           slots: @slots.each_with_index.map { |slot, at| planner_slot(slot, at) }.freeze,
           history: @history.flat_map { |day, id| cooked(day, id) }.freeze,
-          tallies: wishes.tallies(@dishes.map { |laid| needed(laid.dish) }, days, @slots.count(&:wanted?))
+          tallies: wishes.tallies(@dishes.map { |laid| needed(laid.dish) }, days, @slots.count(&:wanted?), kinds: kinds)
         )
       end
 
@@ -145,6 +146,8 @@ module NutShelf
       def company = @company ||= @slots.map { |slot| sitting(slot) }.uniq
 
       def sitting(slot) = slot.eaters.map(&:id)
+
+      def kinds = @dishes.map { |laid| DishKind.of(@recipes.fetch(laid.recipe_id).name) }
 
       def wishes
         @wishes ||= MealWishes.new(
@@ -240,7 +243,7 @@ module NutShelf
           day: (slot.on - @from).to_i, meal: slot.meal, eaters: slot.servings, max_minutes: FAR,
           skip: skip?(stays, slot), pin: pin(stays, slot),
           leftovers_from: stays&.from, only: only(slot, stays), may: may(slot), now: standing(at, slot),
-          table: company.index(sitting(slot))
+          table: company.index(sitting(slot)), allow_leftovers: !slot.hand
         )
       end
 

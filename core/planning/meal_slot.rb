@@ -11,10 +11,10 @@ module NutShelf
 
     # What a meal of a day is like: who eats, the minutes free before it and in the morning (nil: no matter), what kind
     # of evening, what is at hand (nil: everything). `said_by`: "day", the name of a pattern, or nil where nobody said
-    # anything; `timed`: somebody said how long there is. Frozen.
+    # anything; `timed`: somebody said how long there is; `hand`: it has no day yet, so it is cooked by itself. Frozen.
     MealSlot =
       Value.of(:on, :meal, :minutes, :morning_minutes, :gear, :said_by, evening: "home", eaters: [].freeze, note: "",
-        timed: false) do
+        timed: false, hand: false) do
         # @return [Boolean] whether somebody eats here
         def wanted? = evening != "out" && eaters.any?
 

@@ -47,13 +47,14 @@ module NutShelf
       # @param dishes [Array<Array<Array(String, Rational)>>] the lines of each
       # @param days [Integer] that are planned
       # @param meals [Integer] in them
+      # @param kinds [Array<Symbol, nil>] of dish each is, see DishKind
       # @return [Array<Planner::Tally>]
-      def tallies(dishes, days, meals)
+      def tallies(dishes, days, meals, kinds: [])
         @week = (days.to_f / [(days / WEEK).round, 1].max).ceil
         fish = at(dishes) { |keys| keys.any? { |key| @foods[key].fish? } }
         meatless = at(dishes) { |keys| keys.none? { |key| @foods[key].flesh? } }
         most = meals * @week / [days, 1].max
-        [*variety(dishes), *often("fish", fish, most), *often("meatless", meatless, most)]
+        [*variety(dishes), *often("fish", fish, most), *often("meatless", meatless, most), *alike(kinds, most)]
       end
 
       private
@@ -84,6 +85,18 @@ module NutShelf
           green(lines).each { |key, grams| with[key] << at if grams >= COUNTS }
         end
         with.values.map { |list| Planner::Tally.new(dishes: list.freeze, costs: [worth, 0r].freeze, days: @week) }
+      end
+
+      # Nobody minds a soup a week, or two; of many meals every seventh may be one.
+      def alike(kinds, most)
+        price = @rules.of("same_kind")
+        return [] if price.zero?
+
+        share = [2, (most/7r).ceil].max
+        costs = [*Array.new(share + 1, 0r), *(1..[most - share, 0].max).map { |more| price * more }].freeze
+        kinds.each_index.group_by { |at| kinds[at] }.except(nil).values.map do |list|
+          Planner::Tally.new(dishes: list.freeze, costs: costs, days: @week)
+        end
       end
 
       def often(rule, list, most)

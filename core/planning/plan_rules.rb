@@ -18,7 +18,7 @@ module NutShelf
         ),
         Rule.new(
           key: "waste", name: "Food that would go past", default: "usual", about: "A coin of food lost counts so many.",
-          strengths: { "little" => 6/10r, "usual" => 12/10r, "much" => 3r }.freeze
+          strengths: { "little" => 6/10r, "usual" => 16/10r, "much" => 3r }.freeze
         ),
         Rule.new(
           key: "same_dish", name: "The same dish within a week", default: "rather_not", about: "Coins for each time.",
@@ -28,6 +28,11 @@ module NutShelf
           key: "same_main", name: "The same main two days running", default: "rather_not",
           about: "Coins for each time.",
           strengths: { "no_matter" => 0r, "rather_not" => 8/10r, "never" => 8r }.freeze
+        ),
+        Rule.new(
+          key: "same_kind", name: "The same kind of dish", default: "rather_not",
+          about: "Coins for each soup, salad, pasta and so on of a week beyond its share of the meals.",
+          strengths: { "no_matter" => 0r, "rather_not" => 2r, "seldom" => 5r }.freeze
         ),
         Rule.new(
           key: "minutes", name: "Minutes at the stove", default: "usual", about: "Coins for a minute of work.",

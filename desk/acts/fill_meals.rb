@@ -12,8 +12,9 @@ module NutShelf
     class FillMeals < Act
       private
 
-      # @param input [Hash] :meals as [{on:, meal:, recipe_id: or leftovers_of: (place in the list) or from_meal_id:,
-      #   choices:, servings: or nil}], in the order of time; :replace ids of planned meals that go
+      # @param input [Hash] :meals as [{on: (nil: it waits without a day), meal:, recipe_id: or leftovers_of: (place in
+      #   the list) or from_meal_id:, choices:, servings: or nil}], in the order of time; :replace ids of planned meals
+      #   that go
       def perform(input)
         @slots = Slots.new(work)
         @rules = MealRules.new(work)
@@ -28,16 +29,21 @@ module NutShelf
       end
 
       def words(meals)
-        days = meals.map { |said| Date.iso8601(said[:on]) }.minmax.uniq.map { |day| day.strftime("%-d %b") }
-        "Filled #{meals.size} #{meals.size == 1 ? "meal" : "meals"}, #{days.join(" to ")}"
+        days = meals.filter_map { |said| said[:on] && Date.iso8601(said[:on]) }
+        many = Core::Words.count(meals.size, "meal", "meals")
+        return "Chose #{many} to have in hand" if days.empty?
+
+        "Filled #{many}, #{days.minmax.uniq.map { |day| day.strftime("%-d %b") }.join(" to ")}"
       end
 
       # A filling is looked for and taken later: what somebody planned in between is not covered up.
       def refuse_filled(list)
-        days = list.map { |said| Date.iso8601(said[:on]) }
+        days = list.filter_map { |said| said[:on] && Date.iso8601(said[:on]) }
+        return if days.empty?
+
         there = house.meals.between(days.min, days.max).to_set { |row| [row.on_date, row.meal] }
         list.each_with_index do |said, at|
-          on = Date.iso8601(said[:on])
+          on = said[:on] && Date.iso8601(said[:on])
           next unless there.include?([on, said[:meal]])
 
           raise Refusal.of(:filled_meanwhile, at: "/meals/#{at}", meal: said[:meal], day: on)
@@ -57,10 +63,10 @@ module NutShelf
 
       # @return [Array(Integer, Date, Core::Recipe)] its id, day and dish
       def make(filled, said, at)
-        on = Date.iso8601(said[:on])
-        raise Refusal.of(:day_passed, at: "/meals/#{at}/on", day: on) if on < work.today
+        on = said[:on] && Date.iso8601(said[:on])
+        raise Refusal.of(:day_passed, at: "/meals/#{at}/on", day: on) if on && on < work.today
 
-        slot = @slots.of(on, said[:meal])
+        slot = on ? @slots.of(on, said[:meal]) : @slots.in_hand(work.today, said[:meal])
         servings = said[:servings]&.to_r || [slot.servings, 1/10r].max
         facts = { on_date: on, meal: said[:meal], servings: servings, status: "planned" }
         return again(filled, said, facts, slot, at) if said[:leftovers_of] || said[:from_meal_id]
@@ -79,6 +85,7 @@ module NutShelf
       def again(filled, said, facts, slot, at)
         from = said[:from_meal_id] || made_before(said[:leftovers_of])
         raise Refusal.of(:leftovers_of_nothing, at: "/meals/#{at}") unless from
+        raise Refusal.of(:leftovers_need_a_day, at: "/meals/#{at}/on") unless facts[:on_date]
 
         @rules.again(@rules.cook_of(from), facts[:on_date], slot, at: "/meals/#{at}")
         [filled.make("meal", { **facts, kind: "leftovers", from_meal_id: from }), facts[:on_date], nil]

@@ -41,7 +41,9 @@ RSpec.describe "Occasions", :browser do
 
   it "goes onto its day and back off it, and comes up in the meals until then" do
     feast
+    put_away(who, "white-rice", "cupboard")
     enter(who)
+    expect(page).to have_text("Comes up: Piet's birthday").and have_text("its menu is not on the plan yet")
     visit "/meals"
     click_link "Piet's birthday"
     click_button "Put it on Sat 28 Nov"

@@ -118,7 +118,7 @@ RSpec.describe NutShelf::Core::MealProblem do
       [problem.foods.first.waste_weight, problem.dishes.first.slice(:keeps_days, :chilled_days).values]
     end
     expect(facts.()).to eq([nil, [2, 2]])
-    expect(facts.(freezer: true)).to eq([6/10r, [60, 2]])
+    expect(facts.(freezer: true)).to eq([6/5r, [60, 2]])
   end
 
   it "says how a food is packed where that matters within the days" do

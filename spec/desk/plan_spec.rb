@@ -72,6 +72,27 @@ RSpec.describe "A plan of meals" do
     expect(tight.to_buy).to be < free.to_buy
   end
 
+  it "finds dinners to have in hand, of what the planned ones leave, and puts them aside without a day" do
+    put_away(ines, "canned-chickpeas", "cupboard", count: "2", printed_on: "2026-11-28", printed_kind: "best_before")
+    plan(on: today + 1)
+    proposed = found(in_hand: 3)
+    expect(proposed.map { |one| [one.slot.hand, one.leftovers_of, one.from_meal_id] }).to eq([[true, nil, nil]] * 3)
+    expect(proposed.map(&:recipe_id).uniq.size).to eq(3)
+    meals = at_work(ines) do |work|
+      NutShelf::Desk::MealFilling.new(work, from: today, to: today + 6, in_hand: 1).then do |filling|
+        filling.call(moves: 100).map { |one| filling.told(one, among: [one]).except(:name) }
+      end
+    end
+    expect(meals.first).not_to have_key(:on)
+    done = act(:FillMeals, ines, { meals: meals })
+    expect(inside(ines) { |house| house.meals.pool.map(&:recipe_id) }).to eq([meals.first[:recipe_id]])
+    expect(rows.size).to eq(1)
+    act(:Undo, ines, { act_id: done["act_id"] })
+    expect(inside(ines) { |house| house.meals.pool }).to eq([])
+    late = [{ meal: "dinner", from_meal_id: rows.first.id }]
+    expect { act(:FillMeals, ines, { meals: late }) }.to raise_error(NutShelf::Desk::Invalid)
+  end
+
   it "leaves what is planned, fills only what is asked for, and replaces what may be replaced" do
     kept = plan(on: today + 1)
     expect(found.map { |one| one.slot.on }).not_to include(today + 1)

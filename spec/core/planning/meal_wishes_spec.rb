@@ -57,6 +57,18 @@ RSpec.describe NutShelf::Core::MealWishes do
     expect(tallies(days: 28, meals: 28, fish: "twice").first.then { |one| [one.days, one.costs.size] }).to eq([7, 3])
   end
 
+  it "has enough of one kind of dish after two in a week, or every seventh of many meals" do
+    names = ["Leek and potato soup", "Rice with peas", "Fish chowder", "Ham and pea pasta", "Something"]
+    kinds = names.map { |name| NutShelf::Core::DishKind.of(name) }
+    expect(kinds).to eq([:soup, :rice, :soup, :pasta, nil])
+    of = ->(meals, **rules) { wishes(variety: "no_matter", **rules).tallies(dishes, 7, meals, kinds: kinds) }
+    expect(of.(5).map(&:dishes)).to eq([[0, 2], [1], [3]])
+    expect(of.(5).first.costs).to eq([0, 0, 0, 2, 4, 6])
+    expect(of.(21).first.costs.first(6)).to eq([0, 0, 0, 0, 2, 4])
+    expect(of.(1).first.costs).to eq([0, 0, 0])
+    expect(of.(5, same_kind: "no_matter")).to eq([])
+  end
+
   it "gives a little for every vegetable that is new that week" do
     variety = wishes(variety: "much").tallies(dishes, 7, 7)
     expect(variety.map { |one| [one.dishes, one.costs] }).to eq([[[2, 4], [1r, 0r]]])

@@ -16,6 +16,8 @@ export interface Asked {
   to: string;
   again?: number[];
   only?: { on: string; meal: string }[];
+  /** Dinners without a day to look for instead. */
+  in_hand?: number;
 }
 
 function read(line: string): Proposal {

@@ -17,6 +17,7 @@ export const toBuyOf = (budget: string, all: string) => `to buy, of ${budget} yo
 export const spendAtMost = "Spend at most, in a week (empty: as much as it takes)";
 export const freezeInTime = "Freeze it in time";
 export const freezeInTimeOf = (name: string) => `Freeze in time: ${name}`;
+export const findInHand = (count: number) => `Find ${count} dinners to have in hand`;
 export const rescuedSum = "rescued";
 export const stillPast = "goes past";
 export const fromTheShelf = "from the shelf";
@@ -66,6 +67,7 @@ export const ruleNames: Record<string, string> = {
   waste: "Food that would go past",
   same_dish: "The same dish within a week",
   same_main: "The same main two days running",
+  same_kind: "Soup again, pasta again: the same kind of dish in a week",
   minutes: "Minutes at the stove",
   likes: "What everybody likes",
   leftovers: "Cooking once for two meals",

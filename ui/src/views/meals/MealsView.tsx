@@ -27,6 +27,7 @@ import { WeekGrid, type Chosen } from "./WeekGrid";
 
 const DAYS = 7;
 const MONTH = 28;
+const IN_HAND = 3;
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** The day and the month alone: "24 Nov". */
@@ -199,12 +200,14 @@ function ComesUp({ week }: { week: Week }) {
 }
 
 /** Meals that wait without a day. */
-function Pool({ week, onSwap }: { week: Week; onSwap: (chosen: Chosen) => void }) {
+function Pool({ week, filling, onSwap }: { week: Week; filling: Filling; onSwap: (chosen: Chosen) => void }) {
   const { today } = useSession();
-  if (week.pool.length === 0) return null;
   return (
     <Board className="p-3 mt-3" title={say.aside}>
       <p className="text-small text-soft mb-2">{say.asideHint}</p>
+      <Button className="mb-2" disabled={filling.running} onClick={() => filling.inHand(IN_HAND)}>
+        {say.findInHand(IN_HAND)}
+      </Button>
       <div className="grid gap-2 grid-cols-[repeat(auto-fill,minmax(170px,1fr))]">
         {week.pool.map((meal) => (
           <MealCard key={meal.id} meal={meal} onSwap={() => onSwap({ on: today, meal: meal.meal, instead: meal })} />
@@ -278,7 +281,7 @@ export default function MealsView() {
               <Button onClick={() => go(`/print/week?from=${from}`)}>{say.printIt}</Button>
             </div>
             <ShoppingDays trips={week.trips} />
-            <Pool week={week} onSwap={setChosen} />
+            <Pool week={week} filling={filling} onSwap={setChosen} />
           </>
         )}
       </Loaded>

@@ -20,6 +20,8 @@ export interface Filling {
    * @param only the meals to fill; all open ones where nothing is named
    */
   start: (again?: number[], only?: Slot[]) => void;
+  /** Looks for so many dinners without a day. */
+  inHand: (count: number) => void;
   take: () => void;
   stop: () => void;
 }
@@ -55,15 +57,14 @@ export function useFilling(from: string, to: string): Filling {
   const put = (best: Proposal | null, again: number[]) => {
     over();
     if (!best || best.meals.length === 0) return tell({ text: best?.open === 0 ? say.nothingOpen : say.noneFound });
-    const days = new Set(best.meals.map((meal) => meal.on + meal.meal));
-    void act("/api/plan/fill", { meals: sent(best.meals), replace: days.size > 0 ? again : [] }, say.fillOpen);
+    void act("/api/plan/fill", { meals: sent(best.meals), replace: again }, say.fillOpen);
   };
-  const start = (again: number[] = [], only?: Slot[]) => {
+  const look = (again: number[], asked: { only?: Slot[]; in_hand?: number }) => {
     const mine = { abort: new AbortController(), again, best: null as Proposal | null };
     under.current = mine;
     setRunning(true);
     setGiving(again);
-    propose({ from, to, again, ...(only ? { only } : {}) }, mine.abort.signal, (better) => {
+    propose({ from, to, again, ...asked }, mine.abort.signal, (better) => {
       if (under.current !== mine) return;
       mine.best = better;
       setPlan(better);
@@ -74,6 +75,8 @@ export function useFilling(from: string, to: string): Filling {
       if (error instanceof Problem) tell({ text: error.message, problem: error });
     });
   };
+  const start = (again: number[] = [], only?: Slot[]) => look(again, only ? { only } : {});
+  const inHand = (count: number) => look([], { in_hand: count });
   const take = () => put(under.current?.best ?? null, under.current?.again ?? []);
-  return { plan, running, again: giving, start, take, stop: over };
+  return { plan, running, again: giving, start, inHand, take, stop: over };
 }

@@ -7,6 +7,7 @@ import { Board, Button } from "../../kit/kit";
 import { NewCare } from "../shelf/StackCare";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/today";
+import { Feasts, Lids } from "./Nearby";
 
 /** What is begun, soaked or taken out today so that a coming meal can be cooked. */
 function Early({ today }: { today: Today }) {
@@ -72,12 +73,15 @@ export function Chores({ today }: { today: Today }) {
     const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, say.count(place.place));
     if (made) void go(`/count/${made.count_id}`);
   };
-  const none = today.care.length + today.prepare.length + today.thaw.length + today.counts_due.length === 0;
+  const { care, prepare, thaw, lids, comes_up, counts_due } = today;
+  const none = [care, prepare, thaw, lids, comes_up, counts_due].every((list) => list.length === 0);
   return (
     <Board title={say.toDoToday}>
       {none && <p className="mt-2 text-soft">{say.nothingIsDue}</p>}
       <ul className="mt-1">
         <Early today={today} />
+        <Lids lids={today.lids} />
+        <Feasts today={today} />
         {today.care.map((row) => (
           <li key={row.id} className="flex items-center gap-3 border-t border-zinc2 py-1">
             <span className="grow min-w-0">
