@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/whole_week"
 require_relative "../support/wrong_sentences"
 require_relative "../../api/views/plan_view"
 require_relative "../../api/views/stack_detail"
@@ -8,6 +9,11 @@ require_relative "../../demo/loader"
 
 # The whole demo, lived act by act in a database of its own: no act may be refused, and the books must balance.
 RSpec.describe "Sallow House" do
+  include WholeWeekSupport
+
+  # The house that is lived in here; the specs' own where there is none.
+  def services = @sallow || super
+
   it "lives ten weeks without a refused act, and its stock is the sum of its movements" do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_sallow")
     NutShelf::Store::Owner.drop(url)
@@ -28,15 +34,20 @@ RSpec.describe "Sallow House" do
     expect(WrongSentences.faults(said).first(10)).to be_empty
     again = NutShelf::Demo::Loader.new(demo)
     expect([again.load, again.half_made?]).to eq([nil, false])
+    @sallow = demo.with(clock: clock)
+    live_the_week(keeper(demo, id))
     demo.database.disconnect
+  end
+
+  def keeper(demo, id)
+    account = demo.database.outside { |db| db[:accounts].where(email: NutShelf::Demo::Household::KEEPER).get(:id) }
+    NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
   end
 
   # Every whole sentence of the demo's stacks, dishes and picking lists.
   def all_it_says(demo, id)
-    account = demo.database.outside { |db| db[:accounts].where(email: NutShelf::Demo::Household::KEEPER).get(:id) }
-    ines = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
     demo.database.within(id) do |db|
-      work = NutShelf::Desk::UnitOfWork.new(demo, ines, db)
+      work = NutShelf::Desk::UnitOfWork.new(demo, keeper(demo, id), db)
       stacks = work.shelf.stacks.keys.map { |id| NutShelf::Api::StackDetail.new(work, id).call }
       plan = NutShelf::Api::PlanView.new(work)
       dishes = plan.plan.ranked(work.today).map { |ranked| plan.dish(ranked) }

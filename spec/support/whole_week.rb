@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "house"
+require_relative "../../desk/meal_filling"
 require_relative "../../desk/week"
 
 # What holds of a household's meals at every step, whichever view says it.
@@ -63,5 +64,105 @@ module WholeWeekSupport
       expect(one.past + one.ties.sum(0r) { |tie| tie.pick.amount }).to be <= one.stack.amount
     end
     expect(week.balance.past).to eq(week.turning.sum(&:past_minor))
+  end
+
+  # A week as a household lives it, whatever stood in it before: filled anew, two meals kept, one swapped, one slid,
+  # three cooked with a lunch of leftovers among them, the rest carried over. Every view agrees after every step.
+  # @param who [NutShelf::Desk::Caller]
+  def live_the_week(who)
+    from = clock.day
+    fill_anew(who)
+    change_some(who, from)
+    leftover_lunch(who, from)
+    cook_two_more(who, from)
+    carry_over(who, from + 6)
+    carry_over(who, from + 13)
+  end
+
+  private
+
+  def meals(who, from) = inside(who) { |house| house.meals.between(from, from + 13) }
+
+  def to_cook(who, from)
+    meals(who, from).select { |row| row.kind == "cook" && row.status == "planned" && row.on_date >= clock.day }
+  end
+
+  def fill_anew(who)
+    from = clock.day
+    planned = meals(who, from).select { |row| row.status == "planned" && !row.pinned && row.on_date <= from + 6 }
+    found =
+      at_work(who) do |work|
+        filling = NutShelf::Desk::MealFilling.new(work, from: from, to: from + 6, again: planned.map(&:id))
+        all = filling.call(moves: 300)
+        all.map { |one| filling.told(one, among: all).except(:name) }
+      end
+    act(:FillMeals, who, { meals: found, replace: planned.map(&:id) })
+    expect(found.size).to be >= 7
+    expect(meals(who, from).size).to be >= found.size
+    agree!(who)
+  end
+
+  # Two are kept, one is another dish, one slides onto a day that has none.
+  def change_some(who, from)
+    free = to_cook(who, from).reject(&:pinned)
+    free = free.select { |row| meals(who, from).none? { |one| one.from_meal_id == row.id } }
+    free.first(2).each { |row| act(:ChangeMeal, who, { meal_id: row.id, pinned: true }) }
+    act(:ChangeMeal, who, { meal_id: free[2].id, recipe_id: another(who, free[2], from) })
+    agree!(who)
+    act(:SlideMeal, who, { meal_id: free[3].id, on: (from + 9).iso8601 })
+    expect(meals(who, from).find { |row| row.id == free[3].id }.on_date).to eq(from + 9)
+    agree!(who)
+    expect(meals(who, from).count(&:pinned)).to be >= 2
+  end
+
+  def another(who, row, from)
+    taken = meals(who, from).map(&:recipe_id)
+    at_work(who) do |work|
+      NutShelf::Desk::Plan.new(work).ranked(row.on_date).find do |one|
+        !one.dish.shut? && !taken.include?(one.id) && one.dish.recipe.meal == row.meal
+      end
+    end.id
+  end
+
+  # One that keeps is cooked for the next day's lunch as well.
+  def leftover_lunch(who, from)
+    first = to_cook(who, from).find do |row|
+      inside(who) do |house|
+        house.recipes.find(row.recipe_id)
+      end.leftover_days >= 2
+    end
+    clock.day = first.on_date
+    next_day = first.on_date + 1
+    standing = meals(who, from).select { |row| [row.on_date, row.meal, row.status] == [next_day, "lunch", "planned"] }
+    standing.each { |row| act(:DropMeal, who, { meal_id: row.id }) }
+    lunch = act(:PlanMeal, who, { from_meal_id: first.id, on: next_day.iso8601, meal: "lunch" })["meal_id"]
+    agree!(who)
+    left = cook_it(who, first, portions: meals(who, from).find { |row| row.id == lunch }.servings.ceil.to_s)
+    expect(meals(who, from).find { |row| row.id == lunch }).to have_attributes(kind: "kept", lot_id: left)
+    clock.day += 1
+    act(:EatMeal, who, { meal_id: lunch })
+    expect(lot(who, left).on_hand).to be < 1
+    agree!(who)
+  end
+
+  def cook_two_more(who, from)
+    2.times do
+      row = to_cook(who, from).first
+      clock.day = row.on_date
+      cook_it(who, row)
+    end
+  end
+
+  def cook_it(who, row, portions: nil)
+    left = portions && { portions: portions, place_id: place_id(who, "fridge") }
+    act(:Cook, who, { meal_id: row.id, leftovers: left }.compact)["leftover_lot_id"].tap { agree!(who) }
+  end
+
+  # What the days left behind gets another one, or is put aside.
+  def carry_over(who, on)
+    clock.day = [clock.day, on].max
+    act(:CarryOver, who, {}) if inside(who) { |house| house.meals.undone(clock.day) }.any?
+    expect(inside(who) { |house| house.meals.undone(clock.day) }).to eq([])
+    agree!(who)
   end
 end
