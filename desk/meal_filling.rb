@@ -131,13 +131,19 @@ module NutShelf
       def maker
         @maker ||=
           Core::MealProblem.new(
-            shelf: @plan.shelf, recipes: @plan.recipes.reject { |_, recipe| recipe.followed },
+            shelf: @plan.shelf, recipes: recipes,
             slots: entries.map(&:slot), prices: prices, rules: rules, placed: placed, history: history,
             standing: standing, looks: @plan.looks?, likes: likes,
             region: @slots.season_region, seasons: @slots.seasons, freezer: !@work.freezer.nil?,
             rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days),
             made_days: Makings.new(@work).method(:days)
           )
+      end
+
+      # What waits in hand already is not found again.
+      def recipes
+        waiting = @in_hand.positive? ? @work.house.meals.pool.map(&:recipe_id) - placed.map(&:recipe_id) : []
+        @plan.recipes.reject { |id, recipe| recipe.followed || waiting.include?(id) }
       end
 
       # Coins for the days in all; days without shopping have a limit of their own.

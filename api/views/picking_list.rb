@@ -75,8 +75,14 @@ module NutShelf
           unknown: line.unknown,
           substitute: line.substitute ? @view.food_name(line.line.food_key) : nil,
           missing: line.missing.positive? ? @view.food_amount(line.food_key, line.missing) : nil,
-          picks: @plan.picks(line).map { |pick| pick(pick) }
+          made: made_before(line), picks: @plan.picks(line).map { |pick| pick(pick) }
         }
+      end
+
+      # What is not there yet, because a dish before it makes it.
+      def made_before(line)
+        grams = line.picks.reject { |pick| @plan.shelf.stacks.key?(pick.stack.id) }.sum(0r, &:amount)
+        grams.positive? ? @view.food_amount(line.food_key, grams) : nil
       end
 
       # What could stand in for it, and whether there is enough of it; the food itself where something does.

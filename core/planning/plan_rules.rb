@@ -43,7 +43,7 @@ module NutShelf
           strengths: { "no_matter" => 0r, "usual" => 1r, "much" => 3r }.freeze
         ),
         Rule.new(
-          key: "leftovers", name: "Cooking once for two meals", default: "gladly", about: "Coins for a meal again.",
+          key: "leftovers", name: "Cooking once for several meals", default: "gladly", about: "Coins for a meal again.",
           strengths: { "rather_not" => 3r, "gladly" => 6/10r, "often" => 1/10r }.freeze
         ),
         Rule.new(

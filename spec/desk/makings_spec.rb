@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../api/views/picking_list"
 require_relative "../../desk/makings"
 require_relative "../../exchange/recipes/file"
 require_relative "../../exchange/recipes/out"
@@ -44,6 +45,10 @@ RSpec.describe "What a dish makes besides" do
     plan("whole-chicken-roast", 0, servings: "6")
     same, next_day, late = [0, 1, 3].map { |days| plan("cooked-chicken-rice-soup", days) }
     expect([same, next_day, late].map { |meal| missing(meal).include?("cooked-chicken") }).to eq([true, false, true])
+    line = at_work(ines) { |work| NutShelf::Api::PickingList.new(work).call(next_day)[:lines] }
+      .find { |one| one[:key] == "cooked-chicken" }
+    expect(line.slice(:picks, :missing)).to eq(picks: [], missing: nil)
+    expect(line[:made]).to end_with(" g")
   end
 
   it "is a stack of its own once the dish is cooked, dated as cooked that day, and can be traced to what went in" do

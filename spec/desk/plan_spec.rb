@@ -87,6 +87,7 @@ RSpec.describe "A plan of meals" do
     done = act(:FillMeals, ines, { meals: meals })
     expect(inside(ines) { |house| house.meals.pool.map(&:recipe_id) }).to eq([meals.first[:recipe_id]])
     expect(rows.size).to eq(1)
+    expect(found(in_hand: 3).map(&:recipe_id)).not_to include(meals.first[:recipe_id])
     act(:Undo, ines, { act_id: done["act_id"] })
     expect(inside(ines) { |house| house.meals.pool }).to eq([])
     late = [{ meal: "dinner", from_meal_id: rows.first.id }]

@@ -70,7 +70,7 @@ export const ruleNames: Record<string, string> = {
   same_kind: "Soup again, pasta again: the same kind of dish in a week",
   minutes: "Minutes at the stove",
   likes: "What everybody likes",
-  leftovers: "Cooking once for two meals",
+  leftovers: "Cooking once for several meals",
   vegetables: "Vegetables and fruit, two servings a meal",
   variety: "Different vegetables and fruit in a week",
   fish: "Fish in a week",
@@ -147,6 +147,7 @@ export const leftoversKeep = (days: number) =>
   `What is left keeps ${countDays(days)} in the fridge: cool it within two hours.`;
 export const keptForLater = (servings: string, meal: string, day: string, frozen: boolean) =>
   `${portionsOf(servings)} ${frozen ? "to freeze" : "to keep"} for ${meal}, ${day}`;
+export const comesFromBefore = (amount: string) => `${amount} comes of a dish cooked before this one`;
 export const comesOut = (food: string, unit: string) => `${food}, ${unit === "piece" ? "pieces" : unit}`;
 export const standsFor = (food: string, asked: string) => `${food} for ${asked}`;
 export const fetchingTheDish = "Fetching the dish";

@@ -242,6 +242,7 @@ function Line({
           <span className="text-soft">{pick.unit}</span>
         </label>
       ))}
+      {line.made && <div className="text-small mt-1">{say.comesFromBefore(line.made)}</div>}
       {line.missing && (
         <div className="text-beet font-semibold text-small mt-1">
           {line.missing} {say.isMissing}
@@ -252,7 +253,7 @@ function Line({
           <span className="text-soft">{say.takeInstead}</span>
           {line.others.map((one) => (
             <button key={one.key} type="button" className="pill phone:min-h-[44px]" onClick={() => onInstead(one.key)}>
-              {one.food.split(",")[0]}
+              {one.food}
               {one.enough ? "" : say.notHere}
             </button>
           ))}
