@@ -12,6 +12,7 @@ require_relative "plan"
 require_relative "race"
 require_relative "refusal"
 require_relative "slots"
+require_relative "waiting_portions"
 
 module NutShelf
   module Desk
@@ -19,8 +20,8 @@ module NutShelf
     # for it, and says what each plan would put where. Nothing is written: that is FillMeals.
     class MealFilling
       # What a plan puts onto a meal: a dish, or the leftovers of an earlier one (by its place in the list, or an
-      # existing meal). Frozen.
-      Proposed = Core::Value.of(:slot, :recipe_id, :leftovers_of, :from_meal_id, choices: {}.freeze)
+      # existing meal), or portions of a stack. Frozen.
+      Proposed = Core::Value.of(:slot, :recipe_id, :leftovers_of, :from_meal_id, :lot_id, choices: {}.freeze)
 
       # A meal of the days as the search sees it. Frozen.
       Entry = Core::Value.of(:slot, :row, :open)
@@ -66,7 +67,7 @@ module NutShelf
       def told(one, among:)
         {
           on: one.slot.hand ? nil : one.slot.on.iso8601, meal: one.slot.meal, name: name(one, among),
-          recipe_id: one.recipe_id, leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id,
+          recipe_id: one.recipe_id, leftovers_of: one.leftovers_of, from_meal_id: one.from_meal_id, lot_id: one.lot_id,
           choices: one.recipe_id ? one.choices : nil
         }.compact
       end
@@ -96,6 +97,7 @@ module NutShelf
         placed = maker.placed(plan).select { |one| entries[one.slot].open }
         places = placed.each_with_index.to_h { |one, at| [one.slot, at] }
         placed.map do |one|
+          next Proposed.new(slot: entries[one.slot].slot, lot_id: one.lot_id) if one.lot_id
           next cooked(one) unless one.kind == "leftovers"
 
           Proposed.new(
@@ -112,10 +114,15 @@ module NutShelf
 
       # What stands in is in the name; leftovers are called by their dish.
       def name(one, among)
+        return portions_name(one.lot_id) if one.lot_id
         return "#{again(one, among)}, again" unless one.recipe_id
 
         swaps = one.choices.to_a.filter_map { |asked, given| @plan.shelf.foods.values_at(asked, given) if given }
         Core::DishName.of(@plan.recipes.fetch(one.recipe_id).name, swaps)
+      end
+
+      def portions_name(lot_id)
+        @plan.shelf.stack(lot_id).then { |stack| stack.name(@plan.shelf.foods[stack.food_key]) }
       end
 
       def again(one, among)
@@ -136,7 +143,7 @@ module NutShelf
             standing: standing, looks: @plan.looks?, likes: likes,
             region: @slots.season_region, seasons: @slots.seasons, freezer: !@work.freezer.nil?,
             rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days),
-            made_days: Makings.new(@work).method(:days)
+            made_days: Makings.new(@work).method(:days), portions: WaitingPortions.new(@work).free(besides: @again)
           )
       end
 

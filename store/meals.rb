@@ -38,6 +38,10 @@ module NutShelf
       # SELECT * FROM meals WHERE household_id = 7 AND from_meal_id = 3 AND status = 'planned'
       def fed_by(id) = rows(:meals).where(from_meal_id: id, status: "planned").order(:on_date, :id).all
 
+      # @return [Array<Rows::Meal>] portions of stacks that are to be eaten, on a day or without one
+      # SELECT * FROM meals WHERE household_id = 7 AND kind = 'kept' AND status = 'planned'
+      def waiting = rows(:meals).where(kind: "kept", status: "planned").order(:on_date, :id).all
+
       # @return [Array<Rows::Slot>] what was said of single meals in these days
       # SELECT * FROM meal_slots WHERE household_id = 7 AND on_date BETWEEN ... AND archived_at IS NULL
       def slots(from, to) = rows(:meal_slots).where(on_date: from..to, archived_at: nil).order(:on_date, :id).all

@@ -7,17 +7,19 @@ require_relative "../rotation/shelf"
 require_relative "../value"
 require_relative "again"
 require_relative "dish_kind"
+require_relative "kept_portions"
 require_relative "meal_slot"
 require_relative "meal_wishes"
 require_relative "pack_plan"
+require_relative "plan_foods"
 require_relative "plan_rules"
 
 module NutShelf
   module Core
     # What stands in a slot, or is to: `slot` its place among the slots, `kind` "cook" or "leftovers", `recipe_id`,
     # `choices`: food of a line to the food that stands in, nil where it is left out; `from`: the slot whose leftovers
-    # it is. Frozen.
-    Placed = Value.of(:slot, :kind, :recipe_id, :from, choices: {}.freeze)
+    # it is; `lot_id`: the stack whose portions it is. Frozen.
+    Placed = Value.of(:slot, :kind, :recipe_id, :from, :lot_id, choices: {}.freeze)
 
     # A household's meals as a problem of the planner, and the planner's answer as meals again. Grams, and coins of a
     # hundred minor units. What nobody at a table may have is taken out of a dish where another food stands in, else the
@@ -26,13 +28,8 @@ module NutShelf
       # A choice within a line costs so many coins a serving: the food that is named is a little better.
       OTHER_FOOD = 5/100r
       LEFT_OUT = 5/100r
-      MINOR = 100r
-      # What can be frozen in time is not lost, but it is work and takes room: it counts for so much of what is lost.
-      FROZEN = 3/4r
       # Where nobody says how long something is good.
       UNKNOWN = ->(*) {}
-      # Days ahead for what has no date.
-      FAR = 10_000
 
       # @param shelf [Shelf]
       # @param recipes [Hash{Integer=>Recipe}] that may be cooked
@@ -48,10 +45,11 @@ module NutShelf
       # @param seasons [Hash{String=>Array<Integer>}] see MealWishes
       # @param freezer [Boolean] whether what is left of a dish can be frozen
       # @param rests [#call] see PackPlan
+      # @param portions [Array<KeptPortions::Waiting>] that wait, whoever had them before
       # @param made_days [#call] dish and line of what it makes to the days that is good, nil where it is not for later
       def initialize(shelf:, recipes:, slots:, prices:, rules: PlanRules.new, placed: [], history: [], standing: {},
                      looks: true, likes: {}, region: nil, seasons: {}, freezer: false, rests: UNKNOWN,
-                     made_days: UNKNOWN)
+                     made_days: UNKNOWN, portions: [])
         @likes = likes
         @region = region
         @seasons = seasons
@@ -66,9 +64,10 @@ module NutShelf
         @strict = slots.any?(&:strict?)
         @looks = looks && !@strict
         @freezer = freezer
-        @rests = rests
         @made_days = made_days
         @from = slots.first&.on || shelf.today
+        @foods = plan_foods(rests)
+        @kept = KeptPortions.new(portions, shelf.foods, @foods)
         @tables = slots.map(&:excludes).uniq
         lay_dishes
       end
@@ -90,6 +89,8 @@ module NutShelf
           next Placed.new(slot: meal.slot, kind: "leftovers", from: meal.from) if meal.kind == "leftovers"
 
           laid = @dishes.fetch(meal.dish)
+          next Placed.new(slot: meal.slot, kind: "kept", lot_id: laid.lot_id) if laid.lot_id
+
           Placed.new(slot: meal.slot, kind: "cook", recipe_id: laid.recipe_id, choices: choices(laid, meal.choices))
         end
       end
@@ -97,15 +98,23 @@ module NutShelf
       private
 
       # A dish as one table has it: `lines` the recipe's lines that are reckoned with, in the dish's order, each with
-      # its foods by option.
-      Laid = Value.of(:recipe_id, :excludes, :dish, :lines, :holds)
+      # its foods by option; or portions of a stack.
+      Laid = Value.of(:recipe_id, :lot_id, :excludes, :dish, :lines, :holds)
       private_constant :Laid
 
       def lay_dishes
         @keys = {}
         @dishes = @tables.flat_map do |excludes|
-          @recipes.filter_map { |id, recipe| lay(id, recipe, excludes) }
+          [*@recipes.filter_map { |id, recipe| lay(id, recipe, excludes) },
+           *@kept.for_table(excludes).map { |one| lay_kept(one, excludes) }]
         end
+      end
+
+      def lay_kept(one, excludes)
+        Laid.new(
+          lot_id: one.stack.id, excludes: excludes, lines: [].freeze, holds: @kept.allergens(one),
+          dish: @kept.dish(number(one))
+        )
       end
 
       # Where somebody may not have something, nothing is cooked of which nobody knows what it holds.
@@ -147,7 +156,7 @@ module NutShelf
 
       def sitting(slot) = slot.eaters.map(&:id)
 
-      def kinds = @dishes.map { |laid| DishKind.of(@recipes.fetch(laid.recipe_id).name) }
+      def kinds = @dishes.map { |laid| laid.recipe_id && DishKind.of(@recipes.fetch(laid.recipe_id).name) }
 
       def wishes
         @wishes ||= MealWishes.new(
@@ -158,7 +167,8 @@ module NutShelf
 
       # @return [Array<Array(String, Rational)>] foods of the lines that are not left to choice, grams a portion
       def needed(dish)
-        dish.lines.reject(&:omit_cost).map { |line| [names[line.food], line.quantity] }
+        lines = dish.lines.reject(&:omit_cost).map { |line| [names[line.food], line.quantity] }
+        lines.select { |key, _| key.is_a?(String) }
       end
 
       def names = @names&.size == @keys.size ? @names : (@names = @keys.invert)
@@ -210,37 +220,20 @@ module NutShelf
 
       def number(key) = @keys[key] ||= @keys.size
 
-      def foods
-        @keys.keys.map do |key|
-          price = @shelf.free?(key) ? 0r : @prices.cost(key, 1000r).first / (1000 * MINOR)
-          packing = packs.of(key)
-          Planner::Food.new(price: price, opened_days: packing.opened_days, shop: packing.shop,
-            waste_weight: (@rules.of("waste") * FROZEN if @freezer && food(key).freezes_well?),
-            lots: lots(key, packing.opened_days))
-        end.freeze
-      end
+      # By its key, or the portions themselves.
+      def foods = @keys.keys.map { |key| key.is_a?(String) ? @foods.of(key) : @kept.food(key) }.freeze
 
-      def packs = @packs ||= PackPlan.new(@shelf, days, strict: @strict, rests: @rests)
-
-      def lots(key, opened_days)
-        @shelf.of(key, strict: @strict).filter_map { |stack| lot(stack, opened_days) }.sort_by(&:last_good).freeze
-      end
-
-      def lot(stack, opened_days)
-        return unless stack.amount.positive? && stack.eligible?(@from, allow_look: @looks, strict: @strict)
-
-        last = [stack.until_on(strict: @strict), (stack.look_until if @looks)].compact.max
-        last = [last, stack.safety_until].compact.min
-        Planner::Lot.new(
-          quantity: stack.amount, last_good: last ? (last - @from).to_i : FAR,
-          unit_cost: stack.minor_per_gram / MINOR, pack: opened_days && PackPlan.sealed(stack)
+      def plan_foods(rests)
+        PlanFoods.new(
+          @shelf, @prices, PackPlan.new(@shelf, days, strict: @strict, rests: rests), @from,
+          strict: @strict, looks: @looks, waste: @rules.of("waste"), freezer: @freezer
         )
       end
 
       def planner_slot(slot, at)
         stays = @placed[at]
         Planner::Slot.new(
-          day: (slot.on - @from).to_i, meal: slot.meal, eaters: slot.servings, max_minutes: FAR,
+          day: (slot.on - @from).to_i, meal: slot.meal, eaters: slot.servings, max_minutes: PlanFoods::FAR,
           skip: skip?(stays, slot), pin: pin(stays, slot),
           leftovers_from: stays&.from, only: only(slot, stays), may: may(slot), now: standing(at, slot),
           table: company.index(sitting(slot)), allow_leftovers: !slot.hand
@@ -265,17 +258,20 @@ module NutShelf
       def only(slot, stays)
         return [pin(stays, slot)].compact if stays&.recipe_id
 
-        @dishes.each_index.select do |at|
-          laid = @dishes[at]
-          recipe = @recipes.fetch(laid.recipe_id)
-          laid.excludes == slot.excludes && recipe.meal == slot.meal && slot.against(recipe).empty?
-        end
+        @dishes.each_index.select { |at| @dishes[at].excludes == slot.excludes && fits?(@dishes[at], slot) }
+      end
+
+      def fits?(laid, slot)
+        return @kept.fits?(laid.lot_id, slot, @shelf.today) if laid.lot_id
+
+        recipe = @recipes.fetch(laid.recipe_id)
+        recipe.meal == slot.meal && slot.against(recipe).empty?
       end
 
       def may(slot)
         @dishes.each_index.select do |at|
           laid = @dishes[at]
-          recipe = @recipes.fetch(laid.recipe_id)
+          recipe = @recipes[laid.recipe_id] or next
           !laid.holds.intersect?(slot.excludes) && !(slot.excludes.any? && recipe.doubtful?) && slot.again?(recipe)
         end
       end

@@ -107,7 +107,10 @@ module NutShelf
         [Planner::Tally.new(dishes: list.freeze, costs: costs.freeze, days: @week)]
       end
 
-      def at(dishes) = dishes.each_index.select { |at| yield dishes[at].map(&:first) }
+      # Of portions that wait nobody says what went in.
+      def at(dishes)
+        dishes.each_index.select { |at| dishes[at].any? && yield(dishes[at].map(&:first)) }
+      end
     end
   end
 end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../fit"
 require_relative "../meal_rules"
 require_relative "../refusal"
 require_relative "../slots"
@@ -13,8 +14,8 @@ module NutShelf
       private
 
       # @param input [Hash] :meals as [{on: (nil: it waits without a day), meal:, recipe_id: or leftovers_of: (place in
-      #   the list) or from_meal_id:, choices:, servings: or nil}], in the order of time; :replace ids of planned meals
-      #   that go
+      #   the list) or from_meal_id: or lot_id:, choices:, servings: or nil}], in the order of time; :replace ids of
+      #   planned meals that go
       def perform(input)
         @slots = Slots.new(work)
         @rules = MealRules.new(work)
@@ -71,12 +72,24 @@ module NutShelf
         facts = { on_date: on, meal: said[:meal], servings: servings, status: "planned" }
         return again(filled, said, facts, slot, at) if said[:leftovers_of] || said[:from_meal_id]
 
+        return portions(filled, said, facts, slot, at) if said[:lot_id]
+
         recipe = house.recipes.find(said[:recipe_id])
         @rules.eaters(recipe, slot, said[:choices] || {}, at: "/meals/#{at}/recipe_id")
         id = filled.make(
           "meal", { **facts, recipe_id: said[:recipe_id], choices: @rules.choices(recipe, said[:choices] || {}) }
         )
         [id, on, recipe]
+      end
+
+      # So many as there are, where they do not go round.
+      def portions(filled, said, facts, slot, at)
+        lot = house.lots.lock_one(said[:lot_id])
+        Fit.check(work, lot, Redate.new(work).part(lot), pointer: "/meals/#{at}/lot_id")
+        @rules.portions(lot, slot, facts[:on_date], at: "/meals/#{at}/lot_id")
+        enough = [facts[:servings], lot.on_hand / (lot.pack_amount || 1r)].min
+        id = filled.make("meal", { **facts, servings: [enough, 1/10r].max, kind: "kept", lot_id: lot.id })
+        [id, facts[:on_date], nil]
       end
 
       # @param place [Integer] in the list, whatever number somebody sends

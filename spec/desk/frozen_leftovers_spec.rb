@@ -2,6 +2,7 @@
 
 require_relative "../support/house"
 require_relative "../../core/planning/again"
+require_relative "../../desk/meal_filling"
 require_relative "../../desk/thawing"
 
 # Cooking once for several meals, the later ones out of the freezer.
@@ -67,5 +68,46 @@ RSpec.describe "What is left of a dish, fresh and frozen" do
     task = at_work(ines) { |work| NutShelf::Desk::Thawing.new(work, NutShelf::Desk::Plan.new(work)).tasks }.first
     expect(task).to have_attributes(on: today + 8, meal_id: late, for_on: today + 9, late: false, place: "Freezer")
     expect(task.amount).to eq("2 portions")
+  end
+
+  def soup(count, place, price: 900, **more)
+    put_away(ines, "cooked-vegetables", place, count: count, noun: "portion", state: "leftover", label: "Bean soup",
+      made_on: today.iso8601, price_minor: price, amount: nil, unit: nil, **more)["lot_id"]
+  end
+
+  def filled(**more)
+    at_work(ines) do |work|
+      filling = NutShelf::Desk::MealFilling.new(work, from: today, to: today + 2, **more)
+      found = filling.call(moves: 400)
+      found.map { |one| filling.told(one, among: found) }
+    end
+  end
+
+  it "is found for an open meal while it is good, as many portions as nobody planned yet" do
+    waiting = soup("2", "fridge")
+    meals = filled
+    mine = meals.select { |meal| meal[:lot_id] }
+    expect(mine.map { |meal| meal.values_at(:lot_id, :name) }).to eq([[waiting, "Bean soup"]])
+    done = act(:FillMeals, ines, { meals: meals.map { |meal| meal.except(:name) } })
+    row = inside(ines) { |house| house.meals.waiting.first }
+    expect(row).to have_attributes(lot_id: waiting, servings: 2, kind: "kept")
+    act(:DropMeal, ines, { meal_id: (done["meal_ids"] - [row.id]).first })
+    expect(filled.map { |meal| meal[:lot_id] }.compact).to eq([])
+  end
+
+  it "is nothing for today out of the freezer, for a dark evening, or for whoever may not have it" do
+    soup("2", "freezer", price: 100)
+    (0..2).each do |day|
+      act(:SetSlot, ines, { on: (today + day).iso8601, meal: "dinner", evening: "no_power" }) if day > 0
+    end
+    expect(filled.map { |meal| meal[:lot_id] }.compact).to eq([])
+    act(:SetSlot, ines, { on: (today + 1).iso8601, meal: "dinner", evening: "home" })
+    expect(filled.find { |meal| meal[:lot_id] }[:on]).to eq((today + 1).iso8601)
+  end
+
+  it "gives no more portions than there are" do
+    waiting = soup("1", "fridge")
+    act(:FillMeals, ines, { meals: [{ on: today.iso8601, meal: "dinner", lot_id: waiting }] })
+    expect(inside(ines) { |house| house.meals.waiting.first.servings }).to eq(1)
   end
 end

@@ -98,8 +98,10 @@ export const itFreezes = "Leftovers may be frozen";
 export const tags = "Words for it";
 export const tagsNote = "With commas: quick, packable, use-up";
 export const lines = "What goes in, one a line";
-export const linesNote =
-  "As you would write it: 2 tins chopped tomatoes, 1 1/2 cups flour, a handful of parsley. What comes out besides, too: “makes 200 g cooked chicken”.";
+export const linesNote = [
+  "As you would write it: 2 tins chopped tomatoes, 1 1/2 cups flour, a handful of parsley.",
+  "What comes out besides, too: “makes 200 g cooked chicken”.",
+].join(" ");
 export const howRead = "How it is read";
 export const reading = "Reading";
 export const nothingYet = "Every line you type is read here.";

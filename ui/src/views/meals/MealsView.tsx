@@ -40,7 +40,7 @@ function changeable(week: Week, today: string): number[] {
   return week.days
     .filter((day) => day.on >= today)
     .flatMap((day) => day.slots.flatMap((slot) => slot.meals))
-    .filter((meal) => meal.status === "planned" && !meal.pinned && ["cook", "leftovers"].includes(meal.kind))
+    .filter((meal) => meal.status === "planned" && !meal.pinned && ["cook", "leftovers", "kept"].includes(meal.kind))
     .map((meal) => meal.id);
 }
 

@@ -28,12 +28,13 @@ export interface Filling {
 
 /** What is sent of proposed meals: their names are the house's own. */
 export function sent(meals: readonly Omit<Proposed, "name">[]) {
-  return meals.map(({ on, meal, recipe_id, leftovers_of, from_meal_id, choices }) => ({
+  return meals.map(({ on, meal, recipe_id, leftovers_of, from_meal_id, lot_id, choices }) => ({
     on,
     meal,
     recipe_id,
     leftovers_of,
     from_meal_id,
+    lot_id,
     choices,
   }));
 }
