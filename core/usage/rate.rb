@@ -3,12 +3,15 @@
 module NutShelf
   module Core
     # How fast a food goes, from what was used week by week. Intermittent demand by the method of Teunter, Syntetos
-    # and Babai (2011): the chance of use decays in weeks without use, so a food that nobody touches any more is
-    # noticed. The first four weeks only initialise. Frozen.
+    # and Babai (2011): the chance of use decays in weeks without use. The first four weeks only initialise. What has
+    # lain longer than chance would have it, by the share of weeks it was used in, is not used any more. The figures are
+    # those that erred least over four weeks on made-up foods (docs/buying.md, bin/bench usage). Frozen.
     class Rate
       WEEKS = 4
-      ALPHA = Rational(1, 5)
-      BETA = Rational(1, 5)
+      ALPHA = Rational(3, 20)
+      BETA = Rational(3, 20)
+      # So seldom would a food lie so long by chance.
+      CHANCE = Rational(1, 20)
 
       attr_reader :chance, :size, :steps
 
@@ -24,6 +27,7 @@ module NutShelf
         @said = said
         start
         weeks.drop(WEEKS).each { |use| learn(use) }
+        @chance = 0r if stopped?
         @steps = reasons.freeze
         freeze
       end
@@ -34,12 +38,21 @@ module NutShelf
       # @return [Rational] base units a week; 0 when nothing is known
       def weekly = measured? ? @chance * @size : @said || 0r
 
+      # @return [Boolean] whether it was used and has lain for longer than by chance since
+      def stopped? = measured? && used_weeks.positive? && still_by_chance < CHANCE
+
       # @return [Rational] base units a day
       def daily = weekly / 7
 
       private
 
       def measured? = @weeks.size >= WEEKS
+
+      def used_weeks = @weeks.count(&:positive?)
+
+      def weeks_still = @weeks.reverse.take_while(&:zero?).size
+
+      def still_by_chance = (1 - Rational(used_weeks, @weeks.size))**weeks_still
 
       def start
         used = @weeks.first(WEEKS).select(&:positive?)
@@ -66,6 +79,8 @@ module NutShelf
             end
           ]
         end
+
+        return ["Used in #{used_weeks} of #{@weeks.size} weeks, and not for #{weeks_still}: not any more."] if stopped?
 
         [
           "Of #{@weeks.size} weeks, the later ones weigh more: a week has some use with a chance of " \

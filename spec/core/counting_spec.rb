@@ -11,7 +11,7 @@ require "prop_check"
 RSpec.describe NutShelf::Core::Rate do
   it "follows intermittent use" do
     rate = described_class.of([250, 0, 250, 250, 0, 0, 500, 250])
-    expect([rate.chance.to_f.round(4), rate.size.to_f, rate.weekly.to_f.round(2)]).to eq([0.6672, 290.0, 193.49])
+    expect([rate.chance.to_f.round(4), rate.size.to_f, rate.weekly.to_f.round(2)]).to eq([0.669, 281.875, 188.58])
   end
 
   it "rests on what the household says until four weeks are known" do
@@ -20,13 +20,24 @@ RSpec.describe NutShelf::Core::Rate do
   end
 
   it "forgets a food nobody touches any more" do
-    rates = [0, 10, 20].map { |idle| described_class.of([100, 100, 100, 100, *Array.new(idle, 0)]).weekly }
+    rates = [0, 2, 4, 20].map { |idle| described_class.of([100, 100, 100, 100, *Array.new(idle, 0)]).weekly }
     expect(rates).to eq(rates.sort.reverse.uniq)
+    expect(rates.values_at(0, -1)).to eq([100, 0])
     expect(described_class.of([0, 0, 0, 0]).weekly).to eq(0)
   end
 
   it "wakes up when a food that was never used is used" do
-    expect(described_class.of([0, 0, 0, 0, 300]).weekly).to eq(60)
+    expect(described_class.of([0, 0, 0, 0, 300]).weekly).to eq(45)
+  end
+
+  it "takes a food for stopped once it has lain for longer than chance would have it, by its own habit" do
+    weeks = ->(idle) { described_class.of([100, 0, 100, 0, 100, 0, 100, 0, 100, *Array.new(idle, 0)]) }
+    # Five weeks of fourteen: five without it come by chance one time in nine; of eighteen, nine one time in nineteen;
+    # of twenty, eleven one time in twenty-four.
+    expect([5, 9, 11].map { |idle| weeks.(idle).stopped? }).to eq([false, false, true])
+    expect(weeks.(11)).to have_attributes(weekly: 0)
+    expect(weeks.(11).steps).to eq(["Used in 5 of 20 weeks, and not for 11: not any more."])
+    expect(described_class.of([0, 0, 0, 0, 0])).not_to be_stopped
   end
 end
 
