@@ -32,9 +32,16 @@ RSpec.describe NutShelf::Boot::Workers do
 
   def pid = workers.ask(WorkerJobs::Pid.new, shared)
 
-  def names(path) = File.read("#{path}/cmdline")[0, 40].to_s.tr("\0", " ")
+  # Other processes of the machine come and go while these are read.
+  def told(path)
+    File.read(path)
+  rescue Errno::ENOENT, Errno::ESRCH
+    ""
+  end
 
-  def parent(path) = File.read("#{path}/status")[/^PPid:\s+(\d+)/, 1].to_i
+  def names(path) = told("#{path}/cmdline")[0, 40].to_s.tr("\0", " ")
+
+  def parent(path) = told("#{path}/status")[/^PPid:\s+(\d+)/, 1].to_i
 
   def alive?(pid)
     Process.kill(0, pid)
