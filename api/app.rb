@@ -26,6 +26,7 @@ module NutShelf
         "/api/plan" => Plan,
         "/api/print" => PrintRoom,
         "/api/missing" => Missing,
+        "/api/pack-check" => PackCheck,
         "/api/today" => Today,
         "/api/import" => Import,
         "/api/export.csv" => Export,

@@ -60,6 +60,7 @@ RSpec.describe "Every view", :browser do
       "/meals/eat-down" => "form",
       "/make?with=#{stack}" => "h1",
       "/occasions" => "h1",
+      "/shop/packs" => "h1",
       "/occasions/#{@occasion}" => "ol li",
       "/recipes" => "ul li",
       "/recipes/#{@recipe}" => "h2",

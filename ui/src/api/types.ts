@@ -19,6 +19,7 @@ export type WrittenRecipe = Schemas["WrittenRecipe"];
 export type Audit = Schemas["Audit"];
 export type Spread = Schemas["Spread"];
 export type EatDown = Schemas["EatDown"];
+export type PackCheck = Schemas["PackCheck"];
 export type Meal = Schemas["Meal"];
 export type MealDetail = Schemas["MealDetail"];
 export type Tie = Schemas["Tie"];

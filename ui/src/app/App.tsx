@@ -73,6 +73,10 @@ const MakeView = lazily(
   () => import("../views/work"),
   (module) => module.MakeView,
 );
+const PackCheckView = lazily(
+  () => import("../views/work"),
+  (module) => module.PackCheckView,
+);
 const PrintWeek = lazily(
   () => import("../views/care"),
   (module) => module.PrintWeek,
@@ -175,6 +179,7 @@ const VIEWS: [string, ComponentType][] = [
   ["/make", MakeView],
   ["/print/week", PrintWeek],
   ["/shop", ShopView],
+  ["/shop/packs", PackCheckView],
   ["/bring-in", BringIn],
   ["/count", CountView],
   ["/count/:id", CountPage],

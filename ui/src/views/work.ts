@@ -8,4 +8,5 @@ export { default as MakeView } from "./meals/MakeView";
 export { default as MealsView } from "./meals/MealsView";
 export { default as OccasionPage } from "./occasions/OccasionPage";
 export { default as OccasionsView } from "./occasions/OccasionsView";
+export { default as PackCheckView } from "./shop/PackCheck";
 export { default as ShopView } from "./shop/ShopView";

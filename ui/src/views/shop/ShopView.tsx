@@ -9,6 +9,7 @@ import { Loaded } from "../../kit/state";
 import { shortDay } from "../../words/common";
 import { lineBack } from "../../label-line/lineBack";
 import { useInAddress } from "../../app/inAddress";
+import * as packs from "../../words/packs";
 import * as say from "../../words/shop";
 
 const SPANS = [3, 7, 14];
@@ -24,6 +25,9 @@ export default function ShopView() {
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2 mb-3">
         <h1>{say.shop}</h1>
         <span className="text-soft">{say.whatComingMeals}</span>
+        <Link className="underline text-rim" to="/shop/packs">
+          {packs.check}
+        </Link>
         <span className="flex gap-2 ml-auto phone:ml-0" role="group" aria-label={say.forHowMany}>
           {SPANS.map((span) => (
             <Button

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../../core/quantity/decimal"
+require_relative "../../desk/pack_check"
+
+module NutShelf
+  module Api
+    # Whether a big pack is worth it: a tool of its own, which changes nothing.
+    class PackCheck < Base
+      post("/") do
+        asked = body_as("AskPackCheck")
+        read_only do |work|
+          use = asked[:use_per_week]&.to_r
+          json told(work, Desk::PackCheck.new(work).call(asked[:food_id], asked[:packs], use: use), asked[:packs])
+        end
+      end
+
+      helpers do
+        def told(work, found, asked)
+          {
+            food: found.food.name, use: grams(work, found.use), use_known: found.use.positive?, said: found.said,
+            good_days: found.good_days, freezer_days: found.freezer_days, choice: found.choice,
+            frozen_choice: found.frozen_choice, break_even: found.break_even && grams(work, found.break_even),
+            packs: found.packs.zip(asked).map { |one, said| pack(work, one, said, found.food) }
+          }
+        end
+
+        def pack(work, one, said, food)
+          {
+            size: work.size(Core::Quantity.of(said[:amount].to_r, said[:unit])), price_minor: one.pack.price_minor,
+            fresh: eaten(work, one.fresh, one.pack, food), frozen: one.frozen && eaten(work, one.frozen, one.pack, food)
+          }
+        end
+
+        def eaten(work, eaten, pack, food)
+          kilo = eaten.true_minor_per_thousand
+          {
+            eaten: grams(work, eaten.eaten), to_freeze: eaten.to_freeze.positive? ? grams(work, eaten.to_freeze) : nil,
+            all: eaten.eaten >= pack.size, kilo_minor: kilo&.round(half: :up), weeks: eaten.weeks&.round(1)&.to_f,
+            portion_minor: kilo && food.serving_g && (kilo * food.serving_g / 1000).round(half: :up)
+          }
+        end
+
+        def grams(work, amount) = work.amount(Core::Quantity.new(amount.round.to_r, :mass))
+      end
+    end
+  end
+end

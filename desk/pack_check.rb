@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require_relative "../core/buying/big_pack"
+require_relative "../core/buying/pack_cover"
+require_relative "../core/planning/weight"
+require_relative "../core/quantity/conversion"
+require_relative "../core/value"
+require_relative "pack_rests"
+require_relative "plan"
+require_relative "refusal"
+require_relative "usage_rates"
+
+module NutShelf
+  module Desk
+    # Whether a big pack is worth it here: how fast the food goes in this house, how long it is good once open, what the
+    # freezer does for it, and what of each pack would be eaten.
+    class PackCheck
+      # `use`: grams a week, `said`: by whoever asks; `good_days`: once open, nil where it keeps; `freezer_days`: nil
+      # where it is not frozen here; `packs`: each in grams with what is eaten of it, without the freezer and with it;
+      # `choice` and `frozen_choice`: which costs least for what is eaten; `break_even`: grams a week from which on the
+      # largest costs no more than the smallest, nil where it never does. Frozen.
+      Answer =
+        Core::Value.of(:food, :use, :said, :good_days, :freezer_days, :packs, :choice, :frozen_choice, :break_even)
+
+      # A pack asked about. Frozen.
+      Asked = Core::Value.of(:pack, :fresh, :frozen)
+
+      # Days that stand for "it keeps": longer than anybody leaves a pack open.
+      KEEPS = 3650
+
+      # @param work [UnitOfWork]
+      def initialize(work)
+        @work = work
+        @plan = Plan.new(work)
+      end
+
+      # @param food_id [Integer]
+      # @param packs [Array<Hash>] amount:, unit: and price_minor: of each
+      # @param use [Rational, nil] grams a week, where whoever asks knows better
+      # @return [Answer]
+      # @raise [Invalid] for an unknown food, or a size nobody can weigh
+      def call(food_id, packs, use: nil)
+        @food_id = food_id
+        @food = @work.food(food_id)
+        list = packs.each_with_index.map { |one, at| pack(one, at) }
+        said = !use.nil?
+        use ||= used
+        plain = Core::BigPack.new(use, good_days || KEEPS)
+        freezer = freezer_for
+        cold = freezer && Core::BigPack.new(use, good_days || KEEPS, freezer: freezer)
+        Answer.new(
+          food: @food, use: use, said: said, good_days: good_days, freezer_days: freezer&.days,
+          packs: list.map { |one| Asked.new(pack: one, fresh: plain.of(one), frozen: cold&.of(one)) }.freeze,
+          choice: plain.choice(list), frozen_choice: cold&.choice(list), break_even: break_even(list)
+        )
+      end
+
+      private
+
+      def pack(one, at)
+        size = Core::Conversion.to(Core::Quantity.of(one[:amount].to_r, one[:unit]), :mass, @food).amount
+        raise Refusal.of(:pack_size, at: "/packs/#{at}/amount", food: @food.name) unless size.positive?
+
+        Core::BuyablePack.new(size: size, price_minor: one[:price_minor])
+      rescue Core::MissingFigure
+        raise Refusal.of(:pack_size, at: "/packs/#{at}/amount", food: @food.name)
+      end
+
+      # Cooked and eaten besides, as the ledger knows it, or as the household says.
+      def used = UsageRates.new(@work, food_ids: [@food_id]).habits.daily(@food.key).to_r * 7
+
+      def good_days = @good_days ||= PackRests.new(@work, strict: @work.policy.by_the_date?).days(@food.key)
+
+      def freezer_for
+        return unless @work.freezer && @food.freezes == "yes"
+
+        days = @work.catalog.keeping(@food, "frozen_at_home", "freezer").row&.low
+        days && Core::BigPack::Freezer.new(days: days)
+      end
+
+      # The use at which what is eaten of the largest costs as little as the smallest, all of which is eaten by then.
+      def break_even(list)
+        small, big = list.minmax_by(&:size)
+        return if good_days.nil? || small.size == big.size || small.price_minor.zero?
+
+        eaten = big.price_minor * small.size / small.price_minor
+        eaten <= big.size ? eaten * 7 / good_days : nil
+      end
+    end
+  end
+end

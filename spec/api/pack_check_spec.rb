@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+# Whether a big pack is worth it, over the wire.
+RSpec.describe "A big pack", :api do
+  let!(:ines) { sign_in(household!(people: 2)) }
+
+  def check(key, packs, **more) = tell("/api/pack-check", { food_id: food_id(ines, key), packs: packs, **more })
+
+  def pack(amount, price, unit: "g") = { amount: amount.to_s, unit: unit, price_minor: price }
+
+  # 250 g of cream cheese are good five days once open here, 500 g are twice as much for half as much again.
+  it "costs what is eaten of it while it is good" do
+    found = check("cream-cheese", [pack(180, 180), pack(500, 300)], use_per_week: "210")
+    days = found["good_days"]
+    eaten = (210 * days / 7.0).round
+    expect(found).to include("use_known" => true, "said" => true, "choice" => eaten * 180 >= 180 * 300 ? 1 : 0)
+    expect(found["packs"].map { |one| one["fresh"]["all"] }).to eq([eaten >= 180, false])
+    expect(found["packs"][1]["fresh"]).to include("eaten" => "#{eaten} g", "weeks" => (eaten / 210.0).round(1))
+    expect(found["packs"][1]["fresh"]["kilo_minor"]).to be_within(2).of(300_000 / (210 * days / 7.0))
+  end
+
+  it "is eaten out of the freezer where there is one and the food freezes" do
+    found = check("wholemeal-bread", [pack(400, 150), pack(1200, 300)], use_per_week: "400")
+    frozen = found["packs"][1]["frozen"]
+    expect(frozen).to include("eaten" => "1.2 kg", "all" => true, "kilo_minor" => 250)
+    expect(frozen["to_freeze"]).not_to be_nil
+    expect(found["frozen_choice"]).to eq(1)
+  end
+
+  it "knows how fast the food goes where the ledger does, and says where it does not" do
+    found = check("white-rice", [pack(1, 250, unit: "g")])
+    expect(found).to include("use_known" => false, "choice" => nil)
+    expect(found["packs"].first["fresh"]).to include("kilo_minor" => nil, "portion_minor" => nil)
+    act(:SetFood, ines, { food_id: food_id(ines, "white-rice"), weekly_said: "700" })
+    expect(check("white-rice", [pack(1000, 250)])).to include("use" => "700 g", "use_known" => true, "said" => false)
+  end
+
+  it "says from which use on the big one is the cheaper" do
+    found = check("cream-cheese", [pack(180, 180), pack(500, 300)], use_per_week: "10")
+    expect(found["break_even"]).to eq("#{(300 * 7.0 / found["good_days"]).round} g")
+    expect(check("cream-cheese", [pack(180, 180), pack(500, 900)], use_per_week: "10")["break_even"]).to be_nil
+  end
+
+  it "refuses what nobody can weigh, and changes nothing" do
+    refused = check("cream-cheese", [pack(0, 100)])
+    expect([last_response.status, refused["title"]]).to match([422, /weighs/])
+    expect(ask("/api/acts")["acts"]).to eq([])
+  end
+end
