@@ -25,6 +25,9 @@ module NutShelf
     # Draws the lines of a recipe from a shelf: every needed one, and the optional ones that are there anyway. What
     # turns is used before what keeps, and what somebody may not have is replaced where it can be. One use per dish.
     class DishDraw
+      # Where so much of what a line asks for is there, a cook makes do with it.
+      MAKE_DO = 49/50r
+
       # @param recipe [Recipe]
       # @param servings [Rational] usual portions
       # @param cursor [Cursor] drawn down by this
@@ -72,7 +75,7 @@ module NutShelf
         other = key != line.food_key
         return free(line, key, grams, substitute: other) if @cursor.free?(key)
 
-        drawn(line, key, @cursor.draw(key, grams, @on), grams, substitute: other)
+        drawn(line, key, grams, substitute: other)
       end
 
       def free(line, key, grams, substitute: false)
@@ -92,27 +95,27 @@ module NutShelf
       def optional(line, grams)
         return unless @diet.allows?(@foods[line.food_key])
         return free(line, line.food_key, grams) if @cursor.free?(line.food_key)
-        return unless @cursor.left(line.food_key, @on) >= grams
+        return unless enough?(line.food_key, grams)
 
-        drawn(line, line.food_key, @cursor.draw(line.food_key, grams, @on), grams)
+        drawn(line, line.food_key, grams)
       end
 
       # The food itself where it is enough, unless a substitute turns and it does not; else the first
       # substitute that is enough; else what there is of it. What somebody may not have is replaced where it can be.
       def best(line, grams)
         key, factor = substitute(line, grams)
-        return drawn(line, line.food_key, @cursor.draw(line.food_key, grams, @on), grams) unless key
+        return drawn(line, line.food_key, grams) unless key
         return free(line, key, grams * factor, substitute: true) if @cursor.free?(key)
 
-        drawn(line, key, @cursor.draw(key, grams * factor, @on), grams * factor, substitute: true)
+        drawn(line, key, grams * factor, substitute: true)
       end
 
       def substitute(line, grams)
         allowed =
           line.substitutes.select { |other, _| @cursor.foods.key?(other) && @diet.allows?(@cursor.foods[other]) }
-        enough = allowed.select { |other, by| @cursor.free?(other) || @cursor.left(other, @on) >= grams * by }
+        enough = allowed.select { |other, by| @cursor.free?(other) || enough?(other, grams * by) }
         return enough.first || allowed.first unless @diet.allows?(@foods[line.food_key])
-        return enough.first if @cursor.left(line.food_key, @on) < grams
+        return enough.first unless enough?(line.food_key, grams)
 
         return if @cursor.turning(line.food_key, @on, @front_days).positive?
 
@@ -120,7 +123,13 @@ module NutShelf
         enough.find { |other, by| @cursor.turning(other, @on, @front_days) >= grams * by }
       end
 
-      def drawn(line, key, draw, grams, substitute: false)
+      # Nobody goes to the shop for the last three grams of bread.
+      def enough?(key, grams) = @cursor.left(key, @on) >= grams * MAKE_DO
+
+      def drawn(line, key, grams, substitute: false)
+        left = @cursor.left(key, @on)
+        grams = left if left < grams && left >= grams * MAKE_DO
+        draw = @cursor.draw(key, grams, @on)
         DishLine.new(
           line: line,
           food_key: key,

@@ -62,6 +62,21 @@ RSpec.describe "Dishes from the shelf" do
     expect(doubts.([heading], ["peanut"])).to be_empty
   end
 
+  it "makes do where hardly anything is missing, and sends nobody to the shop for it" do
+    line = lambda do |there, **substitutes|
+      core::Dish.plan(
+        recipe("Toast", [["white-bread", 480, { substitutes: substitutes.transform_keys { "wholemeal-bread" } }]]),
+        servings: 2r, on: today,
+        cursor: cursor({ "white-bread" => [held(1, there, "2026-12-01")], "wholemeal-bread" => [held(2, 800, "2026-12-09")] })
+      ).lines.first
+    end
+    close = line.(471)
+    expect([close.grams, close.missing, close.picks.sum(0r, &:amount)]).to eq([471, 0, 471])
+    short = line.(470)
+    expect([short.grams, short.missing]).to eq([480, 10])
+    expect([line.(471, other: 1r), line.(470, other: 1r)].map(&:food_key)).to eq(%w[white-bread wholemeal-bread])
+  end
+
   it "scales by portions and covers by weight" do
     dish =
       core::Dish.plan(
