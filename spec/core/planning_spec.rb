@@ -64,10 +64,10 @@ RSpec.describe "Dishes from the shelf" do
 
   it "makes do where hardly anything is missing, and sends nobody to the shop for it" do
     line = lambda do |there, **substitutes|
+      stacks = { "white-bread" => [held(1, there, "2026-12-01")], "wholemeal-bread" => [held(2, 800, "2026-12-09")] }
       core::Dish.plan(
         recipe("Toast", [["white-bread", 480, { substitutes: substitutes.transform_keys { "wholemeal-bread" } }]]),
-        servings: 2r, on: today,
-        cursor: cursor({ "white-bread" => [held(1, there, "2026-12-01")], "wholemeal-bread" => [held(2, 800, "2026-12-09")] })
+        servings: 2r, on: today, cursor: cursor(stacks)
       ).lines.first
     end
     close = line.(471)
