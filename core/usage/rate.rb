@@ -3,13 +3,13 @@
 module NutShelf
   module Core
     # How fast a food goes, from what was used week by week. Intermittent demand by the method of Teunter, Syntetos
-    # and Babai (2011): the chance of use decays in weeks without use. The first four weeks only initialise. What has
-    # lain longer than chance would have it, by the share of weeks it was used in, is not used any more. The figures are
-    # those that erred least over four weeks on made-up foods (docs/buying.md, bin/bench usage). Frozen.
+    # and Babai (2011): the chance of use decays in weeks without use. The first four weeks only initialise; a week
+    # weighs what it would in a plain mean, and never less than WEIGHT. What has lain longer than chance would have it,
+    # by the share of weeks it was used in, is not used any more. The figures are those that erred least over four weeks
+    # on made-up foods (docs/buying.md, bin/bench usage). Frozen.
     class Rate
       WEEKS = 4
-      ALPHA = Rational(3, 20)
-      BETA = Rational(3, 20)
+      WEIGHT = Rational(3, 20)
       # So seldom would a food lie so long by chance.
       CHANCE = Rational(1, 20)
 
@@ -26,7 +26,7 @@ module NutShelf
         @weeks = weeks
         @said = said
         start
-        weeks.drop(WEEKS).each { |use| learn(use) }
+        weeks.drop(WEEKS).each_with_index { |use, index| learn(use, WEEKS + index + 1) }
         @chance = 0r if stopped?
         @steps = reasons.freeze
         freeze
@@ -56,16 +56,21 @@ module NutShelf
 
       def start
         used = @weeks.first(WEEKS).select(&:positive?)
+        @uses = used.size
         @chance = measured? ? Rational(used.size, WEEKS) : 0r
         @size = used.empty? ? 0r : used.sum / used.size
       end
 
-      def learn(use)
-        return @chance -= BETA * @chance unless use.positive?
+      def learn(use, week)
+        return @chance -= weight(week) * @chance unless use.positive?
 
-        @chance += BETA * (1 - @chance)
-        @size = @size.zero? ? use : @size + (ALPHA * (use - @size))
+        @uses += 1
+        @chance += weight(week) * (1 - @chance)
+        @size += weight(@uses) * (use - @size)
       end
+
+      # @param count [Integer] what is known, this one among it
+      def weight(count) = [WEIGHT, Rational(1, count)].max
 
       def size_words = "#{@size >= 10 ? @size.round : @size.to_f.round(1).to_s.delete_suffix(".0")} #{@unit}"
 
