@@ -29,7 +29,7 @@ module UsageBench
   # From the eighth week on; of a short history from the fourth, before which nobody says anything.
   def origins(weeks)
     last = weeks.size - AHEAD
-    [[FIRST, last - 1].min, NutShelf::Core::Rate::WEEKS].max..last
+    (last - 1).clamp(NutShelf::Core::Rate::WEEKS, FIRST)..last
   end
 
   def read(path)
