@@ -33,7 +33,11 @@ module UsageBench
   end
 
   def read(path)
-    JSON.parse(File.read(path)).map { |one| { name: one.fetch("name"), weeks: one.fetch("weeks").map(&:to_r) } }
+    JSON.parse(File.read(path)).map do |one|
+      { name: one.fetch("name"), weeks: one.fetch("weeks").map { |amount| Rational(amount.to_s) } }
+    end
+  rescue SystemCallError, JSON::ParserError, KeyError, NoMethodError, TypeError, ArgumentError => e
+    abort "#{path} is no list of {name, weeks: [amounts]}: #{e.message.lines.first.strip}"
   end
 
   # @return [Array<Hash>] by method: error and bias, each summed over origins and series
@@ -63,7 +67,11 @@ module UsageBench
       parser.on("--series FILE") { |value| found[:series] = value }
       parser.on("--seed N", Integer) { |value| found[:seed] = value }
     end.parse(arguments)
-    return Harness.table("usage", rows(fit(read(found[:series])))) if found[:series]
+    if found[:series]
+      list = fit(read(found[:series]))
+      abort "No food in #{found[:series]} has a use and nine weeks, which is the least." if list.empty?
+      return Harness.table("usage", rows(list))
+    end
 
     list = fit(UsageSeries.all(FOODS, found[:seed]))
     Harness.table("usage", rows(list))
