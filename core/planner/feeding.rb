@@ -44,13 +44,14 @@ module NutShelf
           dish.keeps_days > 0 && days <= dish.keeps_days && (may.nil? || may.include?(@state.dish[earlier]))
         end
 
-        # What a person said is eaten of it has its place, whatever the most is.
+        # What a person said is eaten of it has its place, however many that are; others have what is left of the most.
         def room?(earlier, slot)
           fed = @state.feeds[earlier]
           said = @tables.fits.feeder[earlier]
           return fed.nil? || fed.size < @most unless said
 
-          said.include?(slot) || (said | fed.to_a).size < @most
+          all = (said | fed.to_a).size
+          said.include?(slot) ? all <= [@most, said.size].max : all < @most
         end
 
         def consider(earlier, slot)

@@ -200,6 +200,18 @@ RSpec.describe NutShelf::Core::Planner::Search do
     end
   end
 
+  it "gives what is said to be eaten of a meal its place, and others only what is left of the most" do
+    [1, 2, 5, 9, 14, 23, 31, 46].each do |turn|
+      problem = PlannerInstances.problem(Random.new(turn), 6, %w[lunch dinner], 14, 60)
+      [1, 2].each do |most|
+        allowed = problem.with(params: problem.params.with(again_most: most))
+        search = described_class.new(allowed, seed: turn)
+        plan = search.run(moves: 120)
+        expect(planner::Scorer.new(allowed).cost(plan)).to eq(search.cost), "turn #{turn}, most #{most}"
+      end
+    end
+  end
+
   it "leaves open what no dish fits, and says nothing of it" do
     problem = tiny.(1)
     shut = problem.with(slots: problem.slots.map { |slot| slot.with(max_minutes: 1) }.freeze)
