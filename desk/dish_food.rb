@@ -6,6 +6,9 @@ module NutShelf
   module Desk
     # The food a cooked dish becomes when some of it is kept.
     class DishFood
+      # By whose figures cooked food is dated that has none of its own.
+      COOKED = "class-cooked-meat-dish"
+
       # @param work [UnitOfWork]
       # @param entry [Entry] of the act that keeps some of a dish
       def initialize(work, entry)
@@ -33,9 +36,23 @@ module NutShelf
       def like(food, allergens)
         facts = {
           key: ["made", food.key, *allergens].join("-"), name: "#{food.name}, with #{allergens.join(", ")}",
-          allergens: (food.allergens + allergens).uniq.sort, class_key: food.class_key || "class-cooked-meat-dish",
+          allergens: (food.allergens + allergens).uniq.sort, class_key: food.class_key || COOKED,
           **food.slice(:aisle, :food_group),
           dimension: food.dimension.to_s
+        }
+        known = @work.house.foods.by_key([facts[:key]])[facts[:key]]
+        known ? known.id : add(facts)
+      end
+
+      # What a dish made of which nobody knows all that went in: nothing to cook with for everybody.
+      # @param recipe [Core::Recipe]
+      # @param food [Core::Food]
+      # @return [Integer] id of a food of that dish alone
+      def part_of(recipe, food)
+        facts = {
+          key: ["dish", recipe.key, "made", food.key].join("-"), name: "#{food.name}, of #{recipe.name}",
+          allergens: Core::KeptDish.of(recipe, @work.catalog).allergens, class_key: food.class_key || COOKED,
+          **food.slice(:aisle, :food_group), dimension: food.dimension.to_s
         }
         known = @work.house.foods.by_key([facts[:key]])[facts[:key]]
         known ? known.id : add(facts)

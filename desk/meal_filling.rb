@@ -143,7 +143,8 @@ module NutShelf
             standing: standing, looks: @plan.looks?, likes: likes,
             region: @slots.season_region, seasons: @slots.seasons, freezer: !@work.freezer.nil?,
             rests: PackRests.new(@work, strict: entries.any? { |one| one.slot.strict? }).method(:days),
-            made_days: Makings.new(@work).method(:days), portions: WaitingPortions.new(@work).free(besides: @again)
+            made_days: Makings.new(@work).method(:days),
+            portions: WaitingPortions.new(@work, @plan).free(besides: @again)
           )
       end
 

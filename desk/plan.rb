@@ -115,6 +115,15 @@ module NutShelf
         rows.select { |row| row.status == "planned" && row.kind == "kept" && row.on_date >= @work.today }
       end
 
+      # @param food [Core::Food] that a dish became
+      # @return [Boolean] whether nobody knows all that went into the dish
+      def doubtful?(food)
+        recipes.each_value.any? do |recipe|
+          kept = "dish-#{recipe.key}"
+          recipe.doubtful? && (food.key == kept || food.key.start_with?("#{kept}-"))
+        end
+      end
+
       # @param row [Store::Rows::ListedMeal] of leftovers
       # @return [Boolean] whether they are frozen until then
       def frozen?(row)

@@ -7,8 +7,10 @@ module NutShelf
     # Portions that were cooked and wait in fridge and freezer, and how many of them no meal has yet.
     class WaitingPortions
       # @param work [UnitOfWork]
-      def initialize(work)
+      # @param plan [Plan]
+      def initialize(work, plan)
         @work = work
+        @plan = plan
       end
 
       # @param besides [Array<Integer>] planned meals that do not count
@@ -17,7 +19,8 @@ module NutShelf
         taken = taken(besides)
         @work.shelf.stacks.each_value.select { |stack| portions?(stack) }.map do |stack|
           Core::KeptPortions::Waiting.new(
-            stack: stack, free: [(stack.free / (stack.pack_amount || 1r)) - taken.fetch(stack.id, 0r), 0r].max
+            stack: stack, doubtful: @plan.doubtful?(@work.shelf.foods.fetch(stack.food_key)),
+            free: [(stack.free / (stack.pack_amount || 1r)) - taken.fetch(stack.id, 0r), 0r].max
           )
         end
       end

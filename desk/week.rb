@@ -108,8 +108,11 @@ module NutShelf
         food = plan.shelf.foods.fetch(stack.food_key)
         clashes = slot.diet.clashes(food).map { |one| "Not for #{one.person}: #{one.words(food.name)}" }
         fits = stack.eligible?(row.on_date, allow_look: !slot.strict?, strict: slot.strict?)
-        [*clashes, *("It is past by then." unless fits)]
+        doubt = "Nobody knows all that is in it: look before somebody eats it." if doubt?(food, slot)
+        [*clashes, *doubt, *("It is past by then." unless fits)]
       end
+
+      def doubt?(food, slot) = slot.excludes.any? && plan.doubtful?(food)
 
       # What a person pinned stays, and is told.
       def faults(dish, slot)

@@ -8,8 +8,9 @@ module NutShelf
     # Portions that were cooked before and wait, as meals the planner may choose: a dish that draws on one stack. Hardly
     # any work; what of it does not go round is made up with bread.
     class KeptPortions
-      # A stack of portions and how many of them nobody planned yet. Frozen.
-      Waiting = Value.of(:stack, :free)
+      # A stack of portions and how many of them nobody planned yet; `doubtful`: nobody knows all that is in them.
+      # Frozen.
+      Waiting = Value.of(:stack, :free, doubtful: false)
 
       MEALS = %w[lunch dinner].freeze
       MINUTES = 5
@@ -28,7 +29,9 @@ module NutShelf
 
       # @param excludes [Array<String>] of a table
       # @return [Array<Waiting>] that it may have
-      def for_table(excludes) = @list.reject { |one| allergens(one).intersect?(excludes) }
+      def for_table(excludes)
+        @list.reject { |one| allergens(one).intersect?(excludes) || (one.doubtful && excludes.any?) }
+      end
 
       # @param lot_id [Integer]
       # @return [Waiting]

@@ -42,11 +42,16 @@ module NutShelf
       def hand_on(cooked, kept)
         stacks = work.stacks(kept.map(&:id)).sort_by { |stack| [stack.in_freezer ? 1 : 0, stack.id] }
         house.meals.fed_by(@meal.id).each do |fed|
-          strict = Slots.new(work).of(fed.on_date, fed.meal).strict?
-          there = stacks.find { |stack| stack.eligible?(fed.on_date, strict: strict) }
+          slot = Slots.new(work).of(fed.on_date, fed.meal)
+          there = stacks.find { |stack| for_them?(stack, slot, fed.on_date) }
           changes = there ? { kind: "kept", from_meal_id: nil, lot_id: there.id } : { status: "dropped" }
           cooked.alter("meal", house.records.lock("meal", fed.id), changes)
         end
+      end
+
+      # Good by then, and nothing went in that somebody there may not have.
+      def for_them?(stack, slot, on)
+        stack.eligible?(on, strict: slot.strict?) && slot.diet.clashes(work.food(stack.food_id)).empty?
       end
 
       # Nobody finds salmon in the fridge that was cooked with mackerel.
@@ -141,6 +146,8 @@ module NutShelf
       # Cold chicken that was roasted with butter holds milk.
       def food_of(cooked, id)
         food = work.food(id)
+        return DishFood.new(work, cooked).part_of(@recipe, food) if @recipe.doubtful?
+
         more = Makings.new(work).unexpected(food.key, [*@foods.map(&:key), *@recipe.lines.map(&:food_key)])
         more.empty? ? id : DishFood.new(work, cooked).like(food, more)
       end

@@ -4,6 +4,7 @@ require_relative "../support/house"
 require_relative "../../core/planning/again"
 require_relative "../../desk/meal_filling"
 require_relative "../../desk/thawing"
+require_relative "../../desk/week"
 
 # Cooking once for several meals, the later ones out of the freezer.
 RSpec.describe "What is left of a dish, fresh and frozen" do
@@ -95,7 +96,7 @@ RSpec.describe "What is left of a dish, fresh and frozen" do
     expect(filled.map { |meal| meal[:lot_id] }.compact).to eq([])
   end
 
-  it "is nothing for today out of the freezer, for a dark evening, or for whoever may not have it" do
+  it "is nothing for today out of the freezer, or for a dark evening" do
     soup("2", "freezer", price: 100)
     (0..2).each do |day|
       act(:SetSlot, ines, { on: (today + day).iso8601, meal: "dinner", evening: "no_power" }) if day > 0
@@ -109,5 +110,47 @@ RSpec.describe "What is left of a dish, fresh and frozen" do
     waiting = soup("1", "fridge")
     act(:FillMeals, ines, { meals: [{ on: today.iso8601, meal: "dinner", lot_id: waiting }] })
     expect(inside(ines) { |house| house.meals.waiting.first.servings }).to eq(1)
+  end
+
+  def careful!(days, meal)
+    wren = { name: "Wren", portion: "1", excludes: ["milk"] }
+    act(:SetSlot, ines, { on: (today + days).iso8601, meal: meal, eaters: { people: [], guests: [wren] } })
+  end
+
+  it "is handed on to nobody who may not have what really went in" do
+    butter = put_away(ines, "butter", "fridge", amount: "250", unit: "g")["lot_id"]
+    careful!(1, "lunch")
+    cook = plan
+    lunch = again(cook, 1)
+    act(:Cook, ines, { meal_id: cook, used: [{ lot_id: butter, amount: "20" }],
+      leftovers: { portions: "2", place_id: place_id(ines, "fridge") } })
+    expect(row(lunch).status).to eq("dropped")
+  end
+
+  it "is found for no table that may not have something where nobody knows all that went in, and says so" do
+    made = act(:KeepRecipe, ines, {
+      name: "Secret pot", meal: "dinner", servings: 2, active_minutes: 5, total_minutes: 20, gear: ["hob"],
+      leftover_days: 3, freezes: true, steps: ["Stir."],
+      lines: [{ text: "80 g rice", food_id: food_id(ines, "white-rice"), amount: "80", unit: "g" },
+              { text: "a jar of the secret" },
+              { text: "makes 100 g cooked rice", food_id: food_id(ines, "cooked-rice"), amount: "100", unit: "g",
+                made: true }]
+    })["recipe_id"]
+    cook = act(:PlanMeal, ines, { recipe_id: made, on: today.iso8601 })["meal_id"]
+    fridge = place_id(ines, "fridge")
+    done = act(:Cook, ines, { meal_id: cook, used: [], leftovers: { portions: "2", place_id: fridge },
+      made: [{ food_id: food_id(ines, "cooked-rice"), amount: "100", unit: "g", place_id: fridge }] })
+    (1..2).each { |days| careful!(days, "dinner") }
+    expect(filled.map { |meal| meal[:lot_id] }.compact).to eq([])
+    act(:PlanMeal, ines, { lot_id: done["leftover_lot_id"], on: (today + 1).iso8601, meal: "dinner" })
+    faults = at_work(ines) do |work|
+      NutShelf::Desk::Week.new(work, from: today, to: today + 1).days.fetch(today + 1).flat_map { |one| one.meals.flat_map(&:faults) }
+    end
+    expect(faults.join).to match(/Nobody knows all that is in it/)
+    rice = at_work(ines) { |work| work.shelf.stacks.values.map { |stack| work.food(stack.food_id) } }
+    expect(rice.map(&:name)).to include(/, of Secret pot\z/)
+    expect(rice.map(&:key)).not_to include("cooked-rice")
+    act(:Undo, ines, { act_id: done["act_id"] })
+    expect(at_work(ines) { |work| [work.shelf.stacks.values, work.house.lots.out_of_balance] }).to eq([[], []])
   end
 end
