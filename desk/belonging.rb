@@ -15,6 +15,19 @@ module NutShelf
         @work = work
       end
 
+      # Finds out about many foods at once, before a list asks for each.
+      # @param ids [Array<Integer>]
+      # @return [Belonging]
+      def know(ids)
+        @rows = @work.house.foods.by_id(ids)
+        @last = @work.house.foods.came_last(ids)
+        self
+      end
+
+      # @param food_id [Integer]
+      # @return [Store::Rows::Food]
+      def row(food_id) = @rows&.fetch(food_id, nil) || @work.food_row(food_id)
+
       # @param food [Store::Rows::Food]
       # @param state [String, nil] what is said of it, see PutAway
       # @param filling [Integer, nil] id of the place that things were put into just now
@@ -54,7 +67,10 @@ module NutShelf
 
       def stacks = @stacks ||= @work.house.lots.stacks_by_place
 
-      def last(food) = @work.house.foods.came_last([food.id])[food.id]&.start_place_id
+      def last(food)
+        known = @rows&.key?(food.id) ? @last : @work.house.foods.came_last([food.id])
+        known[food.id]&.start_place_id
+      end
 
       def shelf?(food) = food.food_group == "supplies" || @work.catalog.keeping(food, "bought_sealed", "cupboard").row?
     end

@@ -196,7 +196,8 @@ module NutShelf
           price_minor: @input[:price_minor],
           amount: quantity,
           dimension: dimension.to_s,
-          observed_on: occurred_on
+          observed_on: occurred_on,
+          shop_id: @input[:shop_id]
         )
       end
 

@@ -44,13 +44,20 @@ module NutShelf
       # The days ahead as everything that is known of them makes them: what each meal takes, what goes past, what runs
       # out. Every view reads this one.
       # @return [Core::Forecast]
-      def forecast
-        @forecast ||=
-          Core::Forecast.new(
-            shelf, to: @to, meals: coming, uses: portions, habits: habits, diet: diet,
-            inflows: Makings.new(@work).stacks(coming), allow_look: looks?, strict: strict?
-          )
+      def forecast = @forecast ||= ahead
+
+      # The same days if more comes: what is bought.
+      # @param more [Array<Core::Stack>]
+      # @return [Core::Forecast]
+      def ahead(more = [])
+        Core::Forecast.new(
+          shelf, to: @to, meals: coming, uses: portions, habits: habits, diet: diet,
+          inflows: [*inflows, *more], allow_look: looks?, strict: strict?
+        )
       end
+
+      # @return [Array<Core::Stack>] what the coming dishes will make besides
+      def inflows = @inflows ||= Makings.new(@work).stacks(coming)
 
       # A version of a dish is never changed, so that those there are need not be read again because a meal was planned.
       # @return [Hash{Integer=>Core::Recipe}] every version of every dish

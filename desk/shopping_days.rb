@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/buying/trip_days"
 require_relative "../core/planning/trips"
 
 module NutShelf
@@ -17,11 +18,21 @@ module NutShelf
         @to = to
       end
 
+      # Weekdays, days of a month ("two a month") and single dates, as the household has them.
       # @return [Array<Date>] empty where the household has no such days
       def days
-        weekdays = @work.household.settings.fetch("shopping_days", [])
-        (@from..@to).select { |day| weekdays.include?(day.wday) }
+        settings = @work.household.settings
+        weekdays = settings.fetch("shopping_days", [])
+        of_month = settings.fetch("shopping_month_days", [])
+        dates = settings.fetch("shopping_dates", []).map { |text| Date.iso8601(text) }
+        (@from..@to).select do |day|
+          weekdays.include?(day.wday) || dates.include?(day) || of_month.include?(day.mday) ||
+            (of_month.any? { |number| number > day.mday } && last_of_month?(day))
+        end
       end
+
+      # @return [Boolean] whether a trip may fall out, so that what keeps is bought for two
+      def may_fall_out? = @work.household.settings.fetch("shopping_may_fall_out", false)
 
       # @param dishes [Array<Core::Dish>] of the span
       # @return [Core::Trips::Shared]
@@ -43,6 +54,11 @@ module NutShelf
 
         PLACES.filter_map { |place| @work.catalog.keeping(food, "bought_sealed", place).row&.low }.max
       end
+
+      private
+
+      # The 31st is the 30th where a month has no more days.
+      def last_of_month?(day) = (day + 1).month != day.month
     end
   end
 end

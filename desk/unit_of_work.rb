@@ -87,6 +87,12 @@ module NutShelf
         { "kind" => kind, "on" => on.iso8601, "seq" => sequence, **facts.compact.transform_keys(&:to_s) }
       end
 
+      # @return [String] the name of whoever does it
+      def person = @person ||= house.household.person(caller.account_id)
+
+      # @return [Hash] who has something in the basket since when, as a line of the list keeps it
+      def tick = { "account_id" => caller.account_id, "name" => person, "on" => on.iso8601 }
+
       # @return [Core::Policy]
       def policy = @policy ||= house.household.policy(household)
 

@@ -20,6 +20,7 @@ require_relative "requests"
 require_relative "reservations"
 require_relative "rules"
 require_relative "soundness"
+require_relative "shopping"
 require_relative "sources"
 require_relative "usage"
 
@@ -49,6 +50,7 @@ module NutShelf
         :containers,
         :access,
         :readings,
+        :shopping,
         :db
 
       def initialize(db, household_id)
@@ -74,6 +76,7 @@ module NutShelf
         @care = Care.new(db, household_id)
         @containers = Containers.new(db, household_id)
         @access = Access.new(db, household_id)
+        @shopping = Shopping.new(db, household_id)
         @readings = Readings.new(db, household_id)
       end
     end

@@ -33,6 +33,10 @@ module NutShelf
       def changed_since(since, row = self.row) = Topics::ALL.select { |topic| Topics.revision(row, topic) > since }
 
       # The role somebody has now, after the lock: it may have changed while they waited.
+      # SELECT name FROM accounts WHERE id = 3
+      # @return [String] the name of an account
+      def person(account_id) = db[:accounts].where(id: account_id).get(:name).to_s
+
       # SELECT role FROM memberships WHERE account_id = 3 AND household_id = 7
       def role_of(account_id) = db[:memberships].where(account_id: account_id, household_id: household_id).get(:role)
 

@@ -62,7 +62,8 @@ module NutShelf
           "recipe_lines" => { "position" => 0, "text" => "" },
           "recipes" => { "notes" => "", "own" => false, "source" => "" }
         },
-        9 => { "recipe_lines" => { "made" => false } }
+        9 => { "recipe_lines" => { "made" => false } },
+        10 => { "price_observations" => { "shop_id" => nil } }
       }.freeze
 
       # What was told elsewhere before, see migration 015.
@@ -70,7 +71,8 @@ module NutShelf
         5 => ->(tables) { with_records_of_meals(tables) },
         6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } },
         7 => ->(tables) { { "recipe_texts" => [], "dishes" => dishes(tables), **tables } },
-        8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } }
+        8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } },
+        10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

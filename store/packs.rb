@@ -65,6 +65,21 @@ module NutShelf
           .to_i
       end
 
+      # Everything that was paid by acts that stand, with the pack it was paid for.
+      # SELECT price_observations.*, packs.amount AS pack FROM price_observations LEFT JOIN packs ... WHERE ... NOT IN
+      # @return [Array<Rows::PackPrice>] first day first
+      def paid
+        undone = rows(:acts).exclude(undoes_act_id: nil).select(:undoes_act_id)
+        observed = Sequel[:price_observations]
+        rows_as(rows(:price_observations), Rows::PackPrice)
+          .left_join(:packs, { household_id: observed[:household_id], id: observed[:pack_id] })
+          .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone)))
+          .select_all(:price_observations)
+          .select_append(Sequel[:packs][:amount].as(:pack))
+          .order(:observed_on, observed[:id])
+          .all
+      end
+
       # SELECT 1 FROM price_observations WHERE household_id = 7 LIMIT 1
       def no_price? = rows(:price_observations).empty?
 

@@ -15,7 +15,8 @@ module NutShelf
         "count_line" => :count_lines, "household" => :households, "meal" => :meals,
         "reservation" => :reservations, "slot" => :meal_slots, "pattern" => :meal_patterns, "span" => :plan_spans,
         "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times,
-        "dish_photo" => :dish_photos
+        "dish_photo" => :dish_photos, "shop" => :shops, "shopping" => :shoppings, "list_line" => :list_lines,
+        "want" => :wants
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

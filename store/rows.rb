@@ -81,7 +81,34 @@ module NutShelf
       Pack = Core::Value.of(:id, :food_id, :amount, :dimension, :noun)
       Barcode = Core::Value.of(:code, :food_id, :amount, :dimension)
       Price =
-        Core::Value.of(:id, :food_id, :pack_id, :act_id, :price_minor, :amount, :dimension, :observed_on)
+        Core::Value.of(:id, :food_id, :pack_id, :act_id, :price_minor, :amount, :dimension, :observed_on, :shop_id)
+      # With the size of one of its packs, nil where it was loose.
+      PackPrice = Core::Value.of(*Price::FIELDS, :pack)
+      # Where somebody shops; `aisles`: in the order one walks them there.
+      Shop = Core::Value.of(:id, :name, :archived_at, version: 1, aisles: [].freeze)
+      # Once in a shop with a list: "open" until somebody ends it.
+      Shopping =
+        Core::Value.of(
+          :id, :shop_id, :account_id, :on_date, :budget_minor, :archived_at, status: "open", version: 1
+        )
+      # A line of the list: a food, or what somebody wrote; `ref`: what devices call it, also before the house knows of
+      # it. Without a shopping it waits for one. `source`: a person's "own", reckoned ("list"),
+      # or the "last" of it that was taken; `amount` in base units of `dimension`; `packs`:
+      # [{"amount", "dimension", "count", "price_minor"}]; `ticks`: [{"account_id", "name", "on"}], one a person;
+      # `status`: "open", "ticked", "removed", put "away", or "left" in the shop.
+      ListLine =
+        Core::Value.of(
+          :id, :shopping_id, :food_id, :account_id, :source, :amount, :dimension, :cost_minor, :paid_minor,
+          :archived_at, :ref, changed_seq: 0, ticked_seq: 0, text: "", aisle: "", note: "", packs: [].freeze,
+          reasons: [].freeze, estimated: false, status: "open", ticks: [].freeze, changed_by: "", version: 1
+        )
+      # What a household wants in the house of a food: `par` and `floor` in its base units, or `par_weeks` of what it
+      # uses; `standing`: on the list that is ticked as things run out; `silent_until`: nothing is asked for until then.
+      Want =
+        Core::Value.of(
+          :id, :food_id, :par, :par_weeks, :floor, :silent_until, :archived_at, standing: false, silent_because: "",
+          version: 1
+        )
       KeepingRule = Core::Value.of(:id, :scope, :place, :state, :storage, :low, :high, :kind, :reason, :removed)
 
       Recipe =
@@ -172,7 +199,8 @@ module NutShelf
       Household =
         Core::Value.of(
           :id, :name, :time_zone, :currency, :day_order, :school, :settings, :revision, :version, :dated_by, :uid,
-          :raised_in, :stock_revision, :plan_revision, :people_revision, :counts_revision, :rules_revision
+          :raised_in, :stock_revision, :plan_revision, :people_revision, :counts_revision, :rules_revision,
+          :list_revision
         )
       Person =
         Core::Value.of(
@@ -201,6 +229,7 @@ module NutShelf
         count_lines: CountLine, people: Person, invitations: Invitation, calendar_feeds: Feed,
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
+        shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

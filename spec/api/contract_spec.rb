@@ -28,7 +28,8 @@ RSpec.describe "The contract", :api do
         .keys
     expect(loose).to be_empty
     answers = %w[
-      Stack Food Place Dish Meal MealDetail Pick PickLine Draft Today Missing MissingItem ActRow HistoryRow
+      Stack Food Place Dish Meal MealDetail Pick PickLine Draft Today List ListItem
+      LaterItem Fetch Shop Bought ActRow HistoryRow
       StackDetail Session ImportPreview StackFacts Count ExpectedStack UnexpectedLine Difference Counts PlaceDetail
       BringItem Container CareRow Scanned ScanDraft KeepingPage KeepingCell PeoplePage Person Foresight ForeseenStack
       Weight

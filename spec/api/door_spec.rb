@@ -42,6 +42,10 @@ RSpec.describe "The door", :api do
         "spans" => act(:BeginSpan, @theirs, { name: "No ferry", days: 14 })["span_id"],
         "occasions" => act(:KeepOccasion, @theirs, { name: "Feast", recurrence: { kind: "date", month: 12, day: 5 },
                                                      meal: "dinner", serve_at: "18:30" })["occasion_id"],
+        "list" => act(:AddListLine, @theirs, { ref: "theirs00", text: "lamp wick" })["ref"],
+        "shoppings" => act(:BeginShopping, @theirs, {})["shopping_id"],
+        "shops" => act(:KeepShop, @theirs, { name: "Quay Stores" })["shop_id"],
+        "wants" => food_id(@theirs, "honey"),
         "counts" => act(:StartCount, @theirs, { place_id: cupboard })["count_id"],
         "places" => cupboard,
         "containers" => act(:AddContainer, @theirs, { name: "Jar", kind: "jar", capacity_ml: 500 })["container_id"],
@@ -161,7 +165,12 @@ RSpec.describe "The door", :api do
       "keeping/merge" => {
         into_food_id: 1
       },
-      "keeping/archive" => {}
+      "keeping/archive" => {},
+      "list/{id}" => { note: "the green one" },
+      "list/mark" => { status: "ticked" },
+      "shops/{id}" => { name: "Other" },
+      "wants/{id}" => { par: "400" },
+      "wants/silence" => { until: "2026-12-01" }
     }
     inside.select { |_, path| path.include?("{id}") }.each do |verb, path|
       it "are unknown to #{verb} #{path}" do
@@ -242,7 +251,7 @@ RSpec.describe "The door", :api do
         ["/api/stacks", { cursor: "%%%" }],
         ["/api/stacks", { state: "green" }],
         ["/api/dishes", { on: "soon" }],
-        ["/api/missing", { days: "9999" }],
+        ["/api/list", { days: "9999" }],
         ["/api/foods", { q: "x" * 500 }]
       ].each do |path, params|
         ask(path, params)

@@ -42,10 +42,9 @@ RSpec.describe "The slice", :api do
     expect(listed["meals"].map { |entry| entry["id"] }).to eq([meal])
     expect(listed["ties"].map { |tie| tie["meal_id"] }.uniq).to eq([meal])
 
-    missing = ask("/api/missing")
-    item = missing["aisles"].flat_map { |aisle| aisle["items"] }.first
-    expect(item["reasons"].first).to include("meal_id" => meal, "name" => dish["name"])
-    expect(tell("/api/label-line", { text: item["put_away"] })["food"]["id"]).to eq(item["food_id"])
+    items = ask("/api/list")["aisles"].flat_map { |aisle| aisle["items"] }
+    expect(items.map { |item| item["food_id"] }).to match_array(dish["missing"].map { |one| one["food_id"] })
+    expect(items.first["reasons"].first).to include("meal_id" => meal, "name" => dish["name"])
 
     page = ask("/api/meals/#{meal}")
     picked = page["lines"].flat_map { |line| line["picks"] }
@@ -124,11 +123,11 @@ RSpec.describe "The slice", :api do
 
   it "lists what is kept by level and runs low, without any meal asking for it" do
     id = put("750 g salt cupboard 0.60")["lot_id"]
-    expect(ask("/api/missing")["aisles"]).to be_empty
+    expect(ask("/api/list")["aisles"]).to be_empty
     tell("/api/stacks/#{id}/level", { level: "low" })
-    item = ask("/api/missing")["aisles"].first["items"].first
-    expect(item).to include("level" => "low", "reasons" => [], "food" => "Table salt")
-    expect(tell("/api/label-line", { text: item["put_away"] })["food"]["id"]).to eq(item["food_id"])
+    item = ask("/api/list")["aisles"].first["items"].first
+    expect(item).to include("text" => "Table salt", "reasons" => [{ "kind" => "level", "level" => "low" }])
+    expect(item["packs"]).to match([include("count" => 1, "size" => "750 g", "price_minor" => 60)])
   end
 
   it "undoes with words when something stands in the way" do

@@ -45,7 +45,8 @@ RSpec.describe "Statements of a view", :api do
 
   def counted
     %w[
-      today stacks foods?usual=yes places meals dishes missing bring-forward containers care counts people barcodes acts
+      today stacks foods?usual=yes places meals dishes list bought
+      bring-forward containers care counts people barcodes acts
     ].to_h do |path|
       services.forget
       replay = Replay.of(services.database.sequel) { get "/api/#{path}" }

@@ -21,7 +21,7 @@ RSpec.describe "What views read of", :api do
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
     meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
-    print/occasions/OCCASION dishes missing
+    print/occasions/OCCASION dishes list bought
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]
@@ -88,7 +88,7 @@ RSpec.describe "What views read of", :api do
     it "says where to start, and nothing while nothing happens" do
       start = changes
       expect(start).to include(
-        "topics" => %w[stock plan people counts rules],
+        "topics" => %w[stock plan people counts list rules],
         "stacks" => nil,
         "today" => HouseSupport::TODAY.iso8601
       )
@@ -107,7 +107,7 @@ RSpec.describe "What views read of", :api do
     end
 
     it "tells who asks from a number that never was to read everything" do
-      expect(changes(10**9)["topics"]).to eq(%w[stock plan people counts rules])
+      expect(changes(10**9)["topics"]).to eq(%w[stock plan people counts list rules])
     end
 
     it "gives up naming stacks where there are too many" do

@@ -50,6 +50,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    11 => {
+      "price_observations" => %w[shop_id]
+    },
     10 => {
       "recipe_lines" => %w[made]
     },

@@ -12,7 +12,7 @@ RSpec.describe NutShelf::Desk::Refusal do
   # Every call by its name and the keywords it gives, read by the parser.
   calls = lambda do |node, found = []|
     if node.is_a?(Array)
-      if node.first == :method_add_arg && node.dig(1, 3, 1) == "of" && node[1].to_s.include?('"Refusal"')
+      if node.first == :method_add_arg && Array(node.dig(1, 3))[1] == "of" && node[1].to_s.include?('"Refusal"')
         found << node[2]
       end
       node.each { |child| calls.(child, found) }

@@ -66,6 +66,8 @@ RSpec.describe NutShelf::Desk::Undo do
     }
   end
 
+  def shop = @shop ||= act(:KeepShop, ines, { name: "Quay Stores" })["shop_id"]
+
   def occasion = @occasion ||= act(:KeepOccasion, ines, feast)["occasion_id"]
 
   # Each with what must be there before, and what is then told the act.
@@ -102,6 +104,16 @@ RSpec.describe NutShelf::Desk::Undo do
         occasion_id: occasion, on: HouseSupport::TODAY.iso8601, heads: 6, notes: "Less rice.",
         dishes: [{ dish: "two-bean-chilli", cooked: "8", left: "1.5" }]
       }
+    end,
+    KeepShop: -> { { shop_id: shop, version: 1, name: "Harbour Stores", aisles: %w[Bread Tins] } },
+    SetWant: -> { { food_id: food_id(ines, "canned-chickpeas"), par: "2000", standing: true } },
+    SilenceFood: lambda do
+      { food_id: food_id(ines, "canned-chickpeas"), until: "2026-12-24", because: "plenty" }
+    end,
+    PutAwayBought: lambda do
+      act(:AddListLine, ines, { ref: "jam00000", text: "500 g honey", ticked: true })
+      { stacks: [{ ref: "jam00000", food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
+                   amount: "500", unit: "g", price_minor: 410 }] }
     end,
     NoteSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 9 })["span_id"], text: "Good soup" } },
     EndSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 14 })["span_id"] } },

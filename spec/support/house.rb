@@ -73,7 +73,9 @@ module HouseSupport
 
   def key! = "spec-key-#{HouseSupport.next_number}-#{rand(10**12)}"
 
-  def act(klass, who, input, key: key!) = NutShelf::Desk.const_get(klass).new(services, who).call(input, key: key)
+  def act(klass, who, input, key: key!, **more)
+    NutShelf::Desk.const_get(klass).new(services, who).call(input, key: key, **more)
+  end
 
   def inside(who)
     services.database.within(who.household_id) { |db| yield NutShelf::Store::House.new(db, who.household_id) }

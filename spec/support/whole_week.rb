@@ -2,6 +2,7 @@
 
 require_relative "house"
 require_relative "../../desk/meal_filling"
+require_relative "../../desk/shopping/shopping_list"
 require_relative "../../desk/week"
 
 # What holds of a household's meals at every step, whichever view says it.
@@ -30,6 +31,7 @@ module WholeWeekSupport
       draw_agrees(plan)
       missing_agrees(plan, week)
       past_agrees(plan, week)
+      list_keeps_its_promises(work)
       expect(work.house.lots.out_of_balance).to eq([])
       expect(work.house.soundness.faults).to eq([])
     end
@@ -54,6 +56,18 @@ module WholeWeekSupport
     told = items.flat_map { |item| item.reasons.map { |reason| [reason[:meal], item.food_key, reason[:grams]] } }
     expect(told.sort).to eq(lines.sort)
     expect(week.balance.to_buy).to eq(items.sum { |item| plan.whole_cost(item.food_key, item.grams).first })
+  end
+
+  # With everything on the list bought on its day no meal lacks anything that could be bought in time, and nothing is
+  # asked for that nobody lacks.
+  def list_keeps_its_promises(work)
+    list = NutShelf::Desk::ShoppingList.new(work)
+    lines = [*list.lines, *list.silent]
+    expect(lines).to all(satisfy { |line| line.level || line.gets.sum(0r, &:grams).positive? || line.spoils.any? })
+    bought = lines.flat_map { |line| line.gets.flat_map { |get| get.bought.stacks } }
+    short = list.plan.ahead(bought).dishes.select { |meal, _| meal.on <= list.trips.to }.values.flat_map(&:missing)
+    spoils = lines.select { |line| line.spoils.any? }.map { |line| line.food.key }
+    expect(short.map(&:food_key) - spoils - list.not_sold.keys).to eq([])
   end
 
   # What the week says goes past, the forecast says; and no meal takes what goes past.

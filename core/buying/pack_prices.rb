@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+require_relative "../planning/weight"
+require_relative "../quantity/money"
+require_relative "../value"
+require_relative "pack_cover"
+
+module NutShelf
+  module Core
+    # What was paid once for some packs of a food: minor units for an amount in base units of a dimension, `pack`: base
+    # units of one of them (nil: loose), the day, the shop (nil: nobody said). Frozen.
+    PaidOnce = Value.of(:price_minor, :amount, :dimension, :pack, :on, :shop_id)
+
+    # A pack that can be bought: `quantity` as it is sold, `size` in grams, minor units; `basis`: "latest" (what was
+    # last paid for it), "per_unit" (reckoned from other packs of that food) or "estimate" (by food group); for the
+    # latest the day, the shop and what it cost the time before. Frozen.
+    PricedPack = Value.of(:quantity, :size, :price_minor, :basis, :on, :shop_id, :before_minor) do
+      # @return [BuyablePack]
+      def plain = BuyablePack.new(size: size, price_minor: price_minor)
+
+      # @return [Boolean] whether nobody here ever paid for that food
+      def estimate? = basis == "estimate"
+    end
+
+    # The packs a food can be bought in and what each costs: those that were bought before, else the usual ones. The
+    # latest price of that very pack counts, in the shop somebody goes to before any other; else the median of what was
+    # paid by the gram; else an estimate, marked so. Frozen.
+    class PackPrices
+      # @param food [Food]
+      # @param paid [Array<PaidOnce>]
+      # @param shop_id [Integer, nil] where somebody goes
+      # @param estimates [Hash{String=>Integer}] the household's own minor units per kg by food group
+      def initialize(food, paid, shop_id: nil, estimates: {})
+        @food = food
+        @paid = paid.filter_map { |one| weighed(one) }.sort_by { |_, _, one| one.on }.reverse
+        @shop_id = shop_id
+        @estimates = estimates
+        freeze
+      end
+
+      # @return [Array<PricedPack>] smallest first; none where no size of it is known
+      def packs = priced_all(bought_before.empty? ? @food.typical_packs : bought_before)
+
+      # @return [Array<PricedPack>] the sizes it usually comes in, smallest first
+      def usual = priced_all(@food.typical_packs)
+
+      # @return [Rational, nil] minor units a gram, the median of what was paid
+      def per_gram
+        list = @paid.map { |grams, _, one| one.price_minor / grams }.sort
+        middle = list.size / 2
+        return list[middle] if list.size.odd?
+
+        list.empty? ? nil : (list[middle - 1] + list[middle]) / 2
+      end
+
+      # Loose, by the gram.
+      # @param grams [Rational]
+      # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
+      def loose(grams)
+        known = per_gram
+        known ? [(known * grams).round, false] : [Money.estimate(grams, @food.food_group, @estimates), true]
+      end
+
+      # @param quantity [Quantity]
+      # @return [Rational, nil] in the food's own units where nothing says what it weighs
+      def grams(quantity)
+        Weight.of_pack(@food, quantity) || (quantity.dimension == @food.dimension ? quantity.amount : nil)
+      end
+
+      private
+
+      # @return [Array(Rational, Quantity, PaidOnce), nil] grams in all, and one pack
+      def weighed(one)
+        grams = grams(Quantity.new(one.amount, one.dimension.to_sym))
+        pack = one.pack && Quantity.new(one.pack, one.dimension.to_sym)
+        [grams, pack, one] if grams&.positive? && one.price_minor.positive?
+      end
+
+      def priced_all(sizes) = sizes.filter_map { |one| priced(one) }.sort_by { |pack| [pack.size, pack.price_minor] }
+
+      def bought_before = @paid.filter_map { |_, pack, _| pack if pack && pack.amount > 1 }.uniq
+
+      def priced(quantity)
+        size = grams(quantity)
+        return unless size&.positive?
+
+        mine = @paid.select { |_, pack, _| pack == quantity }
+        here = mine.select { |_, _, one| one.shop_id == @shop_id }
+        return latest(quantity, size, here.empty? ? mine : here) if mine.any?
+
+        minor, estimated = loose(size)
+        PricedPack.new(
+          quantity: quantity, size: size, price_minor: minor, basis: estimated ? "estimate" : "per_unit"
+        )
+      end
+
+      def latest(quantity, size, list)
+        (grams, _, one), before = list.first(2)
+        PricedPack.new(
+          quantity: quantity, size: size, price_minor: share(one, grams, size), basis: "latest", on: one.on,
+          shop_id: one.shop_id, before_minor: before && share(before.last, before.first, size)
+        )
+      end
+
+      def share(one, grams, size) = (one.price_minor * size / grams).round
+    end
+  end
+end

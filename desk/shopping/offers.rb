@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require_relative "../../core/buying/pack_prices"
+
+module NutShelf
+  module Desk
+    # What each food's packs cost, from what was paid, in the shop somebody goes to before any other.
+    class Offers
+      # @param work [UnitOfWork]
+      # @param shop_id [Integer, nil]
+      def initialize(work, shop_id: nil)
+        @work = work
+        @shop_id = shop_id
+      end
+
+      # @param food_id [Integer]
+      # @return [Core::PackPrices]
+      def of(food_id)
+        (@known ||= {})[food_id] ||= Core::PackPrices.new(
+          @work.food(food_id), paid.fetch(food_id, []), shop_id: @shop_id,
+          estimates: @work.household.settings.fetch("price_per_kg", {})
+        )
+      end
+
+      private
+
+      def paid
+        @paid ||=
+          @work.house.packs.paid.group_by(&:food_id).transform_values do |rows|
+            rows.map do |row|
+              Core::PaidOnce.new(
+                **row.slice(:price_minor, :amount, :dimension, :pack, :shop_id), on: row.observed_on
+              )
+            end
+          end
+      end
+    end
+  end
+end
