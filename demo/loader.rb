@@ -8,6 +8,7 @@ require_relative "feasts"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
+require_relative "shopping"
 require_relative "../boot/wiring"
 require_relative "../store/accounts"
 require_relative "../desk/household_maker"
@@ -44,6 +45,7 @@ module NutShelf
         levels
         coming_week.plan
         Feasts.new(act: method(:act_named), within: method(:within)).write_down
+        Shopping.new(act: method(:act_named), within: method(:within)).write_down
         open_doors
         @household_id
       end

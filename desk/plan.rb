@@ -215,6 +215,10 @@ module NutShelf
       # @return [Boolean]
       def looks? = !strict? && @work.household.settings.fetch("plan_looks", true)
 
+      # Somebody who goes by the date sits at every meal, so all of it goes by the date.
+      # @return [Boolean]
+      def strict? = @work.policy.by_the_date? || @work.strict_eaters?
+
       private
 
       def worked_out(on)
@@ -236,9 +240,6 @@ module NutShelf
       end
 
       def shared = Core::Work::Shared.new(key: @work.shelf_key, value: shelf)
-
-      # Somebody who goes by the date sits at every meal, so all of it goes by the date.
-      def strict? = @work.policy.by_the_date? || @work.strict_eaters?
 
       # What is eaten of it later is cooked with it.
       def value(row)

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "csv"
 require_relative "../core/quantity/decimal"
 require_relative "../core/quantity/unit"
+require_relative "sheet"
 
 module NutShelf
   module Exchange
@@ -18,20 +18,12 @@ module NutShelf
         "left_over" => "leftover", "home_canned" => "home-bottled", "home_dried" => "home-dried",
         "ripening" => "unripe", "thawed" => "thawed", "opened" => "opened"
       }.freeze
-      FORMULA = /\A[=+\-@\t\r]/
-      BOM = "\uFEFF"
 
       module_function
 
       # @param rows [Array<Array>] see row
       # @return [String]
-      def write(rows)
-        BOM +
-          CSV.generate(row_sep: "\r\n") do |csv|
-            csv << COLUMNS
-            rows.each { |row| csv << row.map { |cell| defuse(cell) } }
-          end
-      end
+      def write(rows) = Sheet.write(COLUMNS, rows)
 
       # The same row with its date held by a use-by, where its story does not go into a list.
       # @param remark [String] why, for whoever opens the list
@@ -101,8 +93,6 @@ module NutShelf
       def reason_apart(lot) = lot.quarantined ? blank(lot.quarantine_reason) || "yes" : nil
 
       def blank(text) = text.to_s.strip.empty? ? nil : text.to_s
-
-      def defuse(cell) = cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
     end
   end
 end

@@ -69,6 +69,10 @@ module NutShelf
       # @raise [Missing]
       def one(id) = found(rows(:lots).where(id: id).first, "stack")
 
+      # SELECT 1 FROM lots WHERE household_id = 7 AND food_id = 3 AND on_hand > 0 LIMIT 1
+      # @return [Boolean] whether anything of a food is there
+      def any_of?(food_id) = !rows(:lots).where(food_id: food_id).where { on_hand > 0 }.empty?
+
       # SELECT place_id, count(*) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY place_id
       # @return [Hash{Integer=>Integer}] how many stacks stand in a place
       def stacks_by_place = rows(:lots).where { on_hand > 0 }.group_and_count(:place_id).as_hash(:place_id, :count)

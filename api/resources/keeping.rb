@@ -14,7 +14,7 @@ module NutShelf
   module Api
     # How to keep each food, by the household's school and with its own times.
     class Keeping < Base
-      get("/:id") { view(:stock, :rules) { |work| page(work, id_param) } }
+      get("/:id") { view(:stock, :rules, :list) { |work| page(work, id_param) } }
 
       post("/:id/own") { act(Desk::SetKeeping, { food_id: id_param, **body_as("SetKeeping") }) }
 
@@ -73,8 +73,16 @@ module NutShelf
             figures: figures(work, row),
             known: known(work, row, food),
             revival: guide.revival,
-            season: season(work, food)
+            season: season(work, food),
+            want: want(work, id)
           }
+        end
+
+        # What the household always wants in the house of it.
+        def want(work, id)
+          want = work.house.shopping.want(id)
+          amounts = %i[par par_weeks floor].to_h { |name| [name, want&.public_send(name)] }
+          { **amounts.transform_values { |one| one && Core::Decimal.print(one) }, standing: want&.standing || false }
         end
 
         # The months in force here, and whether the household says them.

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../papers/list_paper"
 require_relative "../papers/occasion_paper"
+require_relative "../papers/standing_paper"
 require_relative "../papers/week_paper"
 require_relative "../../exchange/papers/pdf"
 
@@ -12,6 +14,14 @@ module NutShelf
       get("/week") { paper { |work| week(work) } }
 
       get("/week.pdf") { pdf("week") { |work| week(work) } }
+
+      get("/list") { paper(:list) { |work| list(work) } }
+
+      get("/list.pdf") { pdf("list") { |work| list(work) } }
+
+      get("/standing") { paper(:list) { |work| Papers::StandingPaper.new(work).call } }
+
+      get("/standing.pdf") { pdf("standing") { |work| Papers::StandingPaper.new(work).call } }
 
       get("/occasions/:id") do
         id = id_param
@@ -24,8 +34,8 @@ module NutShelf
       end
 
       helpers do
-        def paper
-          view(:stock, :plan, :people, :rules) do |work|
+        def paper(*more)
+          view(:stock, :plan, :people, :rules, *more) do |work|
             made = yield(work)
             { title: made.title, subtitle: made.subtitle.to_s, back: made.back, parts: made.parts.map(&:told) }
           end
@@ -36,6 +46,11 @@ module NutShelf
           content_type "application/pdf"
           headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
           Exchange::Papers::Pdf.new(made).render
+        end
+
+        def list(work)
+          days = params[:days] && number_param(:days, nil, 1..60)
+          Papers::ListPaper.new(work, days: days).call
         end
 
         def week(work)

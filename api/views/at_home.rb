@@ -33,9 +33,24 @@ module NutShelf
 
       def stack(stack)
         {
-          place: stack.place, until: stack.usable_until&.iso8601,
+          place: stack.place, until: stack.usable_until&.iso8601, not_for: not_for(stack),
           amount: stack.level || Core::StackWords.of(stack, amount: stack.free, measures: @work.measures)
         }
+      end
+
+      # Hands carry whole packs.
+      def fetched_words(stack, pick)
+        return @work.loose_words(stack, @plan.proposal(pick)) unless stack.sealed_packs? && stack.pack_amount
+
+        packs = (pick.amount / stack.pack).ceil
+        Core::StackWords.of(stack, amount: packs * stack.pack_amount, measures: @work.measures)
+      end
+
+      # Whoever goes by the date would not have it any more: then a meal may lack what stands there.
+      def not_for(stack)
+        return [] unless stack.strict_until && stack.strict_until < @work.today
+
+        @work.eaters.select(&:strict).map(&:name)
       end
 
       # @param ties [Array<Desk::Plan::Tie>] of one stack
@@ -44,7 +59,7 @@ module NutShelf
         pick = Core::Pick.new(stack: stack, amount: ties.sum(0r) { |tie| tie.pick.amount })
         {
           stack_id: stack.id, food: stack.name(@plan.shelf.foods.fetch(stack.food_key)), place: stack.place,
-          amount: @work.loose_words(stack, @plan.proposal(pick)), until: stack.usable_until&.iso8601,
+          amount: fetched_words(stack, pick), until: stack.usable_until&.iso8601,
           meals: ties.map { |tie| { meal_id: tie.meal.id, on: tie.meal.on.iso8601, name: @plan.name_of(tie.meal) } }
         }
       end

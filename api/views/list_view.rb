@@ -37,7 +37,7 @@ module NutShelf
           removed: items.select { |item| item[:status] == "removed" },
           additions: @out ? additions : [], later: later, fetch: @home.fetch(@list.trips.next || @list.trips.to),
           not_sold: not_sold, silent: @list.silent.map { |line| silent(line) }, standing: standing,
-          waiting: @work.house.shopping.bought.size
+          waiting: basket.size
         }
       end
 
@@ -61,9 +61,12 @@ module NutShelf
       end
 
       def fresh
-        own = @work.house.shopping.waiting.map { |line| stored(line) }
-        [*now.map { |line| reckoned(line) }, *own]
+        rows = [*@work.house.shopping.waiting, *basket]
+        [*now.map { |line| reckoned(line) }, *rows.map { |line| stored(line) }]
       end
+
+      # What was ticked and stands nowhere yet.
+      def basket = @basket ||= @work.house.shopping.bought
 
       def now = @now ||= @list.lines.reject { |line| @written.now(line).empty? }
 
@@ -122,11 +125,15 @@ module NutShelf
         }
       end
 
+      # From so much more on it is worth a sentence.
+      WORTH_SAYING = Rational(5, 4)
+      private_constant :WORTH_SAYING
+
       # More than anybody will eat while it is good, as far as somebody knows how fast it goes.
       def too_much(line, gets)
         bought = gets.sum(0r) { |get| get.bought.amount }
         eaten = [line.eaten || bought, gets.sum(0r, &:grams)].max
-        return if !line.weighed || bought <= eaten || !eaten.positive?
+        return if !line.weighed || bought <= eaten * WORTH_SAYING || !eaten.positive?
 
         cost = gets.sum { |get| get.bought.price_minor }
         {

@@ -35,14 +35,18 @@ module NutShelf
       # @param demands [Array<Demand>] in the order of the days and of the meals on each
       # @param days [TripDays]
       # @param buy [#call] grams and day to anything that answers `amount` (grams) and `stacks` ([Stack])
-      # @param keeps [Integer, nil] days from the shop, nil for longer than anybody plans
-      def initialize(key, demands:, days:, buy:, keeps: nil, wanted: nil)
+      # @param keeps [Integer, nil] days from the shop, for those at the meals; nil for longer than anybody plans
+      # @param besides [Integer, nil] the same for what is used besides
+      # @param trifle [Rational] grams of what is used besides for which nobody goes shopping
+      def initialize(key, demands:, days:, buy:, keeps: nil, besides: keeps, wanted: nil, trifle: 0r)
         @key = key
         @demands = demands
         @days = days
         @buy = buy
         @keeps = keeps
+        @besides = besides
         @wanted = wanted
+        @trifle = trifle
       end
 
       # @yield a fresh cursor on the shelf, asked for once a walk
@@ -53,7 +57,7 @@ module NutShelf
         @in_vain = []
         MOST.times do
           @short = walk(yield).map { |one| hopeless?(one) ? one.with(spoils: true) : one }
-          day, list = @short.reject(&:spoils).group_by(&:day).min_by(&:first)
+          day, list = without_trifles(@short.reject(&:spoils)).group_by(&:day).min_by(&:first)
           break unless day
 
           # One trip at a time: what its packs leave over is there on the next.
@@ -69,6 +73,13 @@ module NutShelf
       # `wanted`: for the house alone. Frozen.
       Short = Value.of(:day, :grams, :demand, wanted: false, spoils: false)
       private_constant :Short
+
+      # Nobody buys a jar for a spoonful that is used besides.
+      def without_trifles(list)
+        besides = list.reject { |one| one.demand || one.wanted }.group_by(&:day)
+        small = besides.select { |_, shorts| shorts.sum(0r, &:grams) < @trifle }.keys
+        list.reject { |one| one.demand.nil? && !one.wanted && small.include?(one.day) }
+      end
 
       # What a further pack did not help: it turns before it is wanted, once open.
       def hopeless?(short) = @in_vain.include?(short.day) && !short.wanted
@@ -90,7 +101,7 @@ module NutShelf
         @total = 0r
         short = []
         # At the start of a trip's day what was used so far is settled, and what is wanted is looked at.
-        marks = @days.marks(@keeps)
+        marks = [*@days.marks(@keeps), *@days.marks(@besides)].uniq.sort
         @demands.each do |demand|
           marks.shift.then { |mark| pass(mark, short) } while marks.any? && marks.first <= demand.on
           use(demand, short)
@@ -103,7 +114,7 @@ module NutShelf
         settle(mark, short)
         return unless mark == @days.covered(@keeps) && @wanted
 
-        grams = @wanted.short(@cursor.left(@key, mark))
+        grams = @wanted.short(@cursor.left_for_all(@key, mark))
         short << Short.new(day: @days.first, grams: grams, demand: nil, wanted: true) if grams.positive?
       end
 
@@ -126,7 +137,8 @@ module NutShelf
 
       def note(short, grams, on, demand)
         day = @days.serving(on, @keeps)
-        spoils = @keeps && day + @keeps < on
+        keeps = demand ? @keeps : @besides
+        spoils = keeps && day + keeps < on
         short << Short.new(day: day, grams: grams, demand: demand, spoils: spoils || false)
       end
 

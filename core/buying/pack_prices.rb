@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../dating/breaking"
 require_relative "../planning/weight"
 require_relative "../quantity/money"
 require_relative "../value"
@@ -26,6 +27,9 @@ module NutShelf
     # latest price of that very pack counts, in the shop somebody goes to before any other; else the median of what was
     # paid by the gram; else an estimate, marked so. Frozen.
     class PackPrices
+      # Minor units that stand in for a price nobody knows of a thing nobody weighs.
+      A_PACK = 250
+
       # @param food [Food]
       # @param paid [Array<PaidOnce>]
       # @param shop_id [Integer, nil] where somebody goes
@@ -39,10 +43,10 @@ module NutShelf
       end
 
       # @return [Array<PricedPack>] smallest first; none where no size of it is known
-      def packs = priced_all(bought_before.empty? ? @food.typical_packs : bought_before)
+      def packs = priced_all(bought_before.empty? ? [*@food.typical_packs, *single] : [*bought_before, *single])
 
       # @return [Array<PricedPack>] the sizes it usually comes in, smallest first
-      def usual = priced_all(@food.typical_packs)
+      def usual = priced_all([*@food.typical_packs, *single])
 
       # @return [Rational, nil] minor units a gram, the median of what was paid
       def per_gram
@@ -58,7 +62,7 @@ module NutShelf
       # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate
       def loose(grams)
         known = per_gram
-        known ? [(known * grams).round, false] : [Money.estimate(grams, @food.food_group, @estimates), true]
+        known ? [(known * grams).round, false] : [guess(grams), true]
       end
 
       # @param quantity [Quantity]
@@ -68,6 +72,19 @@ module NutShelf
       end
 
       private
+
+      # What nothing says the weight of costs about as much a pack as another.
+      def guess(grams)
+        weighable? ? Money.estimate(grams, @food.food_group, @estimates) : A_PACK
+      end
+
+      def weighable? = !Weight.of_unit(@food, @food.dimension, nil).nil?
+
+      # Fruit and vegetables that are counted are sold by the piece as well.
+      def single
+        by_piece = Breaking::PRODUCE.include?(@food.aisle) && @food.dimension == :count
+        by_piece ? [Quantity.new(1r, :count)] : []
+      end
 
       # @return [Array(Rational, Quantity, PaidOnce), nil] grams in all, and one pack
       def weighed(one)

@@ -108,6 +108,14 @@ module NutShelf
       end
 
       # @param key [String]
+      # @param on [Date]
+      # @return [Rational] grams of it that somebody may use that day who does not go by the date
+      def left_for_all(key, on)
+        reach(key, on)
+        row(key).sum(0r) { |stack| besides?(stack, on) ? available(stack) : 0r }
+      end
+
+      # @param key [String]
       # @param on [Date] day of use
       # @param days [Integer]
       # @return [Rational] grams of it that may be used without a look and turn within so many days
@@ -165,8 +173,15 @@ module NutShelf
 
       # @return [Date, nil] the last day it may be eaten by these rules
       def last_day(stack)
-        last = stack.until_on(strict: @strict)
-        last = [last, stack.look_until].max if last && @allow_look && !@strict && stack.look_until
+        return last_for_all(stack) unless @strict
+
+        [stack.strict_until, stack.safety_until].compact.min
+      end
+
+      # @return [Date, nil] the last day somebody may eat it who does not go by the date
+      def last_for_all(stack)
+        last = stack.usable_until
+        last = [last, stack.look_until].max if last && @allow_look && stack.look_until
         [last, stack.safety_until].compact.min
       end
 

@@ -3,7 +3,8 @@
 module NutShelf
   module Core
     # How a Cursor draws what is used day by day: many days at once where one open stack serves them all, and pack after
-    # pack of a sealed one.
+    # pack of a sealed one. By the dates of everybody: whoever goes by the date sits at meals, and is no reason to leave
+    # an apple to the others.
     module DailyUse
       private
 
@@ -41,14 +42,18 @@ module NutShelf
         index = @fronts.fetch(key, 0)
         index += 1 while index < row.size && spent?(row[index], day)
         @fronts[key] = index
-        index += 1 while index < row.size && !drawable?(row[index], day)
+        index += 1 while index < row.size && !besides?(row[index], day)
         row[index]
+      end
+
+      def besides?(stack, day)
+        available(stack).positive? && stack.eligible?(day, allow_look: @allow_look, strict: false)
       end
 
       def spent?(stack, day)
         return true unless available(stack).positive?
 
-        last = last_day(stack)
+        last = last_for_all(stack)
         !last.nil? && last < day
       end
 
@@ -67,7 +72,7 @@ module NutShelf
           return day, due - there
         end
 
-        last = last_day(stack)
+        last = last_for_all(stack)
         days = [((there - due) / daily).floor, limit - 1, last ? (last - day).to_i : limit].min
         gone(stack, due + (daily * days))
         [day + days + 1, daily]
@@ -76,7 +81,7 @@ module NutShelf
       # Pack after pack in numbers: what is opened of a sealed stack stands before the rest of it, so nothing else is
       # drawn until all of it is gone, or past.
       def open_packs(stack, daily, due, day, limit)
-        last = last_day(stack)
+        last = last_for_all(stack)
         stop = day + (last ? [limit, (last - day).to_i + 1].min : limit)
         there = available(stack)
         rest = 0r
@@ -121,9 +126,8 @@ module NutShelf
       end
 
       def last_once_opened(stack, on)
-        opened = stack.opened or return last_day(stack)
-        days = @strict ? opened.strict_days : opened.days
-        [opened.earlier(stack.until_on(strict: @strict), on, days), stack.safety_until].compact.min
+        opened = stack.opened or return last_for_all(stack)
+        [opened.earlier(stack.usable_until, on, opened.days), stack.safety_until].compact.min
       end
     end
   end

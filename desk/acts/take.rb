@@ -16,7 +16,7 @@ module NutShelf
         amount = work.still_there(lot, wanted(lot, input[:amount]))
         taken = entry("take", "Took #{work.part_words(lot, amount)} #{name(lot)}")
         Taking.new(work, taken).take(lot, amount, "eaten")
-        done(taken, lot_id: lot.id)
+        done(taken, lot_id: lot.id, **last(lot))
       end
 
       def wanted(lot, text)
@@ -30,6 +30,11 @@ module NutShelf
         raise Refusal.of(:nothing_left) if text.nil?
 
         raise Refusal.of(:taken_not_above_zero, at: "/amount")
+      end
+
+      # That was the last: it may go on the list.
+      def last(lot)
+        house.lots.any_of?(lot.food_id) ? {} : { last: { food_id: lot.food_id, food: work.food(lot.food_id).name } }
       end
 
       def name(lot) = lot.name(work.food(lot.food_id))

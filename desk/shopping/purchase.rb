@@ -24,12 +24,14 @@ module NutShelf
       # @param prices [Core::PackPrices]
       # @param belonging [Belonging] that knows where it goes
       # @param daily [Rational] grams a day that are used in all, 0 where nobody knows
-      def initialize(work, food_id, prices:, belonging:, daily: 0r)
+      # @param strict [Boolean] whether somebody goes by the date
+      def initialize(work, food_id, prices:, belonging:, daily: 0r, strict: false)
         @work = work
         @food_id = food_id
         @food = work.food(food_id)
         @prices = prices
         @belonging = belonging
+        @strict = strict
         @packs = prices.packs
         @daily = daily
         @made = 0
@@ -44,6 +46,9 @@ module NutShelf
         packs, cover = cover([*@packs, *@prices.usual].uniq(&:size), grams) if cover && too_much?(cover, grams)
         cover ? in_packs(packs, cover, on) : loose(grams, on)
       end
+
+      # @return [Rational] grams for which nobody goes shopping: a quarter of its smallest pack
+      def trifle = (@packs.map(&:size).min || 0r) / 4
 
       # @param line [Store::Rows::ListLine] that is in the basket
       # @return [Array<Core::Stack>] what it will be at home
@@ -65,19 +70,18 @@ module NutShelf
         at ? in_packs(@packs, alone(at), on) : loose(LOOSE, on)
       end
 
-      # @return [Integer, nil] days it is good from the shop, sealed and where it belongs; nil for longer than anybody
-      #   plans
-      def keeps
-        return @keeps if defined?(@keeps)
+      # @return [Integer, nil] days it is good from the shop for those at the meals, sealed and where it belongs; nil
+      #   for longer than anybody plans
+      def keeps = days_of(@strict ? strictly : sealed)
 
-        @keeps = (last = sealed.usable_until) && [(last - @work.today).to_i, 0].max
-      end
+      # @return [Integer, nil] the same for whoever does not go by the date
+      def keeps_besides = days_of(sealed)
 
       # @return [Rational, nil] grams of a pack that are eaten before it turns; nil where nobody knows how fast it goes
       def eaten_while_good
         return unless @daily.positive?
 
-        days = [keeps, opened_days].compact.min
+        days = [keeps_besides, opened_days].compact.min
         days ? @daily * days : @packs.sum(0r, &:size) * MANY
       end
 
@@ -96,6 +100,8 @@ module NutShelf
       end
 
       private
+
+      def days_of(dating) = (last = dating.usable_until) && [(last - @work.today).to_i, 0].max
 
       # Grams of what comes in no pack at all.
       LOOSE = 250r
@@ -154,7 +160,7 @@ module NutShelf
           id: number, food_id: @food_id, food_key: @food.key, label: "", place_id: place.id, place: place.name,
           dimension: :mass, on_hand: grams, pack_amount: facts[:pack], amount: grams, grams_per_unit: 1r,
           minor_per_gram: 0r, ready_on: on, acquired_on: on, situation: situation,
-          usable_until: shift.(sealed.usable_until), strict_until: shift.(strict.usable_until),
+          usable_until: shift.(sealed.usable_until), strict_until: shift.(strictly.usable_until),
           safety_until: shift.(sealed.safety_until), **facts
         )
       end
@@ -163,7 +169,7 @@ module NutShelf
 
       def sealed = @sealed ||= redate.judge(lot)
 
-      def strict = @strict ||= redate.judge(lot, policy: @work.policy.strict)
+      def strictly = @strictly ||= redate.judge(lot, policy: @work.policy.strict)
 
       def redate = @redate ||= Redate.new(@work)
 

@@ -136,7 +136,8 @@ module NutShelf
         id = plan.shelf.food_ids.fetch(key)
         purchase = purchase(id, rates.daily(key))
         need = Core::FoodNeed.new(
-          key, demands: demands, days: trips, buy: purchase, keeps: purchase.keeps, wanted: wanted(id)
+          key, demands: demands, days: trips, buy: purchase, keeps: purchase.keeps, besides: purchase.keeps_besides,
+          wanted: wanted(id), trifle: purchase.trifle
         )
         coming = [*plan.inflows.select { |stack| stack.food_key == key }, *in_basket(id, purchase)]
         answer = need.call { plan.cursor.tap { |cursor| coming.each { |stack| cursor.bring(stack) } } }
@@ -149,7 +150,9 @@ module NutShelf
       end
 
       def purchase(id, daily)
-        Purchase.new(@work, id, prices: @offers.of(id), belonging: belonging, daily: daily || 0r)
+        Purchase.new(
+          @work, id, prices: @offers.of(id), belonging: belonging, daily: daily || 0r, strict: plan.strict?
+        )
       end
 
       # Asked once for all that may stand on the list.

@@ -61,6 +61,7 @@ RSpec.describe "Every view", :browser do
       "/make?with=#{stack}" => "h1",
       "/occasions" => "h1",
       "/shop/packs" => "h1",
+      "/shop/bought" => "[type=radio], [role=radio], .board",
       "/occasions/#{@occasion}" => "ol li",
       "/recipes" => "ul li",
       "/recipes/#{@recipe}" => "h2",

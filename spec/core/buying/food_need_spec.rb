@@ -104,6 +104,13 @@ RSpec.describe NutShelf::Core::FoodNeed do
     expect(asked.(want.(900, 501))).to eq([[0, 400, 400]])
   end
 
+  it "goes to no shop for a spoonful that is used besides, but takes it along with what a meal lacks" do
+    daily = house(daily: 10)
+    expect(need({}, house: daily, days: days(0, 7), trifle: 150r).gets).to be_empty
+    expect(said(need({}, house: daily, days: days(0, 7), trifle: 70r)).first).to eq([0, 70, 400])
+    expect(said(need({ 3 => 200 }, house: daily, days: days(0, 7), trifle: 150r)).first).to eq([0, 200, 400])
+  end
+
   it "keeps both promises in random households" do
     G = PropCheck::Generators unless defined?(G)
     households = G.tuple(

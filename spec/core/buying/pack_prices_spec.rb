@@ -40,6 +40,13 @@ RSpec.describe NutShelf::Core::PackPrices do
     expect(packs(*list, shop_id: 3)).to eq([[400, 89, "latest", 75]])
   end
 
+  it "sells fruit by the piece as well, and guesses a price by the pack for what nothing says the weight of" do
+    bananas = described_class.new(food("bananas"), []).packs
+    expect(bananas.map { |one| one.quantity.amount.to_i }).to start_with(1)
+    soap = described_class.new(food("toilet-paper"), []).packs
+    expect(soap.map { |one| [one.price_minor, one.estimate?] }.uniq).to eq([[described_class::A_PACK, true]])
+  end
+
   it "reckons with the median by the gram where only loose ones were paid for" do
     list = [paid(100, 1000, "2026-11-20"), paid(300, 1000, "2026-11-21"), paid(200, 1000, "2026-11-22")]
     expect(packs(*list).first).to eq([chickpeas.typical_packs.map { |one| one.amount.to_i }.min, 48, "per_unit", nil])

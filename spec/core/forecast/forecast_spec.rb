@@ -99,6 +99,16 @@ RSpec.describe NutShelf::Core::Forecast do
       expect([short.on, short.amount, short.total]).to eq([today + 2, 20r, 20r + 60 + 60 + 60])
     end
 
+    it "lets those eat besides who do not go by the date, and keeps it from the meals of those who do" do
+      apple = stack(1, 600, today + 30).with(strict_until: today - 1)
+      forecast = described_class.new(shelf(apple), to: today + 4, habits: habit(60), strict: true)
+      expect(forecast.runs_out).to be_empty
+      expect(forecast.used).to eq(1 => 300r)
+      use = NutShelf::Core::Use.new(food_key: "oats", on: today + 2, amount: 50r)
+      strict = described_class.new(shelf(apple), to: today + 4, uses: [use], strict: true)
+      expect(strict.runs_out.fetch("oats").amount).to eq(50r)
+    end
+
     it "is the same whoever asks first, and leaves the shelf as it was" do
       there = shelf(stack(1, 500, today + 6, pack: 250r))
       first = described_class.new(there, to: today + 30, habits: habit(60))

@@ -1,7 +1,7 @@
 import { queryOptions, type QueryClient } from "@tanstack/react-query";
 import { get } from "./client";
 
-export type Topic = "stock" | "plan" | "people" | "counts" | "rules";
+export type Topic = "stock" | "plan" | "people" | "counts" | "list" | "rules";
 
 export interface Changes {
   revision: number;
@@ -23,7 +23,7 @@ const READS: Record<string, readonly Topic[]> = {
   bring: ["stock", "rules"],
   jars: ["stock", "rules"],
   barcodes: ["rules"],
-  keeping: ["stock", "rules"],
+  keeping: ["stock", "list", "rules"],
   care: ["plan", "stock", "rules"],
   today: ["stock", "plan", "people", "rules"],
   meals: ["stock", "plan", "people", "rules"],
@@ -35,7 +35,8 @@ const READS: Record<string, readonly Topic[]> = {
   count: ["stock", "counts", "rules"],
   recipes: ["stock", "plan", "people", "rules"],
   dishes: ["stock", "plan", "people", "rules"],
-  missing: ["stock", "plan", "people", "rules"],
+  list: ["stock", "plan", "people", "list", "rules"],
+  bought: ["stock", "list", "rules"],
   // The cook's page must not change under the cook's hands.
   meal: [],
 };

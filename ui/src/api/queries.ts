@@ -4,6 +4,7 @@ import type {
   ActRow,
   Audit,
   Barcode,
+  Bought,
   BringItem,
   CareRow,
   Container,
@@ -14,9 +15,9 @@ import type {
   Food,
   Grid,
   KeepingPage,
+  List,
   Meal,
   MealDetail,
-  Missing,
   Occasion,
   OccasionBrief,
   Paper,
@@ -122,8 +123,18 @@ export const recipeQuery = (id: number, servings: number | null) =>
     queryKey: [house, "recipes", id, servings],
     queryFn: () => get<Recipe>(`/api/recipes/${id}${servings === null ? "" : `?servings=${servings}`}`),
   });
-export const missingQuery = (days: number) =>
-  queryOptions({ queryKey: [house, "missing", days], queryFn: () => get<Missing>(`/api/missing?days=${days}`) });
+/** @param days null: by the household's shopping days */
+export const listQuery = (days: number | null, shop: number | null) =>
+  queryOptions({
+    queryKey: [house, "list", days, shop],
+    queryFn: () => {
+      const asked = new URLSearchParams();
+      if (days !== null) asked.set("days", String(days));
+      if (shop !== null) asked.set("shop", String(shop));
+      return get<List>(`/api/list${asked.size > 0 ? `?${asked.toString()}` : ""}`);
+    },
+  });
+export const boughtQuery = queryOptions({ queryKey: [house, "bought"], queryFn: () => get<Bought>("/api/bought") });
 export const foodsQuery = (text: string) =>
   queryOptions({
     queryKey: [house, "foods", text],

@@ -77,9 +77,21 @@ const PackCheckView = lazily(
   () => import("../views/work"),
   (module) => module.PackCheckView,
 );
+const BoughtView = lazily(
+  () => import("../views/work"),
+  (module) => module.BoughtView,
+);
 const PrintWeek = lazily(
   () => import("../views/care"),
   (module) => module.PrintWeek,
+);
+const PrintList = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintList,
+);
+const PrintStanding = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintStanding,
 );
 const ShopView = lazily(
   () => import("../views/work"),
@@ -178,8 +190,11 @@ const VIEWS: [string, ComponentType][] = [
   ["/print/occasion/:id", PrintOccasion],
   ["/make", MakeView],
   ["/print/week", PrintWeek],
+  ["/print/standing", PrintStanding],
+  ["/print/list", PrintList],
   ["/shop", ShopView],
   ["/shop/packs", PackCheckView],
+  ["/shop/bought", BoughtView],
   ["/bring-in", BringIn],
   ["/count", CountView],
   ["/count/:id", CountPage],

@@ -1,6 +1,6 @@
 import { Toast } from "radix-ui";
 import { Button } from "../kit/kit";
-import type { Problem } from "../api/client";
+import { newKey, type Problem } from "../api/client";
 import { useActs, useReport, type Report } from "./acts";
 import { faultWords } from "../words/faults";
 import * as say from "../words/app";
@@ -30,6 +30,20 @@ function More({ report }: { report: Report }) {
   ));
 }
 
+/** That was the last of it: one touch puts it on the list. */
+function OnList({ last }: { last: NonNullable<Report["last"]> }) {
+  const { note, tell } = useActs();
+  const put = async () => {
+    await note("/api/list", { ref: newKey(), food_id: last.food_id, last: true }, say.onList(last.food));
+    tell({ text: say.onList(last.food) });
+  };
+  return (
+    <Toast.Action altText={say.lastOnList} asChild>
+      <Button onClick={put}>{say.lastOnList}</Button>
+    </Toast.Action>
+  );
+}
+
 /** Says what was done, with its undo, or what was refused and how to mend it. */
 export function ReportBar({ raised }: { raised: boolean }) {
   const { tell, undo } = useActs();
@@ -54,6 +68,7 @@ export function ReportBar({ raised }: { raised: boolean }) {
             )}
             <More report={report} />
           </Toast.Description>
+          {report.last && <OnList last={report.last} />}
           {report.actId !== undefined && (
             <Toast.Action altText={say.undoInList} asChild>
               <Button onClick={() => undo(report.actId as number)}>{say.undo}</Button>

@@ -1,4 +1,4 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { get, Problem } from "../api/client";
 import * as outbox from "../api/outbox";
@@ -18,6 +18,8 @@ export interface Report {
   problem?: Problem;
   /** What of it could not be done any more. */
   unsettled?: string[];
+  /** That was the last of it. */
+  last?: Done["last"];
 }
 
 type Sent = <T = Done>(path: string, body: unknown, words: string, more?: outbox.More) => Promise<T | null>;
@@ -59,6 +61,12 @@ export function useReport(): Report | null {
 function repeated(before: Report | null, next: Report | null): Report | null {
   if (!before || !next || next.problem || before.problem || before.text !== next.text) return next;
   return { ...next, times: (before.times ?? 1) + 1 };
+}
+
+/** What changes no stock is read again where it is seen. */
+function quietly(client: QueryClient, path: string): void {
+  const seen = path.startsWith("/api/counts") ? ["count"] : ["list", "bought"];
+  for (const view of seen) void client.invalidateQueries({ queryKey: ["house", view] });
 }
 
 type Send = (entry: outbox.Letter) => Promise<Done | null>;
@@ -127,8 +135,9 @@ export function ActsProvider({ children }: { children: ReactNode }) {
         const done = await deliver(entry);
         outbox.drop(entry.key);
         setAway(false);
-        if (!entry.quiet && done.summary) tell({ text: done.summary, actId: done.act_id, unsettled: done.unsettled });
-        if (entry.quiet) void client.invalidateQueries({ queryKey: ["house", "count"] });
+        if (!entry.quiet && done.summary)
+          tell({ text: done.summary, actId: done.act_id, unsettled: done.unsettled, last: done.last });
+        if (entry.quiet) quietly(client, entry.path);
         else taken(client, done);
         return done;
       } catch (error) {

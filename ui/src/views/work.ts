@@ -9,4 +9,5 @@ export { default as MealsView } from "./meals/MealsView";
 export { default as OccasionPage } from "./occasions/OccasionPage";
 export { default as OccasionsView } from "./occasions/OccasionsView";
 export { default as PackCheckView } from "./shop/PackCheck";
+export { default as BoughtView } from "./shop/BoughtView";
 export { default as ShopView } from "./shop/ShopView";

@@ -75,3 +75,5 @@ export const recall = "Recall";
 export const peopleAndHousehold = "People and household";
 export const simulatedScanner = "Simulated scanner";
 export const simulatedScale = "Simulated scale";
+export const lastOnList = "The last one: on the list";
+export const onList = (food: string) => `On the list: ${food}`;

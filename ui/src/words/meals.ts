@@ -238,3 +238,8 @@ export const forDays = (days: string) => `for ${days}`;
 export const tooLate = (food: string, day: string) => `${food} is needed on ${day}, before anybody goes shopping.`;
 export const keepsShort = (food: string, day: string) =>
   `${food} will hardly keep until ${day}: freeze it, or get it another day.`;
+export const monthDays = "Or on these days of every month";
+export const monthDaysHint = "1, 15: twice a month";
+export const singleDays = "Or on single days";
+export const singleDaysHint = "as 2026-12-05, 2026-12-19";
+export const tripMayFallOut = "A trip may fall out: buy what keeps for two";

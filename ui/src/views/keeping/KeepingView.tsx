@@ -10,6 +10,7 @@ import { Loaded } from "../../kit/state";
 import { every } from "../../words/common";
 import { Mark } from "../../kit/Mark";
 import { Figures } from "./Figures";
+import { Wanted } from "./Wanted";
 import { FoodSheet } from "./FoodSheet";
 import { OwnTime } from "./OwnTime";
 import { css } from "../../kit/css";
@@ -186,6 +187,7 @@ function Guide({ page }: { page: KeepingPage }) {
         )}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />
         <Figures page={page} />
+        <Wanted page={page} />
       </div>
       {right && <FoodSheet page={page} onClose={() => setRight(false)} />}
       {own && <OwnTime page={page} onClose={() => setOwn(false)} />}

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { peopleQuery } from "../../api/queries";
 import type { Week } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Amount, amountIn, Form, Pick, Submit, Tick } from "../../kit/form";
+import { Amount, amountIn, Form, Pick, Submit, Text, Tick } from "../../kit/form";
 import { Sheet } from "../../kit/Sheet";
 import { weekdayName } from "../../words/common";
 import * as say from "../../words/meals";
@@ -12,6 +12,16 @@ const WEEK = [1, 2, 3, 4, 5, 6, 0];
 
 const MEALS = ["breakfast", "lunch", "dinner", "snack"];
 
+/** "1, 15" or "1 15": numbers as people write them in a row. */
+function numbersIn(form: FormData, name: string): number[] {
+  const found = String(form.get(name) ?? "").match(/\d+/g) ?? [];
+  return [...new Set(found.map(Number))];
+}
+
+function datesIn(form: FormData, name: string): string[] {
+  return [...new Set(String(form.get(name) ?? "").match(/\d{4}-\d{2}-\d{2}/g) ?? [])];
+}
+
 /** What a household wants of its plans: each rule by a plain name, with what is usual. */
 export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void }) {
   const { act } = useActs();
@@ -20,6 +30,9 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
     const settings = {
       planned_meals: form.getAll("planned"),
       shopping_days: form.getAll("shopping").map(Number),
+      shopping_month_days: numbersIn(form, "month_days").filter((day) => day >= 1 && day <= 31),
+      shopping_dates: datesIn(form, "dates"),
+      shopping_may_fall_out: form.get("fall_out") === "yes",
       week_budget_minor: Math.round(Number(amountIn(form, "budget") || "0") * 100),
       season_region: String(form.get("season_region")),
       plan_rules: Object.fromEntries(week.rules.map((rule) => [rule.key, String(form.get(rule.key))])),
@@ -60,6 +73,21 @@ export function RulesSheet({ week, onClose }: { week: Week; onClose: () => void 
                 />
               ))}
             </div>
+            <Text
+              name="month_days"
+              label={say.monthDays}
+              note={say.monthDaysHint}
+              maxLength={80}
+              defaultValue={ways.shopping_month_days.join(", ")}
+            />
+            <Text
+              name="dates"
+              label={say.singleDays}
+              note={say.singleDaysHint}
+              maxLength={400}
+              defaultValue={ways.shopping_dates.join(", ")}
+            />
+            <Tick name="fall_out" value="yes" defaultChecked={ways.shopping_may_fall_out} label={say.tripMayFallOut} />
           </fieldset>
         )}
         {ways && (

@@ -105,6 +105,18 @@ export function PrintWeek() {
   return <Room path={`week?from=${from}`} pdf={`week.pdf?from=${from}`} />;
 }
 
+/** The shopping list on paper. */
+export function PrintList() {
+  const [days] = useInAddress("days", "", (said) => /^[1-9]\d?$/.test(said));
+  const asked = days === "" ? "" : `?days=${days}`;
+  return <Room path={`list${asked}`} pdf={`list.pdf${asked}`} />;
+}
+
+/** What is ticked as it runs out, for the cupboard door. */
+export function PrintStanding() {
+  return <Room path="standing" pdf="standing.pdf" />;
+}
+
 /** An occasion on paper: its menu, and what to begin when. */
 export function PrintOccasion() {
   const { id } = useParams<{ id: string }>();

@@ -1,155 +1,166 @@
-import { useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "wouter";
-import { missingQuery, placesQuery } from "../../api/queries";
-import type { MissingItem } from "../../api/types";
-import { useMoney } from "../../app/session";
-import { Board, Button, Empty } from "../../kit/kit";
-import { Loaded } from "../../kit/state";
-import { shortDay } from "../../words/common";
-import { lineBack } from "../../label-line/lineBack";
+import * as outbox from "../../api/outbox";
+import { listQuery } from "../../api/queries";
+import type { List } from "../../api/types";
 import { useInAddress } from "../../app/inAddress";
+import { useKept } from "../../app/useKept";
+import { Form, Submit, Text } from "../../kit/form";
+import { Board, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
 import * as packs from "../../words/packs";
 import * as say from "../../words/shop";
+import { Beside } from "./Beside";
+import { Line } from "./Line";
+import { LineSheet } from "./LineSheet";
+import { basket, nextOf, shown, struck, type Shown } from "./overlay";
+import { Pictures } from "./Pictures";
+import { Sums, Trip } from "./Trip";
+import { useListActs } from "./useListActs";
 
-const SPANS = [3, 7, 14];
+const NUMBER = /^[1-9][0-9]{0,17}$/;
 
+/** What to buy, why, and for when; ticked off in the shop, with signal or without. */
 export default function ShopView() {
-  const [said, setSaid] = useInAddress("days", "7", (text) => SPANS.includes(Number(text)));
-  const days = Number(said);
-  const setDays = (span: number) => setSaid(String(span));
-  const query = useQuery(missingQuery(days));
-  const money = useMoney();
+  const [days, setDays] = useInAddress("days", "", (text) => NUMBER.test(text) && Number(text) <= 60);
+  const [shop, setShop] = useInAddress("shop", "", (text) => NUMBER.test(text));
+  const number = (text: string) => (text === "" ? null : Number(text));
+  const query = useQuery({ ...listQuery(number(days), number(shop)), placeholderData: keepPreviousData });
   return (
     <>
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2 mb-3">
         <h1>{say.shop}</h1>
-        <span className="text-soft">{say.whatComingMeals}</span>
         <Link className="underline text-rim" to="/shop/packs">
           {packs.check}
         </Link>
-        <span className="flex gap-2 ml-auto phone:ml-0" role="group" aria-label={say.forHowMany}>
-          {SPANS.map((span) => (
-            <Button
-              key={span}
-              look={days === span ? "main" : "quiet"}
-              aria-pressed={days === span}
-              onClick={() => setDays(span)}
-            >
-              {span} {say.days}
-            </Button>
-          ))}
-        </span>
       </div>
       <Pictures />
-      <Loaded query={query} what={say.holdingMealsAgainst}>
-        {(missing) =>
-          missing.aisles.length === 0 ? (
-            <Empty title={say.nothingToBuy}>
-              {say.everythingPlannedMeals}{" "}
-              <Link className="underline text-rim font-semibold" to="/meals">
-                {say.planAnotherMeal}
-              </Link>
-              {say.orPutSomething}
-            </Empty>
-          ) : (
-            <>
-              <p className="mb-3">
-                <b className="font-head text-head">{money(missing.cost_minor)}</b>{" "}
-                <span className="text-soft">
-                  {say.inAllWhole}
-                  {missing.estimated ? say.inPartEstimated : ""}
-                </span>
-              </p>
-              <div className="grid gap-3 wide:grid-cols-2 items-start">
-                {missing.aisles.map((aisle) => (
-                  <Board key={aisle.aisle} title={aisle.aisle}>
-                    <ul className="mt-1">
-                      {aisle.items.map((item) => (
-                        <Item key={item.food_id} item={item} />
-                      ))}
-                    </ul>
-                  </Board>
-                ))}
-              </div>
-            </>
-          )
-        }
+      <Loaded query={query} what={say.holding}>
+        {(list) => (
+          <>
+            <Trip
+              list={list}
+              days={number(days)}
+              onDays={(next) => setDays(next === null ? "" : String(next))}
+              onShop={(next) => setShop(next === null ? "" : String(next))}
+            />
+            <Lines list={list} days={number(days)} />
+            <Papers days={days} />
+          </>
+        )}
       </Loaded>
     </>
   );
 }
 
-/** What stands at home, to look at in the aisle. */
-function Pictures() {
-  const shown = (useQuery(placesQuery).data ?? []).filter((place) => place.photo);
-  const [open, setOpen] = useState<number | null>(null);
-  if (shown.length === 0) return null;
+function Lines({ list, days }: { list: List; days: number | null }) {
+  const letters = useKept(outbox.letters);
+  const acts = useListActs(days, list.shopping?.id ?? null);
+  const [open, setOpen] = useState<Shown | null>(null);
+  const aisles = shown(list, letters);
+  const removed = struck(list, letters);
+  const taken = new Set(aisles.flatMap((aisle) => aisle.items.map((item) => item.food_id)));
+  const additions = list.additions.filter((item) => !taken.has(item.food_id));
+  const line = (item: Shown) => (
+    <Line
+      key={item.ref ?? `food-${item.food_id}`}
+      item={item}
+      onTick={() => void acts.tick(item)}
+      onMore={() => setOpen(item)}
+    />
+  );
   return (
-    <div className="mb-3">
-      <div role="group" aria-label={say.picturesShelvesAt} className="flex gap-2 overflow-x-auto pb-1">
-        {shown.map((place) => (
-          <button
-            key={place.id}
-            type="button"
-            aria-expanded={open === place.id}
-            className="shrink-0 text-left"
-            onClick={() => setOpen(open === place.id ? null : place.id)}
-          >
-            <img
-              src={`/api/places/${place.id}/photo`}
-              alt=""
-              className="w-[112px] h-[72px] object-cover rounded-lg"
-              loading="lazy"
-            />
-            <span className="text-small text-soft">{place.name}</span>
-          </button>
-        ))}
-      </div>
-      {open !== null && (
-        <img
-          src={`/api/places/${open}/photo`}
-          alt={say.whatLooksLike(shown.find((place) => place.id === open)?.name ?? "it")}
-          className="mt-2 rounded-xl max-h-[70dvh] w-full object-contain bg-board"
-        />
+    <>
+      {list.waiting > 0 && (
+        <p className="mb-3">
+          <Link className="underline text-rim font-semibold" to="/shop/bought">
+            {say.putAwayCount(list.waiting)}
+          </Link>
+        </p>
       )}
+      {aisles.length > 0 && <Sums list={list} basket={basket(aisles)} />}
+      {list.shopping && <Next item={nextOf(aisles)} />}
+      <OwnLine onWrite={acts.write} />
+      {aisles.length === 0 && (
+        <Empty title={say.nothing}>
+          {say.nothingWhy}{" "}
+          <Link className="underline text-rim font-semibold" to="/meals">
+            {say.planAnother}
+          </Link>
+        </Empty>
+      )}
+      <div className="wide:columns-2 gap-3 mt-3 [&>*]:break-inside-avoid [&>*]:mb-3">
+        {additions.length > 0 && (
+          <Board title={say.additions} tone="mustard">
+            <ul className="mt-1">{additions.map((item) => line({ ...item, waits: false }))}</ul>
+          </Board>
+        )}
+        {aisles.map((aisle) => (
+          <Board key={aisle.aisle} title={aisle.aisle}>
+            <ul className="mt-1">{aisle.items.map(line)}</ul>
+          </Board>
+        ))}
+        <Beside list={list} removed={removed} acts={acts} />
+      </div>
+      {open && <LineSheet item={open} acts={acts} onClose={() => setOpen(null)} />}
+    </>
+  );
+}
+
+/** The list on paper and as a file. */
+function Papers({ days }: { days: string }) {
+  return (
+    <div className="flex flex-wrap gap-x-6 gap-y-2 mt-3">
+      <Link className="underline text-rim" to={`/print/list${days === "" ? "" : `?days=${days}`}`}>
+        {say.print}
+      </Link>
+      <Link className="underline text-rim" to="/print/standing">
+        {say.standing}
+      </Link>
+      <a className="underline text-rim" href={`/api/list/file?as=txt${days === "" ? "" : `&days=${days}`}`}>
+        {say.asText}
+      </a>
+      <a className="underline text-rim" href={`/api/list/file?as=csv${days === "" ? "" : `&days=${days}`}`}>
+        {say.asCsv}
+      </a>
     </div>
   );
 }
 
-/** A tick turns the line into a put-away line, ready in the label line. */
-function Item({ item }: { item: MissingItem }) {
-  const money = useMoney();
-  const tick = () => lineBack({ text: item.put_away, food_id: item.food_id });
+/** The next thing to find stays in sight; a touch goes to it. */
+function Next({ item }: { item: Shown | null }) {
+  const go = () => {
+    const at = document.querySelector(`[data-line="${item?.ref ?? `food-${item?.food_id}`}"]`);
+    at?.scrollIntoView({ block: "center" });
+    at?.querySelector<HTMLInputElement>("input")?.focus({ preventScroll: true });
+  };
   return (
-    <li className="grid grid-cols-[44px_minmax(0,1fr)_auto] gap-x-2 items-start border-t border-zinc2 py-2">
-      <label className="grid place-items-center size-11">
-        <input
-          type="checkbox"
-          checked={false}
-          onChange={tick}
-          aria-label={say.bought(item.put_away)}
-          className="size-6"
-        />
-      </label>
-      <div className="leading-snug">
-        <b>
-          {item.pack ? `${item.count} x ${item.pack}` : item.amount} {item.food}
-        </b>
-        <div className="text-small text-soft">
-          {item.level ? say.keptByLevel(item.level) : say.needs(item.amount)}
-          {item.reasons.map((reason) => `${reason.name}, ${shortDay(reason.on)}`).join("; ")}
-        </div>
-        {item.at_home && (
-          <div className="text-small text-pea font-semibold">
-            {item.at_home} {say.atHomeAlready}
-          </div>
-        )}
-      </div>
-      <span>
-        {money(item.cost_minor)}
-        {item.estimated ? <span className="text-soft text-small"> {say.est}</span> : null}
-      </span>
-    </li>
+    <p className="sticky top-[50px] phone:top-[46px] z-10 bg-zinc py-1.5 mb-2" aria-live="polite">
+      {item ? (
+        <button type="button" className="btn w-full !justify-start text-left font-semibold" onClick={go}>
+          {say.next(item)}
+        </button>
+      ) : (
+        <b>{say.allTicked}</b>
+      )}
+    </p>
+  );
+}
+
+function OwnLine({ onWrite }: { onWrite: (text: string) => Promise<unknown> }) {
+  const [times, setTimes] = useState(0);
+  const save = (form: FormData) => {
+    const text = String(form.get("text") ?? "").trim();
+    if (text === "") return false;
+    void onWrite(text);
+    setTimes(times + 1);
+    return true;
+  };
+  return (
+    <Form key={times} className="flex gap-2 items-end max-w-[640px]" onSave={save} keep="shop.own">
+      <Text name="text" label={say.own} placeholder={say.ownHint} maxLength={300} autoFocus={times > 0} wide="grow" />
+      <Submit>{say.add}</Submit>
+    </Form>
   );
 }
