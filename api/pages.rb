@@ -8,6 +8,8 @@ module NutShelf
     class Pages
       FOREVER = { "cache-control" => "public, max-age=31536000, immutable" }.freeze
 
+      FILES = %r{\A/(assets/[\w.-]+|[\w-]+\.(svg|png|webmanifest|txt)|sw\.js)\z}
+
       # @param folder [String, nil] nil when the interface is not built
       def initialize(folder)
         @folder = folder
@@ -17,7 +19,7 @@ module NutShelf
 
       def call(env)
         return missing if env["PATH_INFO"].start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
-        return asset(env) if env["PATH_INFO"].match?(%r{\A/(assets/[\w.-]+|[\w-]+\.(svg|webmanifest|txt))\z})
+        return asset(env) if env["PATH_INFO"].match?(FILES)
 
         page(env)
       end
@@ -29,7 +31,8 @@ module NutShelf
         if status == 200 && env["PATH_INFO"].start_with?("/assets/")
           [status, { **headers, **FOREVER }, body]
         else
-          [status, headers, body]
+          # Under one name for ever: asked for anew, so that a new build is seen.
+          [status, { **headers, "cache-control" => "no-cache" }, body]
         end
       end
 

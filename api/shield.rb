@@ -53,7 +53,8 @@ module NutShelf
 
       def policy(nonce)
         "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-#{nonce}'; font-src 'self'; img-src 'self' " \
-          "data:; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'; manifest-src 'self'"
+          "data:; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'; " \
+          "manifest-src 'self'; worker-src 'self'"
       end
     end
   end

@@ -33,7 +33,7 @@ views = {
   "shelf" => -> { browser.call("/api/stacks?limit=2000") },
   "meals" => -> { browser.call("/api/meals") },
   "plan" => -> { browser.call("/api/plan") },
-  "missing" => -> { browser.call("/api/missing") },
+  "list" => -> { browser.call("/api/list") },
   "dishes" => -> { browser.call("/api/dishes") },
   "label-line" => -> { house.post.call("/api/label-line", line) }
 }

@@ -99,11 +99,12 @@ interface_packages() {
 interface() {
   interface_packages
   local stamp=ui/dist/.stamp
-  local sources=(ui/src ui/index.html ui/public ui/package.json ui/vite.config.ts contract)
+  local sources=(ui/src ui/index.html ui/public ui/package.json ui/vite.config.ts ui/vite.sw.config.ts contract)
   local newer; newer="$(find "${sources[@]}" -newer "$stamp" -type f 2>/dev/null | head -1 || true)"
   if [ -f "$stamp" ] && [ -z "$newer" ]; then return 0; fi
   say "Building the interface ..."
-  (cd ui && npm run --silent types >/dev/null && npx vite build --logLevel warn >&2) ||
+  (cd ui && npm run --silent types >/dev/null && npx vite build --logLevel warn >&2 &&
+    npx vite build --config vite.sw.config.ts --logLevel warn >&2) ||
     fail "The interface did not build."
   touch "$stamp"
 }

@@ -65,14 +65,17 @@ module NutShelf
           .to_i
       end
 
-      # Everything that was paid by acts that stand, with the pack it was paid for.
-      # SELECT price_observations.*, packs.amount AS pack FROM price_observations LEFT JOIN packs ... WHERE ... NOT IN
+      # What was paid for foods by acts that stand, with the pack it was paid for.
+      # SELECT price_observations.*, packs.amount AS pack FROM price_observations LEFT JOIN packs ... WHERE food_id IN
+      #   (...) AND ... NOT IN (...) ORDER BY observed_on, id
+      # @param food_ids [Array<Integer>]
       # @return [Array<Rows::PackPrice>] first day first
-      def paid
+      def paid(food_ids)
         undone = rows(:acts).exclude(undoes_act_id: nil).select(:undoes_act_id)
         observed = Sequel[:price_observations]
         rows_as(rows(:price_observations), Rows::PackPrice)
           .left_join(:packs, { household_id: observed[:household_id], id: observed[:pack_id] })
+          .where(observed[:food_id] => food_ids)
           .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone)))
           .select_all(:price_observations)
           .select_append(Sequel[:packs][:amount].as(:pack))

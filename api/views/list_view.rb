@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/buying/aisle_order"
+require_relative "../../core/buying/leave_out"
 require_relative "../../desk/shopping/shopping_list"
 require_relative "../../desk/shopping/written_line"
 require_relative "at_home"
@@ -31,7 +32,7 @@ module NutShelf
         items = @out ? taken : fresh
         {
           days: @days, trips: trips, shops: @shops.map { |shop| shop(shop) }, shop_id: @shop&.id,
-          budget_minor: budget, cost_minor: items.sum { |item| item[:cost_minor] || 0 },
+          budget_minor: budget, leave_out: leave_out(items), cost_minor: items.sum { |item| item[:cost_minor] || 0 },
           estimated: items.any? { |item| item[:estimated] }, shopping: @out && shopping,
           aisles: by_aisle(items.reject { |item| item[:status] == "removed" }),
           removed: items.select { |item| item[:status] == "removed" },
@@ -53,8 +54,35 @@ module NutShelf
 
       def shop(shop) = { id: shop.id, name: shop.name, aisles: shop.aisles, version: shop.version }
 
-      # Of a week, as the household said; on a trip what whoever went said.
-      def budget = @out&.budget_minor || @work.household.settings["week_budget_minor"]
+      # On a trip what whoever went said; else the trip's share of a week, as the household said.
+      def budget
+        weekly = @work.household.settings["week_budget_minor"].to_i
+        days = (@list.trips.covered(nil) - @list.trips.first).to_i
+        @out&.budget_minor || (weekly.positive? ? weekly * [days, 1].max / 7 : nil)
+      end
+
+      # What could be left out to stay within it, least harm first; nothing is by itself.
+      def leave_out(items)
+        return [] unless budget
+
+        open = items.reject { |item| %w[removed ticked].include?(item[:status]) }
+        spent = items.select do |item|
+          item[:status] == "ticked"
+        end.sum { |item| item[:paid_minor] || item[:cost_minor].to_i }
+        lines = open.each_with_index.map { |item, at| harm(item, at) }
+        Core::LeaveOut.call(lines, budget - spent).map do |line|
+          { **open[line.id].slice(:ref, :food_id, :text), cost_minor: line.cost, reason: line.reason.to_s }
+        end
+      end
+
+      def harm(item, at)
+        kinds = item[:reasons].to_h { |reason| [reason["kind"], reason["on"]] }
+        reason = item[:source] == "list" ? %w[meal habit level].find { |kind| kinds.key?(kind) } || "wanted" : "own"
+        on = item[:reasons].filter_map { |one| one["on"] }.min
+        Core::LeaveOut::Line.new(
+          id: at, cost: item[:cost_minor].to_i, reason: reason.to_sym, on: on && Date.iso8601(on)
+        )
+      end
 
       def shopping
         { id: @out.id, on: @out.on_date.iso8601, person: person(@out.account_id) }

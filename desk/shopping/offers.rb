@@ -13,26 +13,29 @@ module NutShelf
         @shop_id = shop_id
       end
 
+      # Finds out about many foods at once, before a list asks for each.
+      # @param ids [Array<Integer>]
+      def know(ids)
+        rows = @work.house.packs.paid(ids).group_by(&:food_id)
+        ids.each { |id| paid[id] = rows.fetch(id, []).map { |row| once(row) } }
+      end
+
       # @param food_id [Integer]
       # @return [Core::PackPrices]
       def of(food_id)
+        know([food_id]) unless paid.key?(food_id)
         (@known ||= {})[food_id] ||= Core::PackPrices.new(
-          @work.food(food_id), paid.fetch(food_id, []), shop_id: @shop_id,
+          @work.food(food_id), paid.fetch(food_id), shop_id: @shop_id,
           estimates: @work.household.settings.fetch("price_per_kg", {})
         )
       end
 
       private
 
-      def paid
-        @paid ||=
-          @work.house.packs.paid.group_by(&:food_id).transform_values do |rows|
-            rows.map do |row|
-              Core::PaidOnce.new(
-                **row.slice(:price_minor, :amount, :dimension, :pack, :shop_id), on: row.observed_on
-              )
-            end
-          end
+      def paid = @paid ||= {}
+
+      def once(row)
+        Core::PaidOnce.new(**row.slice(:price_minor, :amount, :dimension, :pack, :shop_id), on: row.observed_on)
       end
     end
   end

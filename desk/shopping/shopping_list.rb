@@ -94,12 +94,24 @@ module NutShelf
         forecast = plan.forecast
         lines = weighed(forecast)
         TURNS.times do
+          break unless rearranged?(forecast, lines)
+
           forecast = plan.ahead(lines.flat_map { |line| stacks(line) })
           break if lacking(forecast).all? { |key| spoils?(lines, key) }
 
           lines = weighed(forecast)
         end
         lines
+      end
+
+      # Whether a dish takes a stand-in, or does without, for what is bought now: it would rather have that.
+      def rearranged?(forecast, lines)
+        keys = lines.map { |line| line.food.key }
+        forecast.dishes.any? do |meal, dish|
+          meal.on <= trips.to && dish.lines.any? do |line|
+            (line.food_key != line.line.food_key || line.line.optional) && keys.include?(line.line.food_key)
+          end
+        end
       end
 
       # Times the meals are laid out anew.
@@ -150,9 +162,8 @@ module NutShelf
       end
 
       def purchase(id, daily)
-        Purchase.new(
-          @work, id, prices: @offers.of(id), belonging: belonging, daily: daily || 0r, strict: plan.strict?
-        )
+        where = belonging
+        Purchase.new(@work, id, prices: @offers.of(id), belonging: where, daily: daily || 0r, strict: plan.strict?)
       end
 
       # Asked once for all that may stand on the list.
@@ -161,7 +172,9 @@ module NutShelf
           begin
             keys = [*plan.forecast.runs_out.keys, *plan.shelf.running_out.keys]
             ids = plan.shelf.food_ids.values_at(*keys, *lacking(plan.forecast)).compact
-            Belonging.new(@work).know([*ids, *wants.keys].uniq)
+            ids = [*ids, *wants.keys].uniq
+            @offers.know(ids)
+            Belonging.new(@work).know(ids)
           end
       end
 

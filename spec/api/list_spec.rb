@@ -95,7 +95,11 @@ RSpec.describe "The list", :api do
               **bought.first["packs"].first }
     done = tell("/api/bought", { stacks: [stack] })
     expect(done["touched"]["stacks"].map { |one| one["food"] }).to eq(["Honey"])
-    expect(inside(ines) { |house| house.packs.paid.map { |one| [one.price_minor, one.shop_id] } }).to eq([[420, shop]])
+    expect(inside(ines) do |house|
+      house.packs.paid([stack[:food_id]]).map do |one|
+        [one.price_minor, one.shop_id]
+      end
+    end).to eq([[420, shop]])
     expect(ask("/api/bought")["lines"]).to be_empty
     expect(tell("/api/bought", { stacks: [stack] })).to include("status" => 409, "reason" => "put_away_already")
     tell("/api/acts/#{done["act_id"]}/undo")
@@ -112,5 +116,18 @@ RSpec.describe "The list", :api do
     order.each { |text| mark(item(text)["ref"], "ticked") }
     tell("/api/shoppings/#{shopping}/end")
     expect(list["shops"].first["aisles"]).to eq(order.map { |text| aisles[text] })
+  end
+
+  it "says what could be left out to stay within the budget, least harm first, and leaves nothing out itself" do
+    version = inside(ines) { |house| house.household.row.version }
+    tell("/api/wants/#{food_id(ines, "honey")}", { par: "400" })
+    recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == "two-bean-chilli" }.first }
+    tell("/api/meals", { recipe_id: recipe, on: (today + 2).iso8601 })
+    all = items.map { |one| one["text"] }
+    expect(list).to include("leave_out" => [], "budget_minor" => nil)
+    cost = list["cost_minor"]
+    act(:SetHousehold, ines, { version: version, settings: { week_budget_minor: cost - 1 } })
+    expect(list["leave_out"].map { |one| one.values_at("text", "reason") }).to eq([%w[Honey wanted]])
+    expect(items.map { |one| one["text"] }).to eq(all)
   end
 end

@@ -86,4 +86,55 @@ RSpec.describe "The list in the shop", :browser do
     expect(page).to have_text("Everything is put away")
     expect(on_shelf(ines).map(&:food_key)).to contain_exactly("honey", "rolled-oats", "white-rice")
   end
+
+  # The worker is there once the page is drawn and quiet; what was looked at before is asked for through it once more.
+  def with_worker
+    page.evaluate_async_script(<<~JS)
+      navigator.serviceWorker.ready.then(() => {
+        const there = () => navigator.serviceWorker.controller ? arguments[0](true) : setTimeout(there, 50);
+        there();
+      });
+    JS
+    %w[/shelf /shop].each do |path|
+      visit path
+      expect(page).to have_css("h1")
+      yield path if block_given?
+    end
+  end
+
+  it "opens without network, says of when it is, and keeps what is done there over closing the browser" do
+    put_away(ines, "canned-chickpeas", "cupboard")
+    enter(ines)
+    with_worker { |path| expect(page).to have_text(path == "/shop" ? "Honey" : "Chickpeas") }
+    gate.dark = true
+    visit "/shop"
+    expect(page).to have_text(/You see it as of \d\d:\d\d/).and have_text("Honey")
+    first("main input[type=checkbox]").click
+    expect(page).to have_text("waits for signal")
+    visit "/shelf"
+    expect(page).to have_css(".chip", text: "Chickpeas")
+    visit "/shop"
+    expect(page).to have_text("waits for signal")
+    gate.dark = false
+    expect(page).to have_no_text("waits for signal", wait: 30)
+    expect(page).to have_no_text("You see it as of", wait: 30)
+    expect(inside(ines) { |house| house.shopping.bought.map(&:text) }).to eq(["Rolled oats"])
+  end
+
+  it "leaves nothing of the house behind for whoever comes after" do
+    enter(ines)
+    with_worker { |path| expect(page).to have_text(path == "/shop" ? "Honey" : "Shelf") }
+    kept = lambda do
+      page.evaluate_async_script(<<~JS)
+        caches.open("nut-shelf-answers").then((kept) => kept.keys())
+          .then((all) => arguments[0](all.map((one) => new URL(one.url).pathname)));
+      JS
+    end
+    expect(kept.()).to include("/api/list", "/api/stacks")
+    find("header [aria-haspopup=menu]").click
+    find("[role=menuitem]", text: "Sign out").click
+    expect(page).to have_field("Password")
+    # That nobody is signed in may be told again.
+    expect(kept.() - ["/api/session"]).to eq([])
+  end
 end

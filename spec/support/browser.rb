@@ -16,9 +16,10 @@ module BrowserSupport
   WIDE = [1280, 800].freeze
   PHONE = [390, 844].freeze
 
-  # Answers 503 while told to, as a server does whose database is gone, and lets a path wait while a block runs.
+  # Answers 503 while told to, as a server does whose database is gone, and lets a path wait while a block runs. Dark:
+  # nothing comes through, not even a page.
   class Gate
-    attr_accessor :shut
+    attr_accessor :shut, :dark
 
     def initialize(app)
       @app = app
@@ -36,6 +37,8 @@ module BrowserSupport
     def call(env)
       # A closed queue answers at once.
       @waiting[env["PATH_INFO"]]&.pop
+      return [504, { "content-type" => "text/plain" }, ["no signal\n"]] if dark
+
       if shut && env["PATH_INFO"].start_with?("/api/")
         return NutShelf::Api::Problem.answer(*NutShelf::Api::Problem.from(NutShelf::Store::Away.new("gone")))
       end
@@ -128,7 +131,7 @@ RSpec.configure do |config|
   config.include Capybara::DSL, :browser
   config.before(:each, :browser) do
     Capybara.app = BrowserSupport.gate
-    BrowserSupport.gate.shut = false
+    BrowserSupport.gate.shut = BrowserSupport.gate.dark = false
     size(BrowserSupport::WIDE)
   end
   config.after(:each, :browser) do |example|

@@ -16,10 +16,7 @@ applyTheme();
 
 const away = (error: unknown) => error instanceof Problem && error.away;
 const client = new QueryClient({
-  queryCache: new QueryCache({
-    onError: (error) => away(error) && answering.ring(false),
-    onSuccess: () => answering.ring(true),
-  }),
+  queryCache: new QueryCache({ onError: (error) => away(error) && answering.ring(false) }),
   defaultOptions: {
     queries: {
       staleTime: 4000,
@@ -40,4 +37,14 @@ createRoot(document.getElementById("root") as HTMLElement).render(
   </StrictMode>,
 );
 
-window.addEventListener("load", () => setTimeout(fetchSoon, 2000));
+/** Without network the worker stands in for the house; browsers have none without a secure address. */
+async function keep(): Promise<void> {
+  if (import.meta.env.PROD && "serviceWorker" in navigator) await navigator.serviceWorker.register("/sw.js");
+}
+
+window.addEventListener("load", () =>
+  setTimeout(() => {
+    fetchSoon();
+    void keep().catch(() => undefined);
+  }, 2000),
+);

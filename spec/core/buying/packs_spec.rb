@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "prop_check"
 require "spec_helper"
 require_relative "../../../core/buying/big_pack"
 require_relative "../../../core/buying/pack_cover"
@@ -55,6 +56,20 @@ RSpec.describe "Packs" do
     pack = core::BuyablePack.new(size: 400r, price_minor: 90)
     expect(core::PackCover.new([pack]).call(0r).counts).to eq([0])
     expect(core::PackCover.new([]).call(400r)).to be_nil
+  end
+
+  it "finds the same by a search and by a table, of any sizes" do
+    g = PropCheck::Generators
+    packs = g.array(g.tuple(g.choose(1..40), g.choose(0..300)), min: 1, max: 4)
+    PropCheck.forall(packs, g.choose(0..200), g.choose(1..7),
+      g.one_of(g.constant(nil), g.choose(0..300))) do |list, need, part, cap|
+      sold = list.map { |size, price| core::BuyablePack.new(size: Rational(size, part), price_minor: price) }
+      found = %i[search table].map do |way|
+        core::PackCover.new(sold).call(need.to_r, eaten_while_good: cap&.to_r, way: way)
+          .then { |cover| [cover.within_cap, cover.price_minor, cover.counts.sum, cover.amount] }
+      end
+      expect(found.uniq.size).to eq(1)
+    end
   end
 
   it "finds the packs of a year's need at once" do

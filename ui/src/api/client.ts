@@ -1,3 +1,5 @@
+import { AS_OF, asOf, isAway } from "./answers";
+import { answering } from "./bell";
 import type { Envelope } from "./envelope";
 import { refusalWords } from "../words/refusals";
 import type { ProblemDocument } from "./types";
@@ -15,7 +17,7 @@ export class Problem extends Error {
 
   /** Nobody is there to answer now: what was sent waits. */
   get away(): boolean {
-    return [502, 503, 504].includes(this.document.status);
+    return isAway(this.document.status);
   }
 
   /** It would be taken in another time: after a pause, or once this person is signed in again. */
@@ -72,7 +74,7 @@ async function answer<T>(response: Response): Promise<T> {
   const body = parsed(await response.text());
   if (response.ok && body !== undefined) return body as T;
   if (isProblem(body)) throw new Problem(refusalWords(body));
-  if ([502, 503, 504].includes(response.status)) throw new Problem({ ...AWAY, status: response.status });
+  if (isAway(response.status)) throw new Problem({ ...AWAY, status: response.status });
   const said =
     typeof body === "object" && body !== null && "error" in body ? { title: String(body.error), remedy: null } : {};
   throw new Problem({ ...FAULT, status: response.ok ? 500 : response.status, ...said });
@@ -84,6 +86,11 @@ async function send<T>(path: string, init: RequestInit): Promise<T> {
     response = await fetch(path, { credentials: "same-origin", signal: AbortSignal.timeout(PATIENCE), ...init });
   } catch {
     throw new Problem(AWAY);
+  }
+  if (init.method === undefined) {
+    const kept = response.headers.get(AS_OF);
+    asOf.ring(kept);
+    if (kept !== null || !isAway(response.status)) answering.ring(kept === null);
   }
   return answer<T>(response);
 }

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Suspense, type ComponentType } from "react";
 import { Redirect, Route, Switch, useParams } from "wouter";
 import { usePath } from "./address";
+import { keepFor } from "../api/answers";
 import { dayIs } from "../api/envelope";
 import { belongsTo } from "../api/kept";
 import { sessionQuery } from "../api/queries";
@@ -257,6 +258,7 @@ export function App() {
             </Suspense>
           );
         belongsTo(session.account?.id ?? 0, session.household?.id ?? 0);
+        void keepFor(`${session.account?.id}.${session.household?.id}`);
         dayIs(session.today, session.zone);
         speakAs(localeOf(session.household));
         if (session.household) measureIn(session.household.units);

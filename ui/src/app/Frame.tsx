@@ -10,6 +10,8 @@ import { Boundary } from "../kit/Boundary";
 import { useKeys } from "./keys";
 import { LettersButton } from "./LettersButton";
 import { useSession } from "./session";
+import { useAsOf } from "./useAway";
+import { useWarm } from "./useWarm";
 import { MORE, PHONE, TABS } from "./tabs";
 import { lazily } from "../kit/lazily";
 import * as say from "../words/app";
@@ -195,7 +197,9 @@ function useTitle(path: string, household: string): void {
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePath();
   const { away } = useActs();
+  const kept = useAsOf();
   const session = useSession();
+  useWarm(session.today);
   useQuery(changesQuery(session.household?.id ?? 0, useQueryClient()));
   const [sheet, setSheet] = useFrameSheet();
   useTitle(path, session.household?.name ?? "");
@@ -220,7 +224,7 @@ export function Frame({ children }: { children: ReactNode }) {
       />
       {away && (
         <p role="alert" className="bg-mustard text-[#14212e] px-5 py-2 font-semibold">
-          {say.houseNotAnswering}
+          {say.houseNotAnswering(kept)}
         </p>
       )}
       <main

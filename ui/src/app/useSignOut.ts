@@ -1,4 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
+import { forget } from "../api/answers";
 import { post } from "../api/client";
 
 export function useSignOut(): () => Promise<void> {
@@ -6,6 +7,7 @@ export function useSignOut(): () => Promise<void> {
   return async () => {
     await post("/api/logout", {});
     client.clear();
+    await forget();
     location.assign("/");
   };
 }

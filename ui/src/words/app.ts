@@ -15,7 +15,14 @@ export const lately = "Lately";
 export const more = "More";
 export const bringInList = "Bring in a list";
 export const toTheContent = "To the content";
-export const houseNotAnswering = "The house is not answering. What you do is kept and is sent as soon as it is back.";
+const CLOCK = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
+/** @param kept when what is shown was told, null where it is older than this page knows */
+export const houseNotAnswering = (kept: string | null) =>
+  [
+    "The house is not answering.",
+    ...(kept === null ? [] : [`You see it as of ${CLOCK.format(new Date(kept))}.`]),
+    "What you do is kept and is sent as soon as it is back.",
+  ].join(" ");
 export const labelLinePut = "label line: put something away";
 export const findOnShelf = "find on the shelf";
 export const walkTheShelf = "walk the shelf";

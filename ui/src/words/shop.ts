@@ -36,8 +36,17 @@ export const inBasket = "in the basket";
 export const inAll = (money: string) => `${money} in all`;
 export const whole = "whole packs";
 export const partly = ", in part a guess";
-export const ofBudget = (money: string) => `of ${money} a week`;
+export const ofBudget = (money: string) => `of ${money} for this trip`;
 export const over = (money: string) => `${money} over what you want to spend`;
+const HARM = {
+  wanted: "it only fills up the house",
+  level: "some is there",
+  habit: "used besides",
+  meal: "a meal waits for it",
+};
+export const leftOut = (text: string, money: string, reason: keyof typeof HARM) =>
+  `${text} (${money}, ${HARM[reason]})`;
+export const leaveOut = (lines: string[]) => `What you could leave out first: ${lines.join(", ")}.`;
 export const next = (item: ListItem) => `Next: ${item.text}, ${item.aisle}`;
 export const allTicked = "Everything is in the basket.";
 

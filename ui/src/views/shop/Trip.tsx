@@ -127,7 +127,12 @@ export function Sums({ list, basket }: { list: List; basket: number }) {
           ; {money(basket)} {say.inBasket}
         </span>
       )}
-      {over > 0 && <span className="text-beet font-semibold"> {say.over(money(over))}</span>}
+      {over > 0 && <span className="text-beet font-semibold">; {say.over(money(over))}</span>}
+      {list.leave_out.length > 0 && (
+        <span className="block text-soft">
+          {say.leaveOut(list.leave_out.map((one) => say.leftOut(one.text, money(one.cost_minor), one.reason)))}
+        </span>
+      )}
     </p>
   );
 }
