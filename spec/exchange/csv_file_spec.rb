@@ -4,6 +4,7 @@ require "spec_helper"
 require_relative "../../exchange/csv_file"
 require_relative "../../exchange/stock_csv"
 require_relative "../../exchange/stock_words"
+require_relative "../../store/rows"
 
 RSpec.describe NutShelf::Exchange::CsvFile do
   def read(text) = described_class.new(text)
