@@ -43,6 +43,10 @@ module NutShelf
       # @raise [Missing]
       def line(ref) = found(rows(:list_lines).where(ref: ref, archived_at: nil).for_update.first, "line")
 
+      # @param ref [String]
+      # @return [Rows::ListLine, nil] what is called so, locked
+      def known(ref) = rows(:list_lines).where(ref: ref).for_update.first
+
       # @param facts [Hash] columns
       # @return [Integer] id
       def add_line(facts) = insert(:list_lines, { **facts, **jsonb(facts) })

@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
+require "securerandom"
 require_relative "../command"
 require_relative "../refusal"
 require_relative "../shopping/line_facts"
 require_relative "../shopping/shopping_list"
+require_relative "../shopping/ticks"
 require_relative "../shopping/written_line"
 
 module NutShelf
@@ -13,18 +15,42 @@ module NutShelf
     class AddListLine < Command
       private
 
+      # What the list asks for is worked out before anybody has to wait.
+      def prepare(input)
+        @reckoned = reckoned(input) if input[:food_id] && input[:reckoned]
+      end
+
       # @param input [Hash] :ref as the device calls it, :text or :food_id, :reckoned (as the list asks for that food),
-      #   :last (that was the last of it), :note, :ticked (it is in the basket already), :shopping_id
+      #   :days (see ShoppingList), :last (that was the last of it), :note, :ticked (it is in the basket already),
+      #   :shopping_id
       def perform(input)
+        there = house.shopping.known(input[:ref])
+        return again(there, input) if there && there.status != "away"
+
+        # What was put away under that name is another line: the list asks for it anew.
+        ref = there ? SecureRandom.hex(10) : input[:ref]
         facts = facts(input)
-        shopping = input[:shopping_id] && house.shopping.shopping(input[:shopping_id])
-        line = {
-          ref: input[:ref], account_id: work.caller.account_id, source: source(input),
-          note: input[:note].to_s.strip, changed_seq: work.sequence, **facts,
-          shopping_id: (shopping&.id if shopping&.status == "open"), **ticked(input)
-        }
+        line = { ref: ref, **written_by(input), **facts, **place(input), **ticked(input) }
         house.shopping.add_line(line)
-        { ref: input[:ref], status: line.fetch(:status, "open"), summary: "#{facts[:text]} is on the list." }
+        { ref: ref, status: line.fetch(:status, "open"), summary: "#{facts[:text]} is on the list." }
+      end
+
+      # Two who tick what the list asks for call it by the same name: it is one line, and both ticked it.
+      def again(line, input)
+        changes = input[:ticked] ? Ticks.add(line, work) : {}
+        house.shopping.change_line(line.id, changes) if changes.any?
+        { ref: line.ref, status: changes.fetch(:status, line.status), summary: "#{line.text} is on the list." }
+      end
+
+      def written_by(input)
+        { account_id: work.caller.account_id, source: source(input), note: input[:note].to_s.strip,
+          changed_seq: work.sequence }
+      end
+
+      # On the list of whoever is out shopping; when they are home already, it waits for the next trip.
+      def place(input)
+        shopping = input[:shopping_id] && house.shopping.shopping(input[:shopping_id])
+        { shopping_id: (shopping.id if shopping&.status == "open") }
       end
 
       def source(input)
@@ -34,7 +60,7 @@ module NutShelf
       end
 
       def facts(input)
-        return reckoned(input) || LineFacts.new(work).of_food(input[:food_id]) if input[:food_id]
+        return @reckoned || LineFacts.new(work).of_food(input[:food_id]) if input[:food_id]
         raise Refusal.of(:list_line_empty, at: "/text") if input[:text].to_s.strip.empty?
 
         LineFacts.new(work).of_words(input[:text])
@@ -42,8 +68,6 @@ module NutShelf
 
       # With its packs and reasons, as long as the list still asks for it.
       def reckoned(input)
-        return unless input[:reckoned]
-
         list = ShoppingList.new(work, days: input[:days], shop_id: house.shopping.open&.shop_id)
         line = list.lines.find { |one| one.food_id == input[:food_id] } or return
         WrittenLine.new(work, list).of(line).to_h

@@ -12,17 +12,21 @@ module NutShelf
     class BeginShopping < Command
       private
 
+      # The list is worked out before anybody has to wait.
+      def prepare(input)
+        shop_id = input[:shop_id] && house.shopping.shop(input[:shop_id]).id
+        @lines = lines(ShoppingList.new(work, days: input[:days], shop_id: shop_id))
+      end
+
       # @param input [Hash] :shop_id, :days (see ShoppingList), :budget_minor
       def perform(input)
         raise Refusal.of(:out_shopping_already) if house.shopping.open
 
-        shop_id = input[:shop_id] && house.shopping.shop(input[:shop_id]).id
-        list = ShoppingList.new(work, days: input[:days], shop_id: shop_id)
         id = house.shopping.begin(
-          shop_id: shop_id, account_id: work.caller.account_id, on_date: work.on, budget_minor: input[:budget_minor]
+          account_id: work.caller.account_id, on_date: work.on, **input.slice(:shop_id, :budget_minor)
         )
         house.shopping.take_along(id, house.shopping.waiting.map(&:id))
-        lines(list).each { |facts| house.shopping.add_line(facts.merge(shopping_id: id)) }
+        @lines.each { |facts| house.shopping.add_line({ **facts, shopping_id: id }) }
         { shopping_id: id, summary: "The list is taken along." }
       end
 

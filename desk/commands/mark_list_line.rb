@@ -2,6 +2,7 @@
 
 require_relative "../command"
 require_relative "../refusal"
+require_relative "../shopping/ticks"
 
 module NutShelf
   module Desk
@@ -22,12 +23,7 @@ module NutShelf
         { ref: @line.ref, status: changes.fetch(:status, @line.status), summary: summary(input[:status]), **said }
       end
 
-      def tick
-        mine = @line.ticks.any? { |one| one["account_id"] == work.caller.account_id }
-        return {} if mine && @line.status == "ticked"
-
-        { status: "ticked", ticks: mine ? @line.ticks : [*@line.ticks, work.tick], ticked_seq: work.sequence }
-      end
+      def tick = Ticks.add(@line, work)
 
       def untick
         rest = others
@@ -42,7 +38,7 @@ module NutShelf
         {}
       end
 
-      def others = @line.ticks.reject { |one| one["account_id"] == work.caller.account_id }
+      def others = Ticks.others(@line, work)
 
       def summary(asked)
         { "ticked" => "#{@line.text} is in the basket.", "open" => "#{@line.text} is on the list again.",

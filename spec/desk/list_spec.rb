@@ -76,6 +76,18 @@ RSpec.describe NutShelf::Desk::MarkListLine do
     expect(inside(ines) { |house| house.shopping.bought.map(&:ref) }).to eq([oil])
   end
 
+  it "takes what two people tick by one name for one line that both ticked, and asks anew once it is put away" do
+    act(:SetWant, ines, { food_id: food_id(ines, "honey"), par: "400" })
+    named = { ref: "food7on20261124", food_id: food_id(ines, "honey"), reckoned: true, ticked: true }
+    [ines, tomas, tomas].each { |who| act(:AddListLine, who, named) }
+    bought = -> { inside(ines) { |house| house.shopping.bought } }
+    expect(bought.().map { |one| [one.source, one.ticks.size] }).to eq([["list", 2]])
+    act(:PutAwayBought, ines, { without: [named[:ref]] })
+    again = act(:AddListLine, tomas, named)
+    expect(again["ref"]).not_to eq(named[:ref])
+    expect(bought.().map(&:ref)).to eq([again["ref"]])
+  end
+
   it "takes in one line once, however often its letter comes" do
     ref = SecureRandom.hex(8)
     2.times { act(:AddListLine, ines, { ref: ref, text: "soap flakes in the blue box" }, key: "letter-#{ref}") }

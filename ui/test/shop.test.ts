@@ -2,6 +2,7 @@ import { expect, test } from "vitest";
 import type { Letter } from "../src/api/outbox";
 import type { BoughtLine, List, ListItem } from "../src/api/types";
 import { basket, nextOf, shown, struck } from "../src/views/shop/overlay";
+import { reckonedRef } from "../src/views/shop/useListActs";
 import { begun, parted, stackOf } from "../src/views/shop/putting";
 
 const item = (more: Partial<ListItem>): ListItem => ({
@@ -156,4 +157,9 @@ test("a part goes elsewhere without changing how much there is or what it cost",
   expect(parts.map((part) => part.count)).toEqual(["2", "1"]);
   expect(parts.map((part) => part.price)).toEqual(["2.67", ""]);
   expect(parts[1]?.place).toBeNull();
+});
+
+test("what the list asks for is called the same on every device, and as the house takes it", () => {
+  expect(reckonedRef(7, "2026-11-24")).toBe("food7on20261124");
+  expect(reckonedRef(123456789012, "2026-11-24")).toMatch(/^[a-z0-9]{8,40}$/);
 });

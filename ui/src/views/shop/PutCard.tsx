@@ -81,6 +81,19 @@ function Twice({ names, times }: { names: string[]; times: (factor: number) => v
   );
 }
 
+/** A number of a few digits. */
+function Figure({ label, value, onType }: { label: string; value: string; onType: (value: string) => void }) {
+  return (
+    <Text
+      label={label}
+      value={value}
+      inputMode="decimal"
+      className="!w-[96px]"
+      onChange={(event) => onType(event.target.value)}
+    />
+  );
+}
+
 function Part({
   one,
   places,
@@ -97,35 +110,15 @@ function Part({
   return (
     <div className="grid gap-3 border-t border-zinc2 mt-2 pt-2">
       <div className="flex flex-wrap gap-3 items-end">
-        <Text
-          label={say.count}
-          value={one.count}
-          inputMode="decimal"
-          className="!w-[80px]"
-          onChange={(event) => set({ count: event.target.value })}
-        />
-        {one.unit !== "piece" && (
-          <Text
-            label={say.size}
-            value={one.amount}
-            inputMode="decimal"
-            className="!w-[96px]"
-            onChange={(event) => set({ amount: event.target.value })}
-          />
-        )}
+        <Figure label={say.count} value={one.count} onType={(count) => set({ count })} />
+        {one.unit !== "piece" && <Figure label={say.size} value={one.amount} onType={(amount) => set({ amount })} />}
         <Pick
           label={say.unit}
           value={one.unit}
           options={UNITS}
           onChange={(event) => set({ unit: event.target.value as Putting["unit"] })}
         />
-        <Text
-          label={say.paidInAll}
-          value={one.price}
-          inputMode="decimal"
-          className="!w-[96px]"
-          onChange={(event) => set({ price: event.target.value })}
-        />
+        <Figure label={say.paidInAll} value={one.price} onType={(price) => set({ price })} />
         <Pick
           label={say.place}
           value={one.place ?? ""}

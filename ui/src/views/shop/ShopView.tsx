@@ -56,7 +56,7 @@ export default function ShopView() {
 
 function Lines({ list, days }: { list: List; days: number | null }) {
   const letters = useKept(outbox.letters);
-  const acts = useListActs(days, list.shopping?.id ?? null);
+  const acts = useListActs(days, list.shopping?.id ?? null, list.trips.this);
   const [open, setOpen] = useState<Shown | null>(null);
   const aisles = shown(list, letters);
   const removed = struck(list, letters);

@@ -3,8 +3,13 @@ import type { ListItem } from "../../api/types";
 import { useActs } from "../../app/acts";
 import * as say from "../../words/shop";
 
+/** What the list asks for has one name on every device, so that two who tick it tick the same line. */
+export function reckonedRef(food: number | null, trip: string): string {
+  return `food${food}on${trip.replaceAll("-", "")}`;
+}
+
 /** What is done to lines of the list: each is a letter that waits where there is no signal. */
-export function useListActs(days: number | null, shopping: number | null) {
+export function useListActs(days: number | null, shopping: number | null, trip: string) {
   const { act, note } = useActs();
   const out = shopping === null ? {} : { shopping_id: shopping };
   const mark = (ref: string, status: "ticked" | "open" | "removed", words: string) =>
@@ -15,7 +20,8 @@ export function useListActs(days: number | null, shopping: number | null) {
         return item.status === "ticked"
           ? mark(item.ref, "open", say.untick(item))
           : mark(item.ref, "ticked", say.tick(item));
-      const line = { ref: newKey(), food_id: item.food_id, reckoned: true, days, ticked: true, ...out };
+      const ref = reckonedRef(item.food_id, trip);
+      const line = { ref, food_id: item.food_id, reckoned: true, days, ticked: true, ...out };
       return note("/api/list", line, say.tick(item));
     },
     strike: (item: ListItem) => (item.ref === null ? undefined : mark(item.ref, "removed", say.struck(item.text))),
