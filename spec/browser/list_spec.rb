@@ -70,6 +70,24 @@ RSpec.describe "The list in the shop", :browser do
     expect(waiting).to eq(["candles for the cake please"])
   end
 
+  it "takes a hurried thumb for one, keeps no line that was sent, and says what is missing before anything goes" do
+    enter(ines)
+    visit "/shop"
+    fill_in "Write something on the list", with: "lamp wick for the stairs"
+    find_button("Put it on the list").double_click
+    expect(page).to have_css("main li", text: "lamp wick for the stairs", count: 1)
+    expect(page).to have_field("Write something on the list", with: "").and have_no_text("What you typed before")
+    first("main input[type=checkbox]").click
+    click_link "1 thing was bought and waits to be put away"
+    fill_in "How many", with: "abc"
+    click_button "Put it away"
+    expect(page).to have_text("how many, how much one pack holds, and where it goes")
+    fill_in "How many", with: "1"
+    find_button("Put it away").double_click
+    expect(page).to have_text("Everything is put away").and have_no_text("put away already")
+    expect(on_shelf(ines).size).to eq(1)
+  end
+
   it "keeps the next thing in sight, says what is new, and puts everything away at once" do
     enter(ines)
     visit "/shop"

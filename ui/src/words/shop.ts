@@ -183,6 +183,7 @@ export const size = "One pack";
 export const unit = "In";
 export const count = "How many";
 export const paidInAll = "What it cost, in all";
+export const unfinished = (text: string) => `Say of ${text} how many, how much one pack holds, and where it goes.`;
 export const choosePlace = "choose a place";
 export const printedDay = "Or the day that is printed";
 export const part = "Part of it goes elsewhere";

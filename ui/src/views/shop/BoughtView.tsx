@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link } from "wouter";
 import { boughtQuery, placesQuery } from "../../api/queries";
 import type { BoughtLine, PutAway } from "../../api/types";
@@ -34,20 +34,27 @@ export default function BoughtView() {
 }
 
 function Basket({ lines }: { lines: BoughtLine[] }) {
-  const { act, note } = useActs();
+  const { act, note, tell } = useActs();
+  const under = useRef(false);
   const places = useQuery(placesQuery).data ?? [];
   const [said, setSaid] = useState<Record<string, Putting[]>>({});
   const [labels, setLabels] = useState<number[]>([]);
   const of = (line: BoughtLine) => said[line.ref] ?? begun(line);
   const stacks = (line: BoughtLine) => of(line).map((one) => stackOf(one, line.food_id));
   const ready = (line: BoughtLine) => line.food_id !== null && stacks(line).every((stack) => stack !== null);
+  // A second press of a hurried thumb is the same press.
   const put = async (list: Stack[], words: string) => {
-    const done = await act("/api/bought", { stacks: list }, words);
+    if (under.current) return;
+    under.current = true;
+    const done = await act("/api/bought", { stacks: list }, words).finally(() => (under.current = false));
     if (done?.lot_ids) setLabels([...labels, ...done.lot_ids]);
   };
-  const one = (line: BoughtLine) => {
-    const list = stacks(line).filter((stack) => stack !== null);
-    return put(list, say.putWords(line.text));
+  const one = async (line: BoughtLine) => {
+    if (!ready(line)) return tell({ text: say.unfinished(line.text) });
+    return put(
+      stacks(line).filter((stack) => stack !== null),
+      say.putWords(line.text),
+    );
   };
   const all = lines.filter(ready);
   return (

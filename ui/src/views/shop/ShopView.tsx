@@ -6,6 +6,7 @@ import { listQuery } from "../../api/queries";
 import type { List } from "../../api/types";
 import { useInAddress } from "../../app/inAddress";
 import { useKept } from "../../app/useKept";
+import { forgetFields } from "../../kit/drafts";
 import { Form, Submit, Text } from "../../kit/form";
 import { Board, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
@@ -148,17 +149,21 @@ function Next({ item }: { item: Shown | null }) {
   );
 }
 
+const DRAFT = "shop.own";
+
 function OwnLine({ onWrite }: { onWrite: (text: string) => Promise<unknown> }) {
   const [times, setTimes] = useState(0);
   const save = (form: FormData) => {
     const text = String(form.get("text") ?? "").trim();
     if (text === "") return false;
     void onWrite(text);
+    // The next form begins empty: what was written is a letter now.
+    forgetFields(DRAFT);
     setTimes(times + 1);
     return true;
   };
   return (
-    <Form key={times} className="flex gap-2 items-end max-w-[640px]" onSave={save} keep="shop.own">
+    <Form key={times} className="flex gap-2 items-end max-w-[640px]" onSave={save} keep={DRAFT}>
       <Text name="text" label={say.own} placeholder={say.ownHint} maxLength={300} autoFocus={times > 0} wide="grow" />
       <Submit>{say.add}</Submit>
     </Form>
