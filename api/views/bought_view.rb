@@ -33,13 +33,17 @@ module NutShelf
 
       # How it came the last time stands in for what the list does not say.
       def proposed(row)
-        return { packs: [], place_id: nil, kind: nil } unless row.food_id
+        return { packs: [], place_id: nil, kind: nil, near: false } unless row.food_id
 
         {
+          near: near?(@work.food(row.food_id)),
           packs: packs(row), place_id: @belonging.place(@belonging.row(row.food_id))&.id,
           kind: @last[row.food_id]&.printed_kind || usual_kind(row.food_id)
         }
       end
+
+      # Eaten within days: a day is printed on it, and a month would say too much.
+      def near?(food) = Core::Food::PERISHABLE.include?(food.aisle) && food.aisle != "Frozen"
 
       def usual_kind(food_id)
         kind = @work.food(food_id).date_kind_usual

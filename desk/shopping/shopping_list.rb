@@ -251,10 +251,15 @@ module NutShelf
         end
       end
 
+      # A further pack stands there that nobody keeps by level yet.
+      def another?(key) = plan.cursor.left_for_all(key, trips.first).positive?
+
       # One pack of what is kept by level and runs low.
       def by_level
         plan.shelf.running_out.filter_map do |key, level|
-          id = plan.shelf.food_ids[key] or next
+          id = plan.shelf.food_ids[key]
+          next if id.nil? || basket.key?(id) || another?(key)
+
           bought = purchase(id, rates.daily(key)).one(trips.first)
           get = Core::Get.new(on: trips.first, grams: 0r, bought: bought)
           Line.new(food_id: id, food: foods.fetch(key), want: wants[id], level: level, gets: [get].freeze)

@@ -90,7 +90,8 @@ RSpec.describe "The list", :api do
     tell("/api/shoppings/#{shopping}/end")
     expect(items.map { |one| one.values_at("ref", "status") }).to eq([[line, "ticked"]])
     bought = ask("/api/bought")["lines"]
-    expect(bought).to match([include("ref" => line, "paid_minor" => 420, "place_id" => place_id(ines, "cupboard"))])
+    expect(bought).to match([include("ref" => line, "paid_minor" => 420, "near" => false,
+      "place_id" => place_id(ines, "cupboard"))])
     stack = { ref: line, food_id: bought.first["food_id"], place_id: bought.first["place_id"], price_minor: 420,
               **bought.first["packs"].first }
     done = tell("/api/bought", { stacks: [stack] })
@@ -129,5 +130,19 @@ RSpec.describe "The list", :api do
     act(:SetHousehold, ines, { version: version, settings: { week_budget_minor: cost - 1 } })
     expect(list["leave_out"].map { |one| one.values_at("text", "reason") }).to eq([%w[Honey wanted]])
     expect(items.map { |one| one["text"] }).to eq(all)
+  end
+
+  it "asks for what runs low until a further pack is in the basket or at home" do
+    low = put("750 g salt cupboard 0.60")["lot_id"]
+    tell("/api/stacks/#{low}/level", { level: "low" })
+    tell("/api/shoppings", {})
+    line = item("Table salt")["ref"]
+    mark(line, "ticked")
+    tell("/api/shoppings/#{list["shopping"]["id"]}/end")
+    expect(items.map { |one| one["status"] }).to eq(["ticked"])
+    bought = ask("/api/bought")["lines"].first
+    tell("/api/bought", { stacks: [{ ref: line, food_id: bought["food_id"], place_id: place_id(ines, "cupboard"),
+                                     **bought["packs"].first }] })
+    expect(items).to be_empty
   end
 end

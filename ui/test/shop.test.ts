@@ -125,6 +125,7 @@ const bought: BoughtLine = {
   packs: [{ count: "3", amount: "400", unit: "g" }],
   place_id: 4,
   kind: "best_before",
+  near: false,
 };
 
 test("what was bought becomes a stack as it came the last time, undated until somebody says a date", () => {

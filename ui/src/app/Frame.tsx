@@ -108,6 +108,7 @@ function Strip({ onLately, onPlace, onLetters }: { onLately: () => void; onPlace
 
 function BottomBar({ onMore }: { onMore: () => void }) {
   const path = usePath();
+  const elsewhere = !PHONE.some((tab) => path === tab || path.startsWith(`${tab}/`));
   return (
     <nav
       aria-label={say.views}
@@ -132,7 +133,7 @@ function BottomBar({ onMore }: { onMore: () => void }) {
         onClick={onMore}
         className={css(
           "border-t-[4px]",
-          `${!PHONE.includes(path) ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]"}`,
+          elsewhere ? "border-[#e3ab1f] font-bold" : "border-transparent text-[#dbe5f7]",
         )}
       >
         {say.more}

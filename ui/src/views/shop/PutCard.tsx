@@ -43,7 +43,14 @@ export function PutCard({
       {line.ticked_by.length > 1 && <Twice names={line.ticked_by} times={times} />}
       {line.food_id !== null &&
         list.map((one, at) => (
-          <Part key={at} one={one} places={places} set={(more) => set(at, more)} onPart={() => part(at)} />
+          <Part
+            key={at}
+            one={one}
+            near={line.near}
+            places={places}
+            set={(more) => set(at, more)}
+            onPart={() => part(at)}
+          />
         ))}
       <div className="flex flex-wrap gap-2 mt-3">
         {line.food_id !== null && (
@@ -96,11 +103,13 @@ function Figure({ label, value, onType }: { label: string; value: string; onType
 
 function Part({
   one,
+  near,
   places,
   set,
   onPart,
 }: {
   one: Putting;
+  near: boolean;
   places: Place[];
   set: (more: Partial<Putting>) => void;
   onPart: () => void;
@@ -137,13 +146,15 @@ function Part({
           onPick={(kind) => set({ kind: kind as Putting["kind"], date: "" })}
         />
       </div>
-      {one.kind === "best_before" && (
+      {one.kind === "best_before" && !near && (
         <>
           <MonthPad today={today} likely={year} value={one.date} onPick={(date) => set({ date })} />
           <Day label={say.printedDay} value={one.date} onChange={(event) => set({ date: event.target.value })} />
         </>
       )}
-      {one.kind === "use_by" && <DayPad today={today} value={one.date} onPick={(date) => set({ date })} />}
+      {(one.kind === "use_by" || (one.kind === "best_before" && near)) && (
+        <DayPad today={today} value={one.date} onPick={(date) => set({ date })} />
+      )}
     </div>
   );
 }
