@@ -31,6 +31,7 @@ module NutShelf
         "/api/shops" => Shops,
         "/api/wants" => Wants,
         "/api/pack-check" => PackCheck,
+        "/api/look-back" => LookBack,
         "/api/today" => Today,
         "/api/import" => Import,
         "/api/export.csv" => Export,

@@ -11,6 +11,7 @@ require_relative "ledger"
 require_relative "lots"
 require_relative "meals"
 require_relative "occasions"
+require_relative "outcomes"
 require_relative "packs"
 require_relative "places"
 require_relative "readings"
@@ -51,6 +52,7 @@ module NutShelf
         :access,
         :readings,
         :shopping,
+        :outcomes,
         :db
 
       def initialize(db, household_id)
@@ -65,6 +67,7 @@ module NutShelf
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)
+        @outcomes = Outcomes.new(db, household_id)
         @requests = Requests.new(db, household_id)
         @reservations = Reservations.new(db, household_id)
         @soundness = Soundness.new(db, household_id)

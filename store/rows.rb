@@ -58,6 +58,13 @@ module NutShelf
         Core::Value.of(
           :id, :act_id, :lot_id, :quantity, :value_minor, :reason, :why, :state, :days_left, :looked
         )
+      # A movement with the act it is of and what its stack is.
+      Moved =
+        Core::Value.of(
+          :id, :act_id, :lot_id, :quantity, :value_minor, :reason, :why, :days_left, :looked, :occurred_on, :sequence,
+          :account_id, :act_kind, :food_id, :dimension, :noun, :pack_amount, :place_id, :start_place_id, :acquired_on,
+          :made_on, :method, :open, value_estimated: false, history: [].freeze
+        )
       LotEvent = Core::Value.of(:id, :act_id, :lot_id, :kind, :before, :after)
       RecordEvent = Core::Value.of(:id, :act_id, :record, :record_id, :before, :after)
       # What counts wrote off of a stack.

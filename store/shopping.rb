@@ -17,6 +17,10 @@ module NutShelf
       # @return [Array<Rows::Shop>]
       def shops = rows(:shops).where(archived_at: nil).order(:name, :id).all
 
+      # SELECT * FROM shops WHERE household_id = 7 ORDER BY id
+      # @return [Array<Rows::Shop>] those nobody goes to any more among them
+      def every_shop = rows(:shops).order(:id).all
+
       # @return [Rows::Shop]
       # @raise [Missing]
       def shop(id) = found(rows(:shops).where(id: id).first, "shop")

@@ -2,6 +2,7 @@
 
 require_relative "../base"
 require_relative "../papers/list_paper"
+require_relative "../papers/month_paper"
 require_relative "../papers/occasion_paper"
 require_relative "../papers/standing_paper"
 require_relative "../papers/week_paper"
@@ -22,6 +23,10 @@ module NutShelf
       get("/standing") { paper(:list) { |work| Papers::StandingPaper.new(work).call } }
 
       get("/standing.pdf") { pdf("standing") { |work| Papers::StandingPaper.new(work).call } }
+
+      get("/month") { paper(:list) { |work| month(work) } }
+
+      get("/month.pdf") { pdf("month") { |work| month(work) } }
 
       get("/occasions/:id") do
         id = id_param
@@ -51,6 +56,13 @@ module NutShelf
         def list(work)
           days = params[:days] && number_param(:days, nil, 1..60)
           Papers::ListPaper.new(work, days: days).call
+        end
+
+        # The month of a day; of today where nobody says.
+        def month(work)
+          first = (day_param(:from) || work.today).then { |day| Date.new(day.year, day.month, 1) }
+          refuse("invalid", "That month has not begun.", "Look back at one that has.") if first > work.today
+          Papers::MonthPaper.new(work, from: first, to: [Date.new(first.year, first.month, -1), work.today].min).call
         end
 
         def week(work)

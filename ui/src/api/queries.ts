@@ -16,6 +16,9 @@ import type {
   Grid,
   KeepingPage,
   List,
+  LookBack,
+  LookBackBehind,
+  LookBackRows,
   Meal,
   MealDetail,
   Occasion,
@@ -179,3 +182,29 @@ export const gridsQuery = queryOptions({
   queryKey: ["grids"],
   queryFn: async () => (await get<{ grids: Grid[] }>("/api/labels/grids")).grids,
 });
+
+function spanOf(from: string | null, to: string | null): string {
+  const asked = new URLSearchParams();
+  if (from) asked.set("from", from);
+  if (to) asked.set("to", to);
+  return asked.size > 0 ? `?${asked.toString()}` : "";
+}
+
+export const lookBackQuery = (from: string | null, to: string | null) =>
+  queryOptions({
+    queryKey: [house, "lookBack", from, to],
+    queryFn: () => get<LookBack>(`/api/look-back${spanOf(from, to)}`),
+  });
+
+export const lookBackByQuery = (way: string, from: string, to: string) =>
+  queryOptions({
+    queryKey: [house, "lookBack", "by", way, from, to],
+    queryFn: () => get<LookBackRows>(`/api/look-back/by/${way}${spanOf(from, to)}`),
+  });
+
+export const lookBackBehindQuery = (way: string, key: string, from: string, to: string) =>
+  queryOptions({
+    queryKey: [house, "lookBack", "behind", way, key, from, to],
+    queryFn: () =>
+      get<LookBackBehind>(`/api/look-back/by/${way}/behind${spanOf(from, to)}&key=${encodeURIComponent(key)}`),
+  });

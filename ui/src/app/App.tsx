@@ -74,6 +74,10 @@ const MakeView = lazily(
   () => import("../views/work"),
   (module) => module.MakeView,
 );
+const LookBackView = lazily(
+  () => import("../views/look"),
+  (module) => module.LookBackView,
+);
 const PackCheckView = lazily(
   () => import("../views/work"),
   (module) => module.PackCheckView,
@@ -89,6 +93,10 @@ const PrintWeek = lazily(
 const PrintList = lazily(
   () => import("../views/care"),
   (module) => module.PrintList,
+);
+const PrintMonth = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintMonth,
 );
 const PrintStanding = lazily(
   () => import("../views/care"),
@@ -196,6 +204,8 @@ const VIEWS: [string, ComponentType][] = [
   ["/shop", ShopView],
   ["/shop/packs", PackCheckView],
   ["/shop/bought", BoughtView],
+  ["/look-back", LookBackView],
+  ["/print/month", PrintMonth],
   ["/bring-in", BringIn],
   ["/count", CountView],
   ["/count/:id", CountPage],

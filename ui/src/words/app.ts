@@ -70,6 +70,7 @@ export const shelf = "Shelf";
 export const count = "Count";
 export const meals = "Meals";
 export const shop = "Shop";
+export const lookBack = "Look back";
 export const keeping = "Keeping";
 export const dishes = "Dishes";
 export const occasions = "Occasions";

@@ -50,6 +50,16 @@ export function shortDay(day: string): string {
   return `${WEEKDAY.format(utc(day))} ${dayAndMonth(utc(day))}`;
 }
 
+/** "30 Sep" */
+export function dayMonth(day: string): string {
+  return dayAndMonth(utc(day));
+}
+
+/** "Nov 2026" @param month "2026-11" */
+export function monthYear(month: string): string {
+  return `${MONTH.format(utc(`${month}-01`))} ${month.slice(0, 4)}`;
+}
+
 export type Degrees = "c" | "f";
 
 /** Degrees as this household says them; places are kept in Celsius. */

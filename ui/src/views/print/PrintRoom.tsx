@@ -117,6 +117,13 @@ export function PrintStanding() {
   return <Room path="standing" pdf="standing.pdf" />;
 }
 
+/** What became of the food in a month. */
+export function PrintMonth() {
+  const { today } = useSession();
+  const [from] = useInAddress("from", today, (said) => DAY.test(said));
+  return <Room path={`month?from=${from}`} pdf={`month.pdf?from=${from}`} />;
+}
+
 /** An occasion on paper: its menu, and what to begin when. */
 export function PrintOccasion() {
   const { id } = useParams<{ id: string }>();

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require_relative "../../core/looking_back/outcome"
+require_relative "../views/look_back_view"
+
+module NutShelf
+  module Api
+    module Papers
+      # The tables of a look back as rows for a spreadsheet, money with two decimals.
+      class LookBackSheet
+        KINDS = Core::Outcome::KINDS
+
+        # @param view [LookBackView]
+        def initialize(view)
+          @view = view
+        end
+
+        # @param way [String] of Books::BY, or "weeks"
+        # @return [Array<String>]
+        def columns(way)
+          return ["from", "to", *KINDS, "spent", "eater days", "stock", "weeks of cover"] if way == "weeks"
+
+          [way, *KINDS, "left", "wasted", "wasted weighs", "of it in %"]
+        end
+
+        # @param way [String]
+        # @return [Array<Array>]
+        def rows(way)
+          way == "weeks" ? @view.call[:weeks].map { |week| week(week) } : @view.by(way)[:rows].map { |row| row(row) }
+        end
+
+        private
+
+        def week(week)
+          [week[:from], week[:to], *kinds(week), money(week[:spent_minor]), week[:eater_days],
+           money(week[:stock_minor]), week[:cover_weeks]]
+        end
+
+        def row(row)
+          [row[:name], *kinds(row), money(row[:leaving_minor]), money(row[:wasted_minor]), row[:wasted],
+           row[:waste_permille] && format("%.1f", row[:waste_permille]/10r)]
+        end
+
+        def kinds(row) = row[:kinds].map { |kind| money(kind[:value_minor]) }
+
+        def money(minor) = format("%.2f", minor/100r)
+      end
+    end
+  end
+end

@@ -1,0 +1,88 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { lookBackQuery } from "../../api/queries";
+import type { LookBack } from "../../api/types";
+import { useInAddress } from "../../app/inAddress";
+import { useSession } from "../../app/session";
+import { Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import * as say from "../../words/lookBack";
+import { Behind, type Asked } from "./Behind";
+import { monthFrom, Span } from "./Span";
+import { AddsUp, RanOut, Total } from "./Sums";
+import { Ways } from "./Ways";
+import { Outcomes, Spending, Stock } from "./WeekCharts";
+
+const MONTH = /^\d{4}-\d{2}$/;
+
+/** What became of the food, what it cost, and what ran out. */
+export default function LookBackView() {
+  const { today } = useSession();
+  const [month, setMonth] = useInAddress("month", "", (text) => MONTH.test(text));
+  const from = month === "" ? null : `${month}-01`;
+  const to = month === "" ? null : dayBefore(`${monthFrom(month, 1)}-01`);
+  const query = useQuery({ ...lookBackQuery(from, to), placeholderData: keepPreviousData });
+  return (
+    <Loaded query={query} what={say.adding}>
+      {(found) => (
+        <>
+          <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
+            <h1>{say.title}</h1>
+            <Span month={month} today={today} first={found.first} onMonth={setMonth} />
+          </div>
+          {found.total.count === 0 ? <Empty title={say.nothing}>{say.nothingWhy}</Empty> : <Told found={found} />}
+        </>
+      )}
+    </Loaded>
+  );
+}
+
+function dayBefore(day: string): string {
+  return new Date(new Date(`${day}T00:00:00Z`).getTime() - 86_400_000).toISOString().slice(0, 10);
+}
+
+function Told({ found }: { found: LookBack }) {
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const { from, to } = found;
+  const file = (way: string, name: string) => (
+    <p className="text-right">
+      <a className="underline text-rim" href={`/api/look-back/by/${way}/file?from=${from}&to=${to}`} download>
+        {say.csvOf(name)}
+      </a>
+    </p>
+  );
+  const weeks = file("weeks", say.week.toLowerCase());
+  return (
+    <div className="grid gap-3 wide:grid-cols-2 items-start">
+      <div className="wide:col-span-2 grid gap-1">
+        <Total total={found.total} />
+      </div>
+      <div className="grid gap-3 phone:contents">
+        <Outcomes
+          weeks={found.weeks}
+          file={weeks}
+          onPick={(key, name) => setAsked({ way: "week", key: monday(key), name })}
+        />
+        <Spending
+          weeks={found.weeks}
+          file={weeks}
+          onPick={(key, name) => setAsked({ way: "spent", key: monday(key), name })}
+        />
+        <Stock weeks={found.weeks} file={weeks} />
+      </div>
+      <div className="grid gap-3 phone:contents">
+        <Ways from={from} to={to} file={file} onPick={(way, key, name) => setAsked({ way, key, name })} />
+        <AddsUp balance={found.balance} />
+        <RanOut list={found.ran_out} />
+      </div>
+      {asked && <Behind asked={asked} from={from} to={to} onClose={() => setAsked(null)} />}
+    </div>
+  );
+}
+
+/** The first week may be cut where the look back begins; what is behind it goes by its Monday. */
+function monday(day: string): string {
+  const at = new Date(`${day}T00:00:00Z`);
+  const back = (at.getUTCDay() + 6) % 7;
+  return new Date(at.getTime() - back * 86_400_000).toISOString().slice(0, 10);
+}

@@ -1,0 +1,2 @@
+/** Looking back, with its charts: fetched when somebody does. */
+export { default as LookBackView } from "./look-back/LookBackView";
