@@ -10,6 +10,7 @@ require_relative "routine"
 require_relative "shelf_work"
 require_relative "shopping"
 require_relative "../boot/wiring"
+require_relative "../core/looking_back/compost"
 require_relative "../store/accounts"
 require_relative "../desk/household_maker"
 require_relative "../desk/household_lexicon"
@@ -254,15 +255,15 @@ module NutShelf
 
       def clear_out
         on_shelf.each do |row|
-          fresh =
-            row.food_key.then { |key| @services.catalog.foods[key] }&.aisle.to_s.start_with?("Fresh") &&
-            row.usable_until && row.usable_until < @calendar.day
+          food = @services.catalog.foods[row.food_key]
+          fresh = food&.aisle.to_s.start_with?("Fresh") && row.usable_until && row.usable_until < @calendar.day
           next unless fresh || !usable?(row)
 
           act(
             Desk::Throw,
             "ines",
-            { lot_id: row.id, outcome: fresh ? "composted" : "binned", why: row.open ? "forgotten" : "turned" }
+            { lot_id: row.id, outcome: fresh && Core::Compost.fits?(food) ? "composted" : "binned",
+              why: row.open ? "forgotten" : "turned" }
           )
         end
       end

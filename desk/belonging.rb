@@ -34,6 +34,8 @@ module NutShelf
       # @return [Core::Place, nil]
       def place(food, state: nil, filling: nil)
         kinds = kinds(food, state)
+        return @work.freezer if freezing?(food, state)
+
         home = here(food.home_place_id)
         return home if home && (state.nil? || kinds.include?(home.kind))
 
@@ -56,6 +58,11 @@ module NutShelf
       private
 
       def here(id) = id && @work.places[id]
+
+      # What the household freezes as it comes home.
+      def freezing?(food, state) = state.nil? && !@work.freezer.nil? && frozen_at_once.include?(food.id)
+
+      def frozen_at_once = @frozen_at_once ||= @work.house.shopping.frozen_at_once
 
       def only(places) = (places.first if places.size == 1)
 

@@ -65,6 +65,13 @@ module NutShelf
       ].freeze
       MICRO = 1_000_000
 
+      # SELECT food_id, sum(value_minor) FROM lots WHERE household_id = 7 AND on_hand > 0 GROUP BY food_id
+      # @return [Hash{Integer=>Integer}] minor units of what is there, by food
+      def present_values
+        db[:lots].where(household_id: household_id).where { on_hand > 0 }.group(:food_id)
+          .select_hash(:food_id, Sequel.function(:sum, :value_minor).cast(:bigint).as(:value))
+      end
+
       # @return [Rows::Lot]
       # @raise [Missing]
       def one(id) = found(rows(:lots).where(id: id).first, "stack")

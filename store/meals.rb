@@ -69,6 +69,10 @@ module NutShelf
       # SELECT count(*) FROM meals WHERE household_id = 7 AND status = 'cooked' AND on_date >= '2026-11-27'
       def settled_since(from) = rows(:meals).where(status: "cooked").where { on_date >= from }.count
 
+      # SELECT count(*) FROM meals WHERE household_id = 7 AND status = 'cooked' AND on_date BETWEEN ...
+      # @return [Integer] meals that were cooked or eaten in these days
+      def cooked_between(from, to) = rows(:meals).where(status: "cooked", on_date: from..to).count
+
       # @return [Rows::ListedMeal] with its dish's name and minutes
       # @raise [Missing]
       def listed_one(id) = found(listed.where(Sequel[:meals][:id] => id).first, "meal")

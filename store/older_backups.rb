@@ -63,7 +63,8 @@ module NutShelf
           "recipes" => { "notes" => "", "own" => false, "source" => "" }
         },
         9 => { "recipe_lines" => { "made" => false } },
-        10 => { "price_observations" => { "shop_id" => nil } }
+        10 => { "price_observations" => { "shop_id" => nil } },
+        11 => { "wants" => { "largest" => nil, "freeze" => false } }
       }.freeze
 
       # What was told elsewhere before, see migration 015.
@@ -72,7 +73,8 @@ module NutShelf
         6 => ->(tables) { { "meal_slots" => [], "meal_patterns" => [], "plan_spans" => [], **tables } },
         7 => ->(tables) { { "recipe_texts" => [], "dishes" => dishes(tables), **tables } },
         8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } },
-        10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } }
+        10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } },
+        11 => ->(tables) { { "advice_answers" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

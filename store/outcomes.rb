@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "table"
+require_relative "usage"
 
 module NutShelf
   module Store
@@ -74,7 +75,45 @@ module NutShelf
         db[:accounts].where(id: rows(:acts).select(:account_id)).select_hash(:id, :name)
       end
 
+      # SELECT * FROM advice_answers WHERE household_id = 7 AND archived_at IS NULL ORDER BY on_date, id
+      # @return [Array<Rows::AdviceAnswer>] first day first
+      def answers = rows(:advice_answers).where(archived_at: nil).order(:on_date, :id).all
+
+      # SELECT DISTINCT recipe_id FROM meals WHERE household_id = 7 AND status = 'cooked'
+      # @return [Array<Integer>] versions of dishes that were cooked here
+      def cooked_recipes = rows(:meals).where(status: "cooked").exclude(recipe_id: nil).distinct.select_map(:recipe_id)
+
+      # Stacks of which somebody noted how they kept.
+      # SELECT * FROM lots WHERE id IN (SELECT lot_id FROM movements ... WHERE why = 'turned') OR history @>
+      #   '[{"kind": "looked"}]'
+      # @return [Array<Rows::Lot>]
+      def noted
+        looked = Sequel.lit("history @> '[{\"kind\": \"looked\"}]'")
+        rows(:lots).where(Sequel.|({ id: turned.select(Sequel[:movements][:lot_id]) }, looked)).order(:id).all
+      end
+
+      # @param lot_ids [Array<Integer>]
+      # @return [Hash{Integer=>Date}] the first day some of a stack was thrown away because it had turned
+      def turned_on(lot_ids) = day_of(turned.where(Sequel[:movements][:lot_id] => lot_ids), :min)
+
+      # @param lot_ids [Array<Integer>]
+      # @return [Hash{Integer=>Date}] the last day somebody ate of a stack
+      def last_eaten(lot_ids)
+        day_of(standing.where(Sequel[:movements][:lot_id] => lot_ids, :reason => Usage::USED), :max)
+      end
+
+      # @return [Hash{Integer=>Date}] stack to the day it came in
+      def came_on = day_of(standing.where { quantity > 0 }, :min)
+
       private
+
+      def turned = standing.where(reason: %w[binned composted], why: "turned")
+
+      def day_of(found, which)
+        found
+          .group(Sequel[:movements][:lot_id])
+          .select_hash(Sequel[:movements][:lot_id], Sequel.function(which, Sequel[:acts][:occurred_on]).as(:day))
+      end
 
       def standing
         undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)

@@ -110,12 +110,16 @@ module NutShelf
           reasons: [].freeze, estimated: false, status: "open", ticks: [].freeze, changed_by: "", version: 1
         )
       # What a household wants in the house of a food: `par` and `floor` in its base units, or `par_weeks` of what it
-      # uses; `standing`: on the list that is ticked as things run out; `silent_until`: nothing is asked for until then.
+      # uses; `largest`: grams of the largest pack that is bought; `freeze`: as it comes home; `standing`: on the list
+      # that is ticked as things run out; `silent_until`: nothing is asked for until then.
       Want =
         Core::Value.of(
-          :id, :food_id, :par, :par_weeks, :floor, :silent_until, :archived_at, standing: false, silent_because: "",
-          version: 1
+          :id, :food_id, :par, :par_weeks, :floor, :silent_until, :archived_at, :largest, standing: false,
+          silent_because: "", freeze: false, version: 1
         )
+      # What the household answered to an advice of the look back: "taken" or "declined"; minor units it would have
+      # saved.
+      AdviceAnswer = Core::Value.of(:id, :food_id, :kind, :answer, :on_date, :saving_minor, :archived_at, version: 1)
       KeepingRule = Core::Value.of(:id, :scope, :place, :state, :storage, :low, :high, :kind, :reason, :removed)
 
       Recipe =
@@ -237,6 +241,7 @@ module NutShelf
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
+        advice_answers: AdviceAnswer,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

@@ -10,6 +10,10 @@ module NutShelf
       # @return [Hash{Integer=>Rows::Want}] by food
       def wants = rows(:wants).where(archived_at: nil).to_h { |want| [want.food_id, want] }
 
+      # SELECT food_id FROM wants WHERE household_id = 7 AND archived_at IS NULL AND freeze
+      # @return [Set<Integer>] foods that go into the freezer as they come home
+      def frozen_at_once = rows(:wants).where(archived_at: nil, freeze: true).select_map(:food_id).to_set
+
       # @return [Rows::Want, nil] of one food
       def want(food_id) = rows(:wants).where(archived_at: nil, food_id: food_id).first
 

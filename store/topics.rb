@@ -13,7 +13,7 @@ module NutShelf
           occasions occasion_times care_rules
         ],
         people: %i[people], counts: %i[counts count_lines],
-        list: %i[shops shoppings list_lines wants],
+        list: %i[shops shoppings list_lines wants advice_answers],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
       }.freeze
       ALL = TABLES.keys.freeze

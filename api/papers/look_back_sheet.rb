@@ -26,7 +26,9 @@ module NutShelf
         # @param way [String]
         # @return [Array<Array>]
         def rows(way)
-          way == "weeks" ? @view.call[:weeks].map { |week| week(week) } : @view.by(way)[:rows].map { |row| row(row) }
+          way == "weeks" ? @view.call[:weeks].map { |week| week(week) } : @view.by(way)[:rows].map do |told|
+            added_up(told)
+          end
         end
 
         private
@@ -36,12 +38,12 @@ module NutShelf
            money(week[:stock_minor]), week[:cover_weeks]]
         end
 
-        def row(row)
-          [row[:name], *kinds(row), money(row[:leaving_minor]), money(row[:wasted_minor]), row[:wasted],
-           row[:waste_permille] && format("%.1f", row[:waste_permille]/10r)]
+        def added_up(told)
+          [told[:name], *kinds(told), money(told[:leaving_minor]), money(told[:wasted_minor]), told[:wasted],
+           told[:waste_permille] && format("%.1f", told[:waste_permille]/10r)]
         end
 
-        def kinds(row) = row[:kinds].map { |kind| money(kind[:value_minor]) }
+        def kinds(told) = told[:kinds].map { |kind| money(kind[:value_minor]) }
 
         def money(minor) = format("%.2f", minor/100r)
       end

@@ -57,8 +57,10 @@ module NutShelf
         end
 
         def wasted(way, heading)
-          rows = @view.by(way)[:rows].select { |row| row[:wasted_minor].positive? }.first(MOST)
-          cells = rows.map { |row| [row[:name], money(row[:wasted_minor]), row[:wasted], share(row[:waste_permille])] }
+          most = @view.by(way)[:rows].select { |told| told[:wasted_minor].positive? }.first(MOST)
+          cells = most.map do |told|
+            [told[:name], money(told[:wasted_minor]), told[:wasted], share(told[:waste_permille])]
+          end
           table(heading, ["", "Worth", "Weighs", "Of what left"], [4, 2, 2, 2], cells)
         end
 

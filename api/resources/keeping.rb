@@ -8,6 +8,7 @@ require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
 require_relative "../../desk/slots"
 require_relative "../../desk/usage_rates"
+require_relative "../views/advice_view"
 require_relative "../views/food_view"
 
 module NutShelf
@@ -74,8 +75,15 @@ module NutShelf
             known: known(work, row, food),
             revival: guide.revival,
             season: season(work, food),
-            want: want(work, id)
+            want: want(work, id),
+            here: here(work, id)
           }
+        end
+
+        # How long it keeps here, by the household's own notes.
+        def here(work, id)
+          told = AdviceView.new(work, nil)
+          Desk::LookingBack::Keeping.new(work).all(id).map { |one| told.learnt(one) }
         end
 
         # What the household always wants in the house of it.

@@ -2,7 +2,10 @@
 
 require_relative "../base"
 require_relative "../papers/look_back_sheet"
+require_relative "../views/give_away_view"
 require_relative "../views/look_back_view"
+require_relative "../../desk/acts/answer_advice"
+require_relative "../../desk/acts/hand_over"
 require_relative "../../exchange/sheet"
 
 module NutShelf
@@ -17,6 +20,14 @@ module NutShelf
       FILES = [*WAYS, "weeks"].freeze
 
       get("/") { look(&:call) }
+
+      get("/advice") { look(&:advice) }
+
+      post("/advice") { act(Desk::AnswerAdvice, body_as("AnswerAdvice")) }
+
+      get("/give-away") { view(*TOPICS) { |work| GiveAwayView.new(work).call } }
+
+      post("/give-away") { act_on_stacks(Desk::HandOver, body_as("HandOver")) }
 
       get("/by/:way") do
         way = way_param

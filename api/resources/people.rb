@@ -79,6 +79,8 @@ module NutShelf
             shopping_dates: settings.fetch("shopping_dates", []).select { |day| day >= work.today.iso8601 },
             shopping_may_fall_out: settings.fetch("shopping_may_fall_out", false),
             week_budget_minor: settings.fetch("week_budget_minor", 0),
+            composts: settings.fetch("composts", true),
+            animals: settings.fetch("animals", true),
             day_order: work.household.day_order,
             currency: work.household.currency,
             currency_fixed: !work.house.packs.no_price?

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../papers/give_away_paper"
 require_relative "../papers/list_paper"
 require_relative "../papers/month_paper"
 require_relative "../papers/occasion_paper"
@@ -23,6 +24,10 @@ module NutShelf
       get("/standing") { paper(:list) { |work| Papers::StandingPaper.new(work).call } }
 
       get("/standing.pdf") { pdf("standing") { |work| Papers::StandingPaper.new(work).call } }
+
+      get("/give-away") { paper(:list) { |work| Papers::GiveAwayPaper.new(work).call } }
+
+      get("/give-away.pdf") { pdf("give-away") { |work| Papers::GiveAwayPaper.new(work).call } }
 
       get("/month") { paper(:list) { |work| month(work) } }
 

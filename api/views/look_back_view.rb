@@ -3,6 +3,7 @@
 require_relative "../../desk/looking_back/books"
 require_relative "../../desk/looking_back/ran_out"
 require_relative "../../desk/looking_back/weeks"
+require_relative "advice_view"
 require_relative "outcome_names"
 
 module NutShelf
@@ -26,6 +27,9 @@ module NutShelf
           ran_out: ran_out.map { |one| ran(one) }
         }
       end
+
+      # @return [Hash] what to change, and what was learnt
+      def advice = AdviceView.new(@work, @books).call
 
       # @param way [String] of Books::BY
       # @return [Hash] a row for each

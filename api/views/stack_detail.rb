@@ -2,6 +2,7 @@
 
 require_relative "../../core/dating/cautions"
 require_relative "../../core/dating/ripening"
+require_relative "../../desk/looking_back/ways_out"
 require_relative "../../desk/signs"
 require_relative "../../desk/usage_rates"
 require_relative "../../core/reference/wrapping"
@@ -39,7 +40,8 @@ module NutShelf
           care: care,
           care_advised: care_advised,
           ripening: ripening,
-          parts: parts
+          parts: parts,
+          ways_out: Desk::LookingBack::WaysOut.new(@work).of(@food)
         }
       end
 

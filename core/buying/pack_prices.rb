@@ -34,11 +34,13 @@ module NutShelf
       # @param paid [Array<PaidOnce>]
       # @param shop_id [Integer, nil] where somebody goes
       # @param estimates [Hash{String=>Integer}] the household's own minor units per kg by food group
-      def initialize(food, paid, shop_id: nil, estimates: {})
+      # @param largest [Rational, nil] grams of the largest pack the household wants
+      def initialize(food, paid, shop_id: nil, estimates: {}, largest: nil)
         @food = food
         @paid = paid.filter_map { |one| weighed(one) }.sort_by { |_, _, one| one.on }.reverse
         @shop_id = shop_id
         @estimates = estimates
+        @largest = largest
         freeze
       end
 
@@ -93,7 +95,12 @@ module NutShelf
         [grams, pack, one] if grams&.positive? && one.price_minor.positive?
       end
 
-      def priced_all(sizes) = sizes.filter_map { |one| priced(one) }.sort_by { |pack| [pack.size, pack.price_minor] }
+      # Where only larger ones are known than somebody wants, the smallest of them.
+      def priced_all(sizes)
+        packs = sizes.filter_map { |one| priced(one) }.sort_by { |pack| [pack.size, pack.price_minor] }
+        small = @largest ? packs.select { |pack| pack.size <= @largest } : packs
+        small.empty? ? packs.first(1) : small
+      end
 
       def bought_before = @paid.filter_map { |_, pack, _| pack if pack && pack.amount > 1 }.uniq
 

@@ -10,7 +10,7 @@ module NutShelf
     Outcome =
       Value.of(
         :on, :kind, :food_id, :group, :place_id, :shop_id, :account_id, :pack, :grams, :value_minor, :days_left,
-        :movement_id, :act_id, :lot_id, why: "", looked: false, estimated: false
+        :movement_id, :act_id, :lot_id, why: "", looked: false, estimated: false, open: false
       ) do
         # @return [Boolean]
         def wasted? = self.class::WASTED.include?(kind)

@@ -13,7 +13,7 @@ module NutShelf
       SETTINGS = %w[
         front_days soon_days plan_looks count_every_days ask_from_minor price_per_kg measures languages degrees
         planned_meals usual_minutes plan_rules season_region seasons shopping_days shopping_month_days
-        shopping_dates shopping_may_fall_out week_budget_minor
+        shopping_dates shopping_may_fall_out week_budget_minor composts animals
       ].freeze
       COLUMNS = %i[name school day_order currency].freeze
 

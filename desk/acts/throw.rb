@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../looking_back/ways_out"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -20,6 +21,8 @@ module NutShelf
         lot = house.lots.lock_one(input[:lot_id])
         amount = input[:amount] ? work.still_there(lot, input[:amount].to_r) : lot.on_hand
         raise Refusal.of(:nothing_left) unless amount.positive?
+
+        LookingBack::WaysOut.new(work).check(work.food(lot.food_id), input[:outcome])
 
         thrown =
           entry(

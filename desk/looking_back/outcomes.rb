@@ -77,7 +77,7 @@ module NutShelf
             group: @work.food(row.food_id).food_group, place_id: place_id(row),
             shop_id: shop_id(row), account_id: row.account_id, pack: pack(row), grams: weight,
             value_minor: value, days_left: row.days_left, looked: row.looked == true, estimated: row.value_estimated,
-            movement_id: row.id, act_id: row.act_id, lot_id: row.lot_id
+            movement_id: row.id, act_id: row.act_id, lot_id: row.lot_id, open: row.open
           )
         end
 

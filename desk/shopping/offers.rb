@@ -26,13 +26,16 @@ module NutShelf
         know([food_id]) unless paid.key?(food_id)
         (@known ||= {})[food_id] ||= Core::PackPrices.new(
           @work.food(food_id), paid.fetch(food_id), shop_id: @shop_id,
-          estimates: @work.household.settings.fetch("price_per_kg", {})
+          estimates: @work.household.settings.fetch("price_per_kg", {}), largest: largest[food_id]
         )
       end
 
       private
 
       def paid = @paid ||= {}
+
+      # Grams of the packs nobody here buys a larger one of.
+      def largest = @largest ||= @work.house.shopping.wants.transform_values(&:largest).compact
 
       def once(row)
         Core::PaidOnce.new(**row.slice(:price_minor, :amount, :dimension, :pack, :shop_id), on: row.observed_on)

@@ -104,14 +104,21 @@ module NutShelf
         lines
       end
 
-      # Whether a dish takes a stand-in, or does without, for what is bought now: it would rather have that.
+      # Whether a dish takes a stand-in, or does without, for what is bought now: it would rather have that. Or lacks
+      # what is asked for, and what is bought for another could stand in.
       def rearranged?(forecast, lines)
         keys = lines.map { |line| line.food.key }
         forecast.dishes.any? do |meal, dish|
-          meal.on <= trips.to && dish.lines.any? do |line|
-            (line.food_key != line.line.food_key || line.line.optional) && keys.include?(line.line.food_key)
-          end
+          meal.on <= trips.to && dish.recipe.lines.any? { |line| torn?(dish, line, keys) }
         end
+      end
+
+      # What a dish does without does not stand among its lines.
+      def torn?(dish, line, keys)
+        served = dish.lines.find { |one| one.line == line }
+        return keys.include?(line.food_key) if served.nil? || served.food_key != line.food_key
+
+        served.missing.positive? && line.substitutes.each_key.any? { |key| keys.include?(key) }
       end
 
       # Times the meals are laid out anew.

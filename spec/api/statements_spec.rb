@@ -46,7 +46,7 @@ RSpec.describe "Statements of a view", :api do
   def counted
     %w[
       today stacks foods?usual=yes places meals dishes list bought
-      bring-forward containers care counts people barcodes acts
+      bring-forward containers care counts people barcodes acts look-back look-back/by/food look-back/give-away
     ].to_h do |path|
       services.forget
       replay = Replay.of(services.database.sequel) { get "/api/#{path}" }

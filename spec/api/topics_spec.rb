@@ -21,7 +21,8 @@ RSpec.describe "What views read of", :api do
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
     meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
-    print/occasions/OCCASION dishes list bought
+    print/occasions/OCCASION dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass
+    look-back/advice look-back/give-away
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]

@@ -50,6 +50,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    12 => {
+      "wants" => %w[largest freeze]
+    },
     11 => {
       "price_observations" => %w[shop_id]
     },

@@ -61,6 +61,8 @@ RSpec.describe "Every view", :browser do
       "/make?with=#{stack}" => "h1",
       "/occasions" => "h1",
       "/shop/packs" => "h1",
+      "/look-back" => ".recharts-surface",
+      "/look-back/give-away" => "h1",
       "/shop/bought" => "[type=radio], [role=radio], .board",
       "/occasions/#{@occasion}" => "ol li",
       "/recipes" => "ul li",

@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../support/plain_books"
 require_relative "../support/whole_week"
 require_relative "../support/wrong_sentences"
 require_relative "../../api/views/plan_view"
 require_relative "../../api/views/stack_detail"
 require_relative "../../demo/loader"
+require_relative "../../desk/looking_back/books"
 
 # The whole demo, lived act by act in a database of its own: no act may be refused, and the books must balance.
 RSpec.describe "Sallow House" do
@@ -29,6 +31,7 @@ RSpec.describe "Sallow House" do
         "count", "decant", "amend", "store_as", "cook", "throw"
       )
     end
+    books_read_true(demo, id)
     said = all_it_says(demo, id)
     expect(said.size).to be > 150
     expect(WrongSentences.faults(said).first(10)).to be_empty
@@ -37,6 +40,22 @@ RSpec.describe "Sallow House" do
     @sallow = demo.with(clock: clock)
     live_the_week(keeper(demo, id))
     demo.database.disconnect
+  end
+
+  # What the look back says of the ten weeks, straight from the movements.
+  def books_read_true(demo, id)
+    first = NutShelf::Demo::Household::TODAY - 71
+    today = NutShelf::Demo::Household::TODAY
+    demo.database.within(id) do |db|
+      work = NutShelf::Desk::UnitOfWork.new(demo, keeper(demo, id), db)
+      [[first, today], [Date.new(2026, 10, 1), Date.new(2026, 10, 31)]].each do |from, to|
+        books = NutShelf::Desk::LookingBack::Books.new(work, from: from, to: to)
+        expect(books.tally.value).to eq(PlainBooks.left(db, from, to))
+        expect(books.balance).to be_even
+        expect(books.balance.closing).to eq(PlainBooks.worth(db, to))
+        expect(books.tally.wasted).to be_positive
+      end
+    end
   end
 
   def keeper(demo, id)

@@ -3,6 +3,7 @@
 require_relative "../support/house"
 require_relative "../../desk/commands/end_shopping"
 require_relative "../../desk/shopping/shopping_list"
+require_relative "../../drill/list_promises"
 
 # Two people with one list, together and apart: nothing is lost, and nothing is bought twice without being asked about.
 RSpec.describe NutShelf::Desk::MarkListLine do
@@ -105,5 +106,17 @@ RSpec.describe NutShelf::Desk::MarkListLine do
     tell.("1400")
     bought = line(ref).packs.sum { |pack| pack["count"] * pack["amount"].to_i }
     expect(asked.()).to eq([1400r - bought])
+  end
+
+  it "asks for enough where a dish that does without would take what is bought for another" do
+    { "melon-ham-plate" => 0, "greek-style-salad" => 4 }.each do |key, days|
+      recipe = inside(ines) { |house| house.recipes.values.find { |_, one| one.key == key }.first }
+      act(:PlanMeal, ines, { recipe_id: recipe, on: (today + days).iso8601, servings: "3" })
+    end
+    at_work(ines) do |work|
+      expect(ListPromises.faults(work)).to be_empty
+      olives = NutShelf::Desk::ShoppingList.new(work).lines.find { |line| line.food.key == "olives" }
+      expect(olives.gets.sum(&:grams)).to be > 160
+    end
   end
 end

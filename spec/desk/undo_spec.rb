@@ -115,6 +115,14 @@ RSpec.describe NutShelf::Desk::Undo do
       { stacks: [{ ref: "jam00000", food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
                    amount: "500", unit: "g", price_minor: 410 }] }
     end,
+    AnswerAdvice: lambda do
+      2.times { act(:Throw, ines, { lot_id: tins, amount: "400", outcome: "binned", why: "disliked" }) }
+      { food_id: food_id(ines, "canned-chickpeas"), kind: "stop", take: true }
+    end,
+    HandOver: lambda do
+      long = put_away(ines, "honey", "cupboard", printed_on: "2028-01-31", printed_kind: "best_before")["lot_id"]
+      { stacks: [{ lot_id: long }], to: "the food bank" }
+    end,
     NoteSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 9 })["span_id"], text: "Good soup" } },
     EndSpan: -> { { span_id: act(:BeginSpan, ines, { name: "No ferry", days: 14 })["span_id"] } },
     CarryOver: lambda do

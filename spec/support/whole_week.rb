@@ -2,8 +2,8 @@
 
 require_relative "house"
 require_relative "../../desk/meal_filling"
-require_relative "../../desk/shopping/shopping_list"
 require_relative "../../desk/week"
+require_relative "../../drill/list_promises"
 
 # What holds of a household's meals at every step, whichever view says it.
 module WholeWeekSupport
@@ -60,15 +60,7 @@ module WholeWeekSupport
 
   # With everything on the list bought on its day no meal lacks anything that could be bought in time, and nothing is
   # asked for that nobody lacks.
-  def list_keeps_its_promises(work)
-    list = NutShelf::Desk::ShoppingList.new(work)
-    lines = [*list.lines, *list.silent]
-    expect(lines).to all(satisfy { |line| line.level || line.gets.sum(0r, &:grams).positive? || line.spoils.any? })
-    bought = lines.flat_map { |line| line.gets.flat_map { |get| get.bought.stacks } }
-    short = list.plan.ahead(bought).dishes.select { |meal, _| meal.on <= list.trips.to }.values.flat_map(&:missing)
-    spoils = lines.select { |line| line.spoils.any? }.map { |line| line.food.key }
-    expect(short.map(&:food_key) - spoils - list.not_sold.keys).to eq([])
-  end
+  def list_keeps_its_promises(work) = expect(ListPromises.faults(work)).to(eq([]))
 
   # What the week says goes past, the forecast says; and no meal takes what goes past.
   def past_agrees(plan, week)

@@ -55,6 +55,7 @@ function detail(
       ...stack,
     }),
     place: "fridge",
+    ways_out: ["binned", "composted", "given_away", "animals"],
     reserved: [],
     quality_until: null,
     safety_until: "2026-11-26",

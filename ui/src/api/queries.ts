@@ -16,7 +16,9 @@ import type {
   Grid,
   KeepingPage,
   List,
+  GiveAway,
   LookBack,
+  LookBackAdvice,
   LookBackBehind,
   LookBackRows,
   Meal,
@@ -208,3 +210,14 @@ export const lookBackBehindQuery = (way: string, key: string, from: string, to: 
     queryFn: () =>
       get<LookBackBehind>(`/api/look-back/by/${way}/behind${spanOf(from, to)}&key=${encodeURIComponent(key)}`),
   });
+
+export const lookBackAdviceQuery = (from: string, to: string) =>
+  queryOptions({
+    queryKey: [house, "lookBack", "advice", from, to],
+    queryFn: () => get<LookBackAdvice>(`/api/look-back/advice${spanOf(from, to)}`),
+  });
+
+export const giveAwayQuery = queryOptions({
+  queryKey: [house, "lookBack", "giveAway"],
+  queryFn: () => get<GiveAway>("/api/look-back/give-away"),
+});

@@ -6,7 +6,7 @@ export { default as KeepingView } from "./keeping/KeepingView";
 export { default as LabelsView } from "./labels/LabelsView";
 export { default as PeopleView } from "./people/PeopleView";
 export { default as PlacesView } from "./places/PlacesView";
-export { PrintList, PrintMonth, PrintOccasion, PrintStanding, PrintWeek } from "./print/PrintRoom";
+export { PrintGiveAway, PrintList, PrintMonth, PrintOccasion, PrintStanding, PrintWeek } from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";
 export { default as RecallView } from "./places/RecallView";
 export { default as ScalePage } from "./devices/ScalePage";

@@ -7,6 +7,7 @@ export const lastEight = "Last eight weeks";
 export const before = "The month before";
 export const after = "The month after";
 export const printMonth = "Print this month";
+export const giveAway = "Give away";
 export const nothing = "Nothing has left the house in these days";
 export const nothingWhy = "Take, cook, count or throw something away, and it is told here with what it was worth.";
 
@@ -65,8 +66,13 @@ export const behind = (name: string) => `Behind: ${name}`;
 export const behindOf = (name: string) => `What is behind ${name}`;
 export const noted = (person: string, place: string) => `${person}, from ${place}`;
 export const inPacks = (size: string) => `in ${size}`;
-export const daysLeft = (days: number) =>
-  days < 0 ? `${plural(-days, "day")} past its date` : `${plural(days, "day")} before its date`;
+
+/** How far from its date it left. */
+export function daysLeft(days: number): string {
+  if (days === 0) return "on its last day";
+  return days < 0 ? `${plural(-days, "day")} past its date` : `${plural(days, "day")} before its date`;
+}
+
 export const guessed = "guessed price";
 export const showAll = (count: number) => `Show all ${count}`;
 

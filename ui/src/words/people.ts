@@ -94,6 +94,8 @@ export const theHouseholdsWays = "the household’s ways";
 export const ways = "Ways";
 export const pastBestBeforeDate = "Past a best-before date";
 export const noSchoolEats = "No school eats past a use-by date. Changing it dates every stack anew.";
+export const thereIsAHeap = "there is a compost heap for raw plants";
+export const thereAreAnimals = "there are animals to feed";
 export const planTinsJars = "plan tins and jars that must be looked at first";
 export const howWeWrite = "How we write";
 export const surelyLetGo = (name: string) => `${name} can then no longer come in. Only a new link lets them in again.`;

@@ -17,7 +17,9 @@ import { css } from "../../kit/css";
 import { Season } from "./Season";
 import { Methods, Own, PLACES, Times } from "./Tables";
 import { Find } from "../../kit/choices";
+import * as learnt from "../../words/advice";
 import * as say from "../../words/keeping";
+import { KeptHere } from "../look-back/KeptHere";
 
 const NewFood = lazily(
   () => import("../../app/aside"),
@@ -183,6 +185,11 @@ function Guide({ page }: { page: KeepingPage }) {
                 </li>
               ))}
             </ul>
+          </Board>
+        )}
+        {page.here.length > 0 && (
+          <Board title={learnt.keptHere} note={learnt.keptHereNote}>
+            <KeptHere list={page.here} named={false} />
           </Board>
         )}
         <Own page={page} keeper={keeper} onNew={() => setOwn(true)} />

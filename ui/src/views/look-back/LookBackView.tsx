@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "wouter";
 import { lookBackQuery } from "../../api/queries";
 import type { LookBack } from "../../api/types";
 import { useInAddress } from "../../app/inAddress";
@@ -7,6 +8,7 @@ import { useSession } from "../../app/session";
 import { Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/lookBack";
+import { Advice, Learnt } from "./Advice";
 import { Behind, type Asked } from "./Behind";
 import { monthFrom, Span } from "./Span";
 import { AddsUp, RanOut, Total } from "./Sums";
@@ -29,6 +31,9 @@ export default function LookBackView() {
           <div className="flex flex-wrap items-center gap-x-6 gap-y-2 mb-3">
             <h1>{say.title}</h1>
             <Span month={month} today={today} first={found.first} onMonth={setMonth} />
+            <Link className="underline text-rim" to="/look-back/give-away">
+              {say.giveAway}
+            </Link>
           </div>
           {found.total.count === 0 ? <Empty title={say.nothing}>{say.nothingWhy}</Empty> : <Told found={found} />}
         </>
@@ -54,7 +59,7 @@ function Told({ found }: { found: LookBack }) {
   const weeks = file("weeks", say.week.toLowerCase());
   return (
     <div className="grid gap-3 wide:grid-cols-2 items-start">
-      <div className="wide:col-span-2 grid gap-1">
+      <div className="wide:col-span-2 grid gap-1 phone:order-[-2]">
         <Total total={found.total} />
       </div>
       <div className="grid gap-3 phone:contents">
@@ -69,10 +74,12 @@ function Told({ found }: { found: LookBack }) {
           onPick={(key, name) => setAsked({ way: "spent", key: monday(key), name })}
         />
         <Stock weeks={found.weeks} file={weeks} />
+        <AddsUp balance={found.balance} />
       </div>
       <div className="grid gap-3 phone:contents">
+        <Advice from={from} to={to} />
         <Ways from={from} to={to} file={file} onPick={(way, key, name) => setAsked({ way, key, name })} />
-        <AddsUp balance={found.balance} />
+        <Learnt from={from} to={to} />
         <RanOut list={found.ran_out} />
       </div>
       {asked && <Behind asked={asked} from={from} to={to} onClose={() => setAsked(null)} />}

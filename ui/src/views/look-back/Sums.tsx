@@ -3,12 +3,18 @@ import type { LookBack } from "../../api/types";
 import { useMoney } from "../../app/session";
 import { Board } from "../../kit/kit";
 import { FirstOf } from "../../kit/Fold";
+import { css } from "../../kit/css";
 import { dayMonth } from "../../words/common";
 import * as say from "../../words/lookBack";
 
 function Figure({ value, words, tone = "" }: { value: ReactNode; words: string; tone?: string }) {
   return (
-    <div className="flex flex-col-reverse justify-end px-3.5 py-1.5 border-l border-zinc2 first:border-l-0 phone:px-2">
+    <div
+      className={css(
+        "flex flex-col-reverse justify-end px-3.5 py-1.5",
+        "border-l border-zinc2 first:border-l-0 phone:px-2 phone:border-l-0",
+      )}
+    >
       <dt className="text-small text-soft">{words}</dt>
       <dd className={`font-head text-head font-semibold ${tone}`}>{value}</dd>
     </div>

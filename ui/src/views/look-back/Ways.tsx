@@ -3,6 +3,7 @@ import { useState } from "react";
 import { lookBackByQuery } from "../../api/queries";
 import type { LookBackRows } from "../../api/types";
 import { useMoney } from "../../app/session";
+import { Toggles } from "../../kit/choices";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/lookBack";
@@ -119,19 +120,13 @@ export function Ways({
   const query = useQuery({ ...lookBackByQuery(way, from, to), placeholderData: keepPreviousData });
   return (
     <Board title={say.bySome}>
-      <div role="group" aria-label={say.bySome} className="flex flex-wrap gap-1.5 my-1.5">
-        {say.WAYS.map(([one, name]) => (
-          <Button
-            key={one}
-            className="small-btn"
-            look={one === way ? "main" : "quiet"}
-            aria-pressed={one === way}
-            onClick={() => setWay(one)}
-          >
-            {name}
-          </Button>
-        ))}
-      </div>
+      <Toggles
+        label={say.bySome}
+        options={say.WAYS}
+        value={way}
+        onPick={(one) => setWay(one as say.Way)}
+        className="flex flex-wrap gap-1.5 my-1.5"
+      />
       <Loaded query={query} what={say.adding}>
         {(found) => <Rows key={found.way} rows={found.rows} onPick={(row) => onPick(found.way, row.key, row.name)} />}
       </Loaded>

@@ -17,6 +17,12 @@ const NUMBERS: [keyof HouseWays & string, string, number, number][] = [
   ["ask_from_minor", say.askWhySomething, 0, 1000000],
 ];
 
+const TICKS: ["plan_looks" | "composts" | "animals", string][] = [
+  ["plan_looks", say.planTinsJars],
+  ["composts", say.thereIsAHeap],
+  ["animals", say.thereAreAnimals],
+];
+
 /** The household's ways: its school past a best-before date, its windows, its rhythm of counting. */
 export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
   const { act, tell } = useActs();
@@ -25,7 +31,7 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
     const settings: Record<string, unknown> = Object.fromEntries(
       NUMBERS.map(([name]) => [name, Number(form.get(name))]).filter(([name, value]) => before[String(name)] !== value),
     );
-    if ((form.get("plan_looks") === "on") !== ways.plan_looks) settings.plan_looks = form.get("plan_looks") === "on";
+    for (const [name] of TICKS) if ((form.get(name) === "on") !== ways[name]) settings[name] = form.get(name) === "on";
     const habits = habitsOf(form);
     if (habits.measures !== ways.measures) settings.measures = habits.measures;
     if (habits.degrees !== ways.degrees) settings.degrees = habits.degrees;
@@ -73,7 +79,9 @@ export function Ways({ ways, keeper }: { ways: HouseWays; keeper: boolean }) {
               defaultValue={Number(ways[name])}
             />
           ))}
-          <Tick name="plan_looks" defaultChecked={ways.plan_looks} label={say.planTinsJars} />
+          {TICKS.map(([name, words]) => (
+            <Tick key={name} name={name} defaultChecked={ways[name]} label={words} />
+          ))}
         </fieldset>
         <fieldset disabled={!keeper} className="grid gap-2">
           <legend className="font-semibold mb-1 text-lead">{say.howWeWrite}</legend>

@@ -117,6 +117,11 @@ export function PrintStanding() {
   return <Room path="standing" pdf="standing.pdf" />;
 }
 
+/** What is given away, for a food bank. */
+export function PrintGiveAway() {
+  return <Room path="give-away" pdf="give-away.pdf" />;
+}
+
 /** What became of the food in a month. */
 export function PrintMonth() {
   const { today } = useSession();

@@ -130,7 +130,11 @@ function Fields({ doing, detail, places, onReady }: Omit<Props, "onDo"> & { onRe
     case "throw":
       return (
         <>
-          <Pick name="outcome" label={say.whereItGoes} options={OUTCOMES} />
+          <Pick
+            name="outcome"
+            label={say.whereItGoes}
+            options={OUTCOMES.filter(([way]) => detail.ways_out.some((one) => one === way))}
+          />
           <Pick name="why" label={say.why} options={WHYS} />
           <Part detail={detail} label={say.howMuchEmpty} />
         </>
