@@ -32,6 +32,7 @@ module NutShelf
         "/api/wants" => Wants,
         "/api/pack-check" => PackCheck,
         "/api/look-back" => LookBack,
+        "/api/phones" => Phones,
         "/api/today" => Today,
         "/api/import" => Import,
         "/api/export.csv" => Export,
@@ -68,7 +69,8 @@ module NutShelf
       # @param services [Desk::Services]
       # @param secret [String]
       # @param options [Hash] :demo_account, :build, :interface (folder of the built interface), :secure, :throttle,
-      #   :hosts, :address, :behind_proxy
+      #   :hosts, :address, :behind_proxy,
+      #   :trust ({"address", "fingerprint"} where the household vouches for its own machine)
       # @return [#call] Rack app
       def build(services:, secret:, **options)
         Base.build_stamp = options.fetch(:build, "dev")
@@ -82,6 +84,8 @@ module NutShelf
         resources["/api"].set(:demo_account, options[:demo_account])
         resources["/api/labels"].set(:address, options.fetch(:address, ""))
         resources["/api"].set(:public_address, options[:address])
+        resources["/api/phones"].set(:address, options.fetch(:address, ""))
+        resources["/api/phones"].set(:trust, options[:trust])
         stack(services, secret, resources, options)
       end
 
@@ -93,7 +97,8 @@ module NutShelf
         Rack::Builder
           .new do
             use Rack::Deflater, include: COMPRESSED
-            use Shield, secure: secure
+            # Every port of a home machine would be held to it, also those that are somebody else's.
+            use Shield, secure: secure && options[:trust].nil?
             use FrontDoor, hosts: options.fetch(:hosts, [])
             use Rack::Attack if options.fetch(:throttle, true)
             use(*session)

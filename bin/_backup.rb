@@ -2,6 +2,7 @@
 
 require "securerandom"
 require_relative "../boot/wiring"
+require_relative "../boot/nightly"
 require_relative "../boot/restore"
 require_relative "../store/backup"
 require_relative "../store/access"
@@ -13,14 +14,25 @@ def owner(name)
   NutShelf::Store::Database.prepare(db)
 end
 
-def write(db, file, id)
+# The household asked for, or the only one.
+def text_of(db, id)
   ids = db[:households].order(:id).select_map(:id)
   household = id ? Integer(id, 10) : ids.first
   abort("There is no household here.") if ids.empty?
   abort("There are several households; say which: #{ids.join(", ")}") if id.nil? && ids.size > 1
   abort("There is no household #{id}.") unless ids.include?(household)
-  File.write(file, NutShelf::Store::Backup.write(db, household))
+  NutShelf::Store::Backup.write(db, household)
+end
+
+def write(db, file, id)
+  File.write(file, text_of(db, id), perm: 0o600)
   puts "Wrote #{File.size(file)} bytes to #{file}."
+end
+
+# One a day into a folder, so many kept.
+def nightly(db, folder, keep)
+  file = NutShelf::Boot::Nightly.new(folder, keep: Integer(keep || "14", 10)).write(text_of(db, nil), Date.today)
+  puts "Wrote #{File.size(file)} bytes to #{file}, with its digest beside it."
 end
 
 # Passwords are in no backup: each member gets a link that works once.
@@ -50,10 +62,14 @@ def restore(db, file)
 end
 
 demo = ARGV.delete("--demo")
+into, keep = %w[--into --keep].map { |name| (at = ARGV.index(name)) && ARGV.slice!(at, 2).last }
 command, file, id = ARGV
 begin
   db = owner(demo ? "nut_shelf_demo" : "nut_shelf_house")
-  command == "write" ? write(db, file, id) : restore(db, file)
-rescue NutShelf::Store::Error, Errno::ENOENT, Errno::EACCES => e
+  next_step = into ? -> { nightly(db, into, keep) } : lambda {
+    command == "write" ? write(db, file, id) : restore(db, file)
+  }
+  next_step.call
+rescue NutShelf::Store::Error, ArgumentError, Errno::ENOENT, Errno::EACCES => e
   abort(e.message)
 end

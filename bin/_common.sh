@@ -28,6 +28,19 @@ need_packages() {
     >tmp/apt.log 2>&1 || { tail -5 tmp/apt.log >&2; fail "apt-get install ${missing[*]} failed."; }
 }
 
+# unpack_package NAME: what a Debian package holds, under .local/debs, without installing it: so that nothing is started.
+unpack_package() {
+  [ -x "/usr/sbin/$1" ] || [ -x ".local/debs/$1/usr/sbin/$1" ] && return 0
+  say "Fetching Debian's $1; it is unpacked here, not installed ..."
+  local place="tmp/$1-package"; rm -rf "$place"; mkdir -p "$place"; chmod 777 "$place"
+  (cd "$place" && apt-get download -qq "$1" >../apt.log 2>&1) ||
+    { [ "$(id -u)" -eq 0 ] && apt-get update -qq >/dev/null 2>&1 && (cd "$place" && apt-get download -qq "$1" >../apt.log 2>&1); } ||
+    { tail -5 tmp/apt.log >&2; fail "Debian's $1 could not be fetched. As root: apt-get update"; }
+  mkdir -p ".local/debs/$1"
+  dpkg -x "$place"/*.deb ".local/debs/$1" || fail "Debian's $1 could not be unpacked."
+  rm -rf "$place"
+}
+
 server_packages() {
   local list=(ruby ruby-dev bundler build-essential ca-certificates libpq-dev libyaml-dev libssl-dev tzdata
     util-linux poppler-utils)

@@ -4,7 +4,7 @@ require "digest"
 require "socket"
 require_relative "../boot/settings"
 
-mode = ARGV.fetch(0)
+mode, *arguments = ARGV
 include NutShelf # rubocop:disable Style/MixinUsage -- a script
 
 # The build stamp follows the sources, so that caches turn over with them.
@@ -17,7 +17,7 @@ ENV["NUT_SHELF_BUILD"] ||= Digest::SHA256.hexdigest(sources.sort.map { |path| "#
   12
 ]
 
-require_relative "../boot/app"
+require_relative "../boot/serving"
 require_relative "../boot/watch"
 require_relative "../boot/workers"
 require "puma"
@@ -35,6 +35,12 @@ def free_port(wanted)
   end || abort("No free port from #{wanted} on. Set PORT to one.")
 end
 
+begin
+  serving = Boot::Serving.new(arguments)
+rescue ArgumentError => e
+  abort e.message
+end
+again = false
 # Before there are threads or connections.
 nursery = Boot::Workers::Nursery.start
 cluster = Boot::Cluster.new
@@ -44,12 +50,11 @@ begin
   url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
   services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door, most: 2))
-  app = Boot::Web.build(url, services: services, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
-  port = free_port(Boot::Settings.port)
-  host = ENV.fetch("HOST", "127.0.0.1")
+  serving.port = free_port(Boot::Settings.port)
+  app = serving.app(url, services: services, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   configuration =
     Puma::Configuration.new do |config|
-      config.bind "tcp://#{host}:#{port}"
+      serving.bind(config)
       config.threads 4, 8
       # The app is there before the web processes are; connections are made in each of them.
       config.workers Boot::Settings.web_processes
@@ -67,7 +72,7 @@ begin
       config.raise_exception_on_sigterm false
     end
   watch = Thread.new { Boot::Watch.new(cluster).run } if started
-  puts "Nut Shelf is at http://#{host}:#{port}"
+  puts serving.words
   puts(
     if mode == "demo"
       "Press \"Look around the demo\", or sign in as #{Demo::Household::KEEPER} with the password: " \
@@ -78,11 +83,16 @@ begin
   )
   puts "Ctrl-C stops it."
   $stdout.flush
-  Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.null).run
+  launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.null)
+  # Before the certificate runs out the server stops, and is started anew with a fresh one.
+  renewing = Thread.new { serving.until_stale && (again = true) && launcher.stop } if serving.house?
+  launcher.run
 rescue Boot::Cluster::Failed, Store::Away => e
   abort e.message
 ensure
+  renewing&.kill
   watch&.kill
   nursery.stop
   cluster.stop if started
 end
+exec(RbConfig.ruby, $PROGRAM_NAME, *ARGV) if again

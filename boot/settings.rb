@@ -27,7 +27,23 @@ module NutShelf
       def tls? = ENV["NUT_SHELF_TLS"] == "1"
 
       # @return [String] how people reach the app, such as "http://nutshelf.home:9380": labels, links and feeds name it
-      def public_url = blank(ENV.fetch("NUT_SHELF_URL", nil))&.chomp("/") || "http://127.0.0.1:#{port}"
+      def public_url = said_url || "http://127.0.0.1:#{port}"
+
+      # @return [Boolean] whether somebody said how people reach it: the environment, else the file that keeps it
+      def public_url_said? = !said_url.nil?
+
+      # @param url [String] how people reach the app from now on
+      def keep_public_url(url)
+        FileUtils.mkdir_p(LOCAL)
+        File.write(address_file, "#{url.chomp("/")}\n")
+      end
+
+      def said_url
+        kept = File.file?(address_file) ? File.read(address_file) : nil
+        (blank(ENV.fetch("NUT_SHELF_URL", nil)) || blank(kept))&.chomp("/")
+      end
+
+      def address_file = File.join(LOCAL, "public-address")
 
       # @return [Array<String>] names the app answers to, besides the loopback ones
       def hosts = [URI.parse(public_url).host].compact

@@ -23,9 +23,11 @@ module NutShelf
           work = UnitOfWork.new(@services, Caller.new(account_id: 0, household_id: id, role: "keeper"), db)
           added = work.house.foods.take_in(@services.catalog, @services.search_words)
           added += work.house.recipes.take_in(@services.catalog.recipes, work.house.foods.ids_by_key)
-          work.house.household.bump if added.positive? || work.household.dated_by != Redate::RULES
+          work.house.household.bump if added.positive?
           next 0 if work.household.dated_by == Redate::RULES
 
+          # Writers wait; what changes nothing leaves the household as old as it was.
+          work.house.records.lock("household", id)
           changed = RedateStacks.new(work, nil).redate(work.house.lots.all)
           work.house.household.update(dated_by: Redate::RULES)
           changed

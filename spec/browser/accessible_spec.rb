@@ -11,7 +11,8 @@ RSpec.describe "Every view", :browser do
     put_away(who, "beef-mince", "fridge", printed_on: "2026-11-20", printed_kind: "use_by")
     put_away(who, "canned-sardines", "cupboard", amount: "85", printed_on: "2026-10-31", printed_kind: "best_before")
     put_away(who, "frozen-peas", "freezer", amount: "1000", printed_on: "2027-05-31", printed_kind: "best_before")
-    put_away(who, "honey", "cupboard", amount: "450")
+    honey = put_away(who, "honey", "cupboard", amount: "450")
+    act(:Take, who, { lot_id: honey["lot_id"], amount: "100" })
     put_away(who, "avocado", "cupboard", count: "2", amount: "1", unit: "piece", state: "unripe")
     salt = put_away(who, "salt", "cupboard", amount: "500", printed_on: "2028-01-31", printed_kind: "best_before")
     act(:SetLevel, who, { lot_id: salt["lot_id"], level: "half" })
@@ -80,6 +81,7 @@ RSpec.describe "Every view", :browser do
       "/labels?stacks=#{stack}" => "[type=checkbox]",
       "/recall" => "form",
       "/people" => "form",
+      "/phones" => "h1",
       "/scanner" => "h2",
       "/scale" => "output",
       "/shelf?stack=#{stack}&do=portion" => "[aria-label='What it does to the date'] li"

@@ -27,6 +27,7 @@ import type {
   OccasionBrief,
   Paper,
   PeoplePage,
+  Phones,
   Place,
   PlaceDetail,
   Recipe,
@@ -221,3 +222,5 @@ export const giveAwayQuery = queryOptions({
   queryKey: [house, "lookBack", "giveAway"],
   queryFn: () => get<GiveAway>("/api/look-back/give-away"),
 });
+
+export const phonesQuery = queryOptions({ queryKey: [house, "phones"], queryFn: () => get<Phones>("/api/phones") });

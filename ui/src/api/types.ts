@@ -38,6 +38,7 @@ export type ListItem = Schemas["ListItem"];
 export type Bought = Schemas["Bought"];
 export type LookBackAdvice = Schemas["LookBackAdvice"];
 export type GiveAway = Schemas["GiveAway"];
+export type Phones = Schemas["Phones"];
 export type LookBack = Schemas["LookBack"];
 export type LookBackRows = Schemas["LookBackRows"];
 export type LookBackBehind = Schemas["LookBackBehind"];

@@ -29,6 +29,7 @@ export const MORE: [string, string][] = [
   ["/labels", say.labels],
   ["/recall", say.recall],
   ["/people", say.peopleAndHousehold],
+  ["/phones", say.onYourPhone],
   ["/scanner", say.simulatedScanner],
   ["/scale", say.simulatedScale],
 ];

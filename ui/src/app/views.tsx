@@ -103,6 +103,10 @@ const KeepingView = lazily(
   () => import("../views/care"),
   (module) => module.KeepingView,
 );
+const PhonesView = lazily(
+  () => import("../views/care"),
+  (module) => module.PhonesView,
+);
 const PlacesView = lazily(
   () => import("../views/care"),
   (module) => module.PlacesView,
@@ -193,6 +197,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/count", CountView],
   ["/count/:id", CountPage],
   ["/keeping", KeepingView],
+  ["/phones", PhonesView],
   ["/places", PlacesView],
   ["/bring-forward", BringForward],
   ["/jars", JarsView],

@@ -5,6 +5,7 @@ export { default as JarsView } from "./places/JarsView";
 export { default as KeepingView } from "./keeping/KeepingView";
 export { default as LabelsView } from "./labels/LabelsView";
 export { default as PeopleView } from "./people/PeopleView";
+export { default as PhonesView } from "./devices/PhonesView";
 export { default as PlacesView } from "./places/PlacesView";
 export { PrintGiveAway, PrintList, PrintMonth, PrintOccasion, PrintStanding, PrintWeek } from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";

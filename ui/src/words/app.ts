@@ -71,6 +71,7 @@ export const count = "Count";
 export const meals = "Meals";
 export const shop = "Shop";
 export const lookBack = "Look back";
+export const onYourPhone = "On your phone";
 export const keeping = "Keeping";
 export const dishes = "Dishes";
 export const occasions = "Occasions";
