@@ -38,7 +38,9 @@ module NutShelf
       # What is used day by day besides the dishes that are cooked.
       # @return [Core::Habits]
       def habits
-        @habits ||= @work.kept(:habits, :stock, :rules) { UsageRates.new(@work, reasons: ["eaten"]).habits }
+        @habits ||= @work.kept(:habits, :stock, :plan, :people, :rules) do
+          UsageRates.new(@work, reasons: ["eaten"]).habits
+        end
       end
 
       # The days ahead as everything that is known of them makes them: what each meal takes, what goes past, what runs

@@ -5,6 +5,7 @@ require_relative "../core/rotation/habits"
 require_relative "../core/usage/rate"
 require_relative "../core/usage/weeks"
 require_relative "../store/usage"
+require_relative "slots"
 
 module NutShelf
   module Desk
@@ -68,7 +69,9 @@ module NutShelf
         uses =
           rows.map { |row| Core::Weeks::Use.new(on: row.occurred_on, since: row.since, amount: row.used) }
         Core::Rate.of(
-          Core::Weeks.of(uses, today: @work.today, first_on: first_on(rows)),
+          Core::Weeks.of(
+            uses, today: @work.today, first_on: first_on(rows), away: away, like: season(rows.first.food_id)
+          ),
           said: weekly_said[rows.first.food_id],
           unit: UNITS.fetch(rows.first.dimension, "packs")
         )
@@ -77,6 +80,28 @@ module NutShelf
       def said(food_id) = weekly_said[food_id] ? Core::Rate.of([], said: weekly_said[food_id]) : NONE
 
       def weekly_said = @weekly_said ||= @work.house.foods.weekly_said
+
+      # Days on which nobody was to eat at any meal that is planned here.
+      def away
+        @away ||=
+          begin
+            from = @work.today - (Store::Usage::WEEKS * 7)
+            by_day = slots.between(from, @work.today).group_by(&:on)
+            by_day.reject { |_, slots| slots.any?(&:wanted?) }.keys.to_set
+          end
+      end
+
+      # Of what grows fresh: whether a day is of its season as today is.
+      # @return [Proc, nil] nil where a season makes no difference
+      def season(food_id)
+        food = @work.food(food_id)
+        months = slots.seasons[food.key] || food.season[slots.season_region]
+        return if months.nil? || months.empty?
+
+        ->(day) { months.include?(day.month) == months.include?(@work.today.month) }
+      end
+
+      def slots = @slots ||= Slots.new(@work)
 
       # Weeks before a food first came are not weeks without use.
       def first_on(rows) = (@first_days ||= @work.house.usage.first_days).fetch(rows.first.food_id, @work.today)

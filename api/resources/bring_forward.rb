@@ -9,7 +9,7 @@ module NutShelf
     # What to carry from backstock to the working shelf.
     class BringForward < Base
       get("/") do
-        view(:stock, :rules) do |work|
+        view(:stock, :plan, :people, :rules) do |work|
           of = Desk::Replenishment.new(work)
           { items: of.items.map { |item| item(work, of, item) }, crossed: BreachView.call(work) }
         end

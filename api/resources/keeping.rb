@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../../core/dating/cautions"
 require_relative "../../core/reference/guide"
+require_relative "../../core/usage/runs_out"
 %w[archive_food change_food drop_keeping merge_food].each { |name| require_relative "../../desk/acts/#{name}" }
 require_relative "../../desk/acts/set_food"
 require_relative "../../desk/acts/set_keeping"
@@ -15,7 +16,7 @@ module NutShelf
   module Api
     # How to keep each food, by the household's school and with its own times.
     class Keeping < Base
-      get("/:id") { view(:stock, :rules, :list) { |work| page(work, id_param) } }
+      get("/:id") { view(:stock, :plan, :people, :rules, :list) { |work| page(work, id_param) } }
 
       post("/:id/own") { act(Desk::SetKeeping, { food_id: id_param, **body_as("SetKeeping") }) }
 
@@ -179,10 +180,21 @@ module NutShelf
             dimension: row.dimension,
             weekly: rate.known? ? Core::Decimal.print(rate.weekly.round(1)) : nil,
             steps: rate.steps,
+            runs_out: runs_out(work, row, rate),
             **row.slice(:working_amount, :weekly_said, :g_per_ml, :g_per_piece).transform_values do |figure|
               figure && Core::Decimal.print(figure)
             end
           }
+        end
+
+        # When what is free of it will be used up, with the days between which that is likely.
+        def runs_out(work, row, rate)
+          stacks = work.shelf.stacks.each_value.select do |stack|
+            stack.food_id == row.id && stack.dimension.to_s == row.dimension && stack.noun.nil? &&
+              !stack.quarantined && !stack.unfit?(work.today)
+          end
+          found = Core::RunsOut.of(stacks.sum(0r, &:free), rate, today: work.today)
+          found&.to_h&.transform_values(&:iso8601)
         end
       end
     end

@@ -13,7 +13,7 @@ module NutShelf
     # Where things stand: what each place is like, what is wrong there, what fits.
     class Places < Base
       get("/") do
-        view(:stock, :rules) do |work|
+        view(:stock, :plan, :people, :rules) do |work|
           counts = work.house.lots.stacks_by_place
           photos = work.house.places.photo_ids
           { places: work.places.values.map { |row| PlaceView.row(row, counts.fetch(row.id, 0), photos.key?(row.id)) } }
@@ -22,7 +22,7 @@ module NutShelf
 
       post("/") { act(Desk::AddPlace, body_as("AddPlace")) }
 
-      get("/:id") { view(:stock, :rules) { |work| PlaceView.new(work, id_param).call } }
+      get("/:id") { view(:stock, :plan, :people, :rules) { |work| PlaceView.new(work, id_param).call } }
 
       post("/:id/change") { act(Desk::ChangePlace, { place_id: id_param, **body_as("ChangePlace") }) }
 

@@ -44,6 +44,14 @@ module NutShelf
       # @return [Rational] base units a day
       def daily = weekly / 7
 
+      # @return [Rational, Float] by how much use differs from week to week, as a standard deviation; 0 where only said
+      def spread
+        return 0r unless measured?
+
+        mean = @weeks.sum / @weeks.size
+        Math.sqrt(@weeks.sum { |use| (use - mean)**2 } / @weeks.size)
+      end
+
       private
 
       def measured? = @weeks.size >= WEEKS

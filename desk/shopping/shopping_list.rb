@@ -205,7 +205,7 @@ module NutShelf
       def basket = @basket ||= @work.house.shopping.bought.group_by(&:food_id)
 
       # @return [Core::Habits] what is used in all, cooked and eaten
-      def rates = @rates ||= @work.kept(:rates, :stock, :rules) { usage.habits }
+      def rates = @rates ||= @work.kept(:rates, :stock, :plan, :people, :rules) { usage.habits }
 
       def usage = @usage ||= UsageRates.new(@work)
 

@@ -15,15 +15,15 @@ export interface Changes {
  * everything.
  */
 const READS: Record<string, readonly Topic[]> = {
-  places: ["stock", "rules"],
-  place: ["stock", "rules"],
+  places: ["stock", "plan", "people", "rules"],
+  place: ["stock", "plan", "people", "rules"],
   stacks: ["stock", "rules"],
   stack: ["stock", "plan", "rules"],
   foods: ["stock", "rules"],
-  bring: ["stock", "rules"],
+  bring: ["stock", "plan", "people", "rules"],
   jars: ["stock", "rules"],
   barcodes: ["rules"],
-  keeping: ["stock", "list", "rules"],
+  keeping: ["stock", "plan", "people", "list", "rules"],
   care: ["plan", "stock", "rules"],
   today: ["stock", "plan", "people", "rules"],
   meals: ["stock", "plan", "people", "rules"],

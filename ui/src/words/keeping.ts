@@ -1,3 +1,5 @@
+import { dayMonth } from "./common";
+
 /** What is said of how foods keep. */
 export const usedWeekYou = (unit: string) => `Used a week, as you would say, in ${unit}`;
 export const figuresOf = (food: string) => `figures of ${food}`;
@@ -106,3 +108,10 @@ export const wantFloor = "Only once it falls below";
 export const wantStanding = "On the list that is ticked as things run out";
 export const wantKeep = "Keep it so";
 export const wantOf = (food: string) => `Always in the house: ${food}`;
+
+/** "What is here lasts until about 3 Dec 2026, most likely between 1 Dec and 7 Dec." */
+export function runsOut(when: { on: string; earliest: string; latest: string }): string {
+  const about = `What is here lasts until about ${dayMonth(when.on)}`;
+  if (when.earliest === when.latest) return `${about}.`;
+  return `${about}, most likely between ${dayMonth(when.earliest)} and ${dayMonth(when.latest)}.`;
+}

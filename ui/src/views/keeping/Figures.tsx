@@ -39,6 +39,7 @@ export function Figures({ page }: { page: KeepingPage }) {
           </b>
         </p>
       )}
+      {page.figures.runs_out && <p>{say.runsOut(page.figures.runs_out)}</p>}
       <ul className="text-soft text-small">
         {page.figures.steps.map((step) => (
           <li key={step}>{step}</li>
