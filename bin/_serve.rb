@@ -49,7 +49,8 @@ begin
   url = Boot::Wiring.prepare(mode == "demo" ? Demo::House::NAME : "nut_shelf_house")
   url = Demo::House.new.ready(url) if mode == "demo"
   Boot::Wiring.catch_up(url)
-  services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door, most: 2))
+  feed = mode == "demo" ? Boot::Wiring.shop_feed(Demo::House::SHOP_FEED) : Core::NoShopSays
+  services = Boot::Wiring.services(url, work: Boot::Workers.new(nursery.door, most: 2), shop_feed: feed)
   serving.port = free_port(Boot::Settings.port)
   app = serving.app(url, services: services, demo_account: mode == "demo" ? Demo::Household::KEEPER : nil)
   configuration =

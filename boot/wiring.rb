@@ -10,6 +10,7 @@ require_relative "settings"
 require_relative "../desk/catch_up"
 require_relative "../desk/kept"
 require_relative "../desk/services"
+require_relative "../devices/shop_feed"
 require_relative "../store/database"
 require_relative "../store/accounts"
 require_relative "../store/owner"
@@ -54,11 +55,17 @@ module NutShelf
         services&.database&.disconnect
       end
 
+      # @param path [String] of a file of made-up shops
+      # @return [Devices::ShopFeed] the stand-in for a real one
+      def shop_feed(path) = Devices::ShopFeed.read(File.read(path))
+
       # @param url [String] the app's URL
+      # @param shop_feed [#on_shelf] what shops say they have
       # @return [Desk::Services]
-      def services(url, connections: 8, work: Core::Work::Here)
+      def services(url, connections: 8, work: Core::Work::Here, shop_feed: Core::NoShopSays)
         Desk::Services.new(
           work: work,
+          shop_feed: shop_feed,
           database: Store::Database.connect(url, connections: connections),
           catalog: Reference.catalog,
           clock: Clock,

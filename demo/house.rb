@@ -9,6 +9,8 @@ module NutShelf
     # The demo's database on this machine: lived once, and made anew when somebody stopped half way.
     class House
       NAME = "nut_shelf_demo"
+      # What the made-up shops say they have.
+      SHOP_FEED = File.join(__dir__, "shop_feed.json")
 
       # @param url [String] the app's URL of the migrated database
       # @return [String] the app's URL of the demo that is whole

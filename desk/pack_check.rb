@@ -2,12 +2,14 @@
 
 require_relative "../core/buying/big_pack"
 require_relative "../core/buying/pack_cover"
+require_relative "../core/buying/shelf_offer"
 require_relative "../core/planning/weight"
 require_relative "../core/quantity/conversion"
 require_relative "../core/value"
 require_relative "pack_rests"
 require_relative "plan"
 require_relative "refusal"
+require_relative "shopping_days"
 require_relative "usage_rates"
 
 module NutShelf
@@ -35,7 +37,7 @@ module NutShelf
       end
 
       # @param food_id [Integer]
-      # @param packs [Array<Hash>] amount:, unit: and price_minor: of each
+      # @param packs [Array<Hash>] amount:, unit: and price_minor: of each, offer: of Core::ShelfOffer::KINDS or nil
       # @param use [Rational, nil] grams a week, where whoever asks knows better
       # @return [Answer]
       # @raise [Invalid] for an unknown food, or a size nobody can weigh
@@ -45,9 +47,9 @@ module NutShelf
         list = packs.each_with_index.map { |one, at| pack(one, at) }
         said = !use.nil?
         use ||= used
-        plain = Core::BigPack.new(use, good_days || KEEPS)
+        plain = Core::BigPack.new(use, good_days || KEEPS, sealed_days: sealed_days)
         freezer = freezer_for
-        cold = freezer && Core::BigPack.new(use, good_days || KEEPS, freezer: freezer)
+        cold = freezer && Core::BigPack.new(use, good_days || KEEPS, freezer: freezer, sealed_days: sealed_days)
         Answer.new(
           food: @food, use: use, said: said, good_days: good_days, freezer_days: freezer&.days,
           packs: list.map { |one| Asked.new(pack: one, fresh: plain.of(one), frozen: cold&.of(one)) }.freeze,
@@ -61,7 +63,7 @@ module NutShelf
         size = Core::Conversion.to(Core::Quantity.of(one[:amount].to_r, one[:unit]), :mass, @food).amount
         raise Refusal.of(:pack_size, at: "/packs/#{at}/amount", food: @food.name) unless size.positive?
 
-        Core::BuyablePack.new(size: size, price_minor: one[:price_minor])
+        Core::ShelfOffer.of(Core::BuyablePack.new(size: size, price_minor: one[:price_minor]), one[:offer])
       rescue Core::MissingFigure
         raise Refusal.of(:pack_size, at: "/packs/#{at}/amount", food: @food.name)
       end
@@ -70,6 +72,10 @@ module NutShelf
       def used = UsageRates.new(@work, food_ids: [@food_id]).habits.daily(@food.key).to_r * 7
 
       def good_days = @good_days ||= PackRests.new(@work, strict: @work.policy.by_the_date?).days(@food.key)
+
+      def sealed_days
+        @sealed_days ||= ShoppingDays.new(@work, from: @work.today, to: @work.today).keeps(@food.key)
+      end
 
       def freezer_for
         return unless @work.freezer && @food.freezes == "yes"

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/buying/on_shelf"
 require_relative "../core/value"
 require_relative "../core/work"
 
@@ -8,7 +9,7 @@ module NutShelf
     # What the acts work with: the store, the reference tables, the clock and the words of the label line. Frozen.
     Services =
       Core::Value.of(:database, :catalog, :clock, :names, :foreign_words, :tongues, :marks, :kept,
-        work: Core::Work::Here) do
+        work: Core::Work::Here, shop_feed: Core::NoShopSays) do
         # Nothing that was kept from an earlier look is there.
         def forget = kept.clear
 

@@ -28,9 +28,14 @@ module NutShelf
 
         def pack(work, one, said, food)
           {
-            size: work.size(Core::Quantity.of(said[:amount].to_r, said[:unit])), price_minor: one.pack.price_minor,
+            size: size(work, said, one.pack.count), price_minor: one.pack.price_minor, offer: said[:offer],
             fresh: eaten(work, one.fresh, one.pack, food), frozen: one.frozen && eaten(work, one.frozen, one.pack, food)
           }
+        end
+
+        def size(work, said, count)
+          one = work.size(Core::Quantity.of(said[:amount].to_r, said[:unit]))
+          count > 1 ? "#{count} x #{one}" : one
         end
 
         def eaten(work, eaten, pack, food)

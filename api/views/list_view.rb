@@ -140,9 +140,29 @@ module NutShelf
           food_id: line.food_id, text: line.text, aisle: line.aisle.empty? ? "Other" : line.aisle,
           amount: line.amount && @work.amount(Core::Quantity.new(line.amount, line.dimension.to_sym)),
           packs: line.packs.map { |pack| pack(pack) }, reasons: line.reasons, cost_minor: line.cost_minor,
-          estimated: line.estimated, at_home: line.food_id ? @home.of(line.food_id) : [], by: nil
+          estimated: line.estimated, at_home: line.food_id ? @home.of(line.food_id) : [], by: nil,
+          in_shop: line.food_id && in_shop(line.food_id)
         }
       end
+
+      # What the shop says of it today, where it says anything.
+      def in_shop(food_id)
+        key = @list.plan.shelf.food_ids.key(food_id)
+        shelf = @list.shop_shelf
+        return if shelf.of(key).empty?
+
+        { out: shelf.out?(key), offers: shelf.offers(key, @list.weekly_of(key)).map { |one| offer(one) } }
+      end
+
+      def offer(one)
+        {
+          kind: one.kind, count: one.count, size: @work.size(one.quantity), price_minor: one.price_minor,
+          worth: one.worth?, all: one.eaten >= one.grams, eaten: grams(one.eaten), of: grams(one.grams),
+          kilo_minor: one.kilo_minor, single_minor: one.single_minor
+        }
+      end
+
+      def grams(amount) = @work.amount(Core::Quantity.new(amount.round.to_r, :mass))
 
       def pack(pack)
         size = Core::Quantity.new(pack["amount"].to_r, pack["dimension"].to_sym)

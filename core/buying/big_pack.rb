@@ -16,16 +16,18 @@ module NutShelf
       # @param use_per_week [Rational] base units
       # @param good_days [Integer] once it is open, where it is kept
       # @param freezer [Freezer, nil]
-      def initialize(use_per_week, good_days, freezer: nil)
+      # @param sealed_days [Integer, nil] it keeps as it is bought; nil for longer than anybody plans
+      def initialize(use_per_week, good_days, freezer: nil, sealed_days: nil)
         @use = use_per_week
         @days = good_days
         @freezer = freezer
+        @sealed_days = sealed_days
       end
 
       # @param pack [BuyablePack]
       # @return [Eaten]
       def of(pack)
-        fresh = [pack.size, eaten_in(@days)].min
+        fresh = one_after_the_other(pack)
         frozen = @freezer ? frozen(pack.size, fresh) : 0r
         eaten = fresh + frozen
         Eaten.new(
@@ -48,6 +50,17 @@ module NutShelf
       end
 
       private
+
+      # Sealed ones wait for their turn: each is opened when the one before is eaten or over, and none is good for longer
+      # than it would have been sealed.
+      def one_after_the_other(pack)
+        one = pack.size / pack.count
+        lasts = @use.positive? ? [one * 7 / @use, @days].min : @days
+        (0...pack.count).sum(0r) do |turn|
+          window = [@days, @sealed_days && (@sealed_days - (turn * lasts))].compact.min
+          [one, eaten_in(window.clamp(0r, nil))].min
+        end
+      end
 
       def eaten_in(days) = @use * days / 7
 

@@ -4,8 +4,9 @@ require_relative "../value"
 
 module NutShelf
   module Core
-    # A pack that can be bought: its size in base units and its price in minor units. Frozen.
-    BuyablePack = Value.of(:size, :price_minor)
+    # A pack that can be bought: its size in base units and its price in minor units; `count`: of so many sealed ones,
+    # that are bought together. Frozen.
+    BuyablePack = Value.of(:size, :price_minor, count: 1)
 
     # Which packs to buy for a need: so many of each, what that comes to, and whether it stays within what will be eaten
     # while good and has room. Frozen.

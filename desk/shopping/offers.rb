@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/buying/on_shelf"
 require_relative "../../core/buying/pack_prices"
 
 module NutShelf
@@ -8,16 +9,18 @@ module NutShelf
     class Offers
       # @param work [UnitOfWork]
       # @param shop_id [Integer, nil]
-      def initialize(work, shop_id: nil)
+      # @param feed [Array<Core::OnShelf>] what that shop says it has today
+      def initialize(work, shop_id: nil, feed: [])
         @work = work
         @shop_id = shop_id
+        @feed = feed.select(&:there).group_by(&:food_key)
       end
 
       # Finds out about many foods at once, before a list asks for each.
       # @param ids [Array<Integer>]
       def know(ids)
         rows = @work.house.packs.paid(ids).group_by(&:food_id)
-        ids.each { |id| paid[id] = rows.fetch(id, []).map { |row| once(row) } }
+        ids.each { |id| paid[id] = [*rows.fetch(id, []).map { |row| once(row) }, *today(id)] }
       end
 
       # @param food_id [Integer]
@@ -36,6 +39,18 @@ module NutShelf
 
       # Grams of the packs nobody here buys a larger one of.
       def largest = @largest ||= @work.house.shopping.wants.transform_values(&:largest).compact
+
+      # What the shop asks for today is as good as paid; of "two for" nobody says what one costs.
+      def today(id)
+        rows = @feed.empty? ? [] : @feed.fetch(@work.food(id).key, [])
+        rows.reject { |row| row.offer == "two_for" }.map do |row|
+          size = row.quantity
+          Core::PaidOnce.new(
+            price_minor: row.price_of_one, amount: size.amount, dimension: size.dimension.to_s,
+            pack: size.amount, shop_id: @shop_id, on: @work.today
+          )
+        end
+      end
 
       def once(row)
         Core::PaidOnce.new(**row.slice(:price_minor, :amount, :dimension, :pack, :shop_id), on: row.observed_on)

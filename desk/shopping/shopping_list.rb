@@ -5,11 +5,13 @@ require_relative "../../core/buying/trip_days"
 require_relative "../../core/planning/weight"
 require_relative "../../core/value"
 require_relative "../belonging"
+require_relative "../pack_rests"
 require_relative "../plan"
 require_relative "../shopping_days"
 require_relative "../usage_rates"
 require_relative "offers"
 require_relative "purchase"
+require_relative "shop_shelf"
 
 module NutShelf
   module Desk
@@ -37,8 +39,20 @@ module NutShelf
       def initialize(work, days: nil, shop_id: nil)
         @work = work
         @days = days
-        @offers = Offers.new(work, shop_id: shop_id)
+        @shop_id = shop_id
+        @offers = Offers.new(work, shop_id: shop_id, feed: feed)
       end
+
+      # @return [ShopShelf] what the shop somebody goes to has today
+      def shop_shelf
+        @shop_shelf ||= ShopShelf.new(
+          @work, shop, rests: PackRests.new(@work, strict: plan.strict?), keeps: shopping.method(:keeps)
+        )
+      end
+
+      # @param key [String] of a food
+      # @return [Rational] grams used a week, cooked and eaten
+      def weekly_of(key) = (rates.daily(key) || 0r) * 7
 
       # @return [Plan]
       def plan = @plan ||= Plan.new(@work, to: trips.to)
@@ -73,6 +87,10 @@ module NutShelf
       def shopping = @shopping ||= ShoppingDays.new(@work, from: @work.today, to: @work.today + FAR)
 
       private
+
+      def shop = @shop ||= @shop_id && @work.house.shopping.shop(@shop_id)
+
+      def feed = shop ? @work.services.shop_feed.on_shelf(shop.name) : []
 
       def shopping_days = @shopping_days ||= shopping.days
 

@@ -37,6 +37,18 @@ RSpec.describe "A big pack", :api do
     expect(check("white-rice", [pack(1000, 250)])).to include("use" => "700 g", "use_known" => true, "said" => false)
   end
 
+  it "takes an offer for what it comes to, and opens sealed packs one after the other" do
+    offer = ->(kind, price) { { **pack(180, price), offer: kind } }
+    found = check("cream-cheese", [pack(180, 180), offer.("two_for", 300), offer.("third_free", 180),
+                                   offer.("half_price", 181)], use_per_week: "210")
+    expect(found["packs"].map { |one| one.values_at("size", "price_minor") }).to eq(
+      [["180 g", 180], ["2 x 180 g", 300], ["3 x 180 g", 360], ["180 g", 91]]
+    )
+    one = found["packs"].first["fresh"]["kilo_minor"]
+    expect(found["packs"][1]["fresh"]["kilo_minor"]).to be_within(1).of(one * 300 / 360.0)
+    expect(found["choice"]).to eq(3)
+  end
+
   it "says from which use on the big one is the cheaper" do
     found = check("cream-cheese", [pack(180, 180), pack(500, 300)], use_per_week: "10")
     expect(found["break_even"]).to eq("#{(300 * 7.0 / found["good_days"]).round} g")

@@ -26,6 +26,7 @@ const item = (more: Partial<ListItem>): ListItem => ({
   lessened: false,
   late: false,
   too_much: null,
+  in_shop: null,
   ...more,
 });
 

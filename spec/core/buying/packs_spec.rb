@@ -94,6 +94,15 @@ RSpec.describe "Packs" do
     end
   end
 
+  it "opens sealed packs in turn, as long as they keep" do
+    # 100 g a week, five days once open: 71.4 g of each 180 g. Sealed they keep 12 days: the third is good for two.
+    check = NutShelf::Core::BigPack.new(100r, 5, sealed_days: 12)
+    bundle = NutShelf::Core::BuyablePack.new(size: 900r, price_minor: 500, count: 5)
+    expect(check.of(bundle).eaten).to eq((500 + 500 + 200)/7r)
+    expect(NutShelf::Core::BigPack.new(100r, 5).of(bundle).eaten).to eq(5 * 500/7r)
+    expect(check.of(bundle.with(count: 1)).eaten).to eq(500/7r)
+  end
+
   it "chooses nothing where nothing would be eaten" do
     packs = [core::BuyablePack.new(size: 500r, price_minor: 90)]
     expect(core::BigPack.new(0r, 90).choice(packs)).to be_nil

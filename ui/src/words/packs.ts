@@ -21,7 +21,21 @@ export const takeIt = (size: string) => `Take the ${size}`;
 export const takeNone = "Nothing of it would be eaten";
 export const atUse = (use: string, name: string, said: boolean) =>
   said ? `At ${use} of ${name} a week, as you say.` : `${name} goes at ${use} a week here.`;
-export const packFor = (size: string, price: string) => `${size} for ${price}`;
+export const offerOf = (at: number) => `${packNumber(at)}, offer`;
+export const noOffer = "none";
+export const OFFERS: [string, string][] = [
+  ["two_for", "two for that price"],
+  ["half_price", "half that price"],
+  ["third_free", "third one free"],
+];
+const AS_OFFERED: Record<string, string> = {
+  two_for: "two for one price",
+  half_price: "at half price",
+  third_free: "the third one free",
+};
+/** "2 x 400 g for €1.50, two for one price" */
+export const packFor = (size: string, price: string, offer: string | null) =>
+  [`${size} for ${price}`, offer === null ? null : AS_OFFERED[offer]].filter(Boolean).join(", ");
 export const goodFor = (days: number | null) =>
   days === null ? "It keeps: " : `Good ${plural(days, "day")} once open: `;
 export const frozen = (amount: string) => `With ${amount} in the freezer: `;

@@ -20,10 +20,11 @@ export const fingerprint = "Fingerprint (SHA-256)";
 export const address = "Its own address";
 export const whatItIs = "What it is";
 export const whatItIsWords =
-  "A certificate this household's machine made for itself. It can vouch for names and addresses of home networks alone, " +
-  "and its key never leaves the machine.";
+  "A certificate this household's machine made for itself. It can vouch for names and addresses of home networks " +
+  "alone, and its key never leaves the machine.";
 export const takeBack = "Taking it back";
 export const takeBackWords =
-  "Remove it in the phone's settings. To end it for all phones, stop Nut Shelf, delete the folder .local/tls and start again.";
+  "Remove it in the phone's settings. To end it for all phones, stop Nut Shelf, delete the folder .local/tls and " +
+  "start again.";
 export const notSecure =
   "This address is not secure: phones will not keep the list without signal, nor lend their camera.";

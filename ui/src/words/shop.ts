@@ -199,3 +199,32 @@ export const up = (aisle: string) => `${aisle} earlier`;
 export const down = (aisle: string) => `${aisle} later`;
 export const keepAisles = "Keep this order";
 export const standing = "Tick list for the door";
+
+export const outToday = "The shop says it has none today.";
+
+interface Offer {
+  kind: "two_for" | "third_free";
+  count: number;
+  size: string;
+  price_minor: number;
+  worth: boolean;
+  all: boolean;
+  eaten: string;
+  of: string;
+  kilo_minor: number | null;
+  single_minor: number | null;
+}
+
+const OFFERS = {
+  two_for: (one: Offer, price: string) => `Offer: ${one.count} x ${one.size} for ${price}`,
+  third_free: (one: Offer, price: string) => `Offer: the third one free, ${one.count} x ${one.size} for ${price}`,
+};
+
+/** "Offer: 2 x 500 g for €1.65. Worth it: all of it will be eaten, €1.65 a kilo instead of €3.20." */
+export function offer(one: Offer, money: (minor: number) => string): string {
+  const what = OFFERS[one.kind](one, money(one.price_minor));
+  if (one.kilo_minor === null || one.single_minor === null) return `${what}. Nobody knows how fast it goes here.`;
+  const eaten = one.all ? "all of it will be eaten" : `${one.eaten} of ${one.of} will be eaten`;
+  const kilo = `${money(one.kilo_minor)} a kilo that is eaten, against ${money(one.single_minor)} for one alone`;
+  return `${what}. ${one.worth ? "Worth it" : "No gain"}: ${eaten}, ${kilo}.`;
+}

@@ -37,6 +37,7 @@ export function Line({ item, onTick, onMore }: { item: Shown; onTick: () => void
           </div>
         )}
         {item.too_much && !done && <div className="text-small text-beet">{say.tooMuch(item.too_much, money)}</div>}
+        {item.in_shop && !done && <InShop told={item.in_shop} />}
         <Tags item={item} />
       </div>
       <span className="pt-1.5 text-right">
@@ -47,6 +48,24 @@ export function Line({ item, onTick, onMore }: { item: Shown; onTick: () => void
         …
       </button>
     </li>
+  );
+}
+
+/** What the shop says: none left, or an offer and whether it is worth it here. */
+function InShop({ told }: { told: NonNullable<Shown["in_shop"]> }) {
+  const money = useMoney();
+  return (
+    <>
+      {told.out && <div className="text-small text-beet font-semibold">{say.outToday}</div>}
+      {told.offers.map((offer) => (
+        <div
+          key={offer.kind + offer.size}
+          className={`text-small ${offer.worth ? "text-pea font-semibold" : "text-soft"}`}
+        >
+          {say.offer(offer, money)}
+        </div>
+      ))}
+    </>
   );
 }
 

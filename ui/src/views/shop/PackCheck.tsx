@@ -17,13 +17,15 @@ const UNITS: [string, string][] = [
   ["l", "l"],
 ];
 
-type Pack = { amount: string; unit: "g" | "ml"; price_minor: number };
+type Offer = "two_for" | "half_price" | "third_free";
+type Pack = { amount: string; unit: "g" | "ml"; price_minor: number; offer?: Offer };
 
 /** What was typed of a pack, in the house's own unit; nothing where one of both is missing. */
 function packIn(fields: FormData, at: number): Pack[] {
   const unit = String(fields.get(`unit${at}`));
   const size = Number(amountIn(fields, `size${at}`));
   const price = amountIn(fields, `price${at}`);
+  const offer = String(fields.get(`offer${at}`) ?? "");
   if (!(size > 0) || price === "") return [];
   const amount = unit === "kg" || unit === "l" ? size * 1000 : size;
   return [
@@ -31,6 +33,7 @@ function packIn(fields: FormData, at: number): Pack[] {
       amount: String(Number(amount.toFixed(3))),
       unit: unit.endsWith("g") ? "g" : "ml",
       price_minor: Math.round(Number(price) * 100),
+      ...(offer ? { offer: offer as Offer } : {}),
     },
   ];
 }
@@ -56,6 +59,7 @@ function Row({ at }: { at: number }) {
         required={at === 0}
         className="!w-[110px]"
       />
+      <Pick label={say.offerOf(at)} name={`offer${at}`} none={say.noOffer} options={say.OFFERS} />
     </fieldset>
   );
 }
@@ -75,7 +79,7 @@ function Eaten({ one, days }: { one: One; days: number | null }) {
         );
   return (
     <li className="border-t border-zinc2 py-2">
-      <b>{say.packFor(one.size, money(one.price_minor))}</b>
+      <b>{say.packFor(one.size, money(one.price_minor), one.offer)}</b>
       <span className="block">{say.goodFor(days) + told(one.fresh)}</span>
       {one.frozen?.to_freeze && (
         <span className="block text-soft">{say.frozen(one.frozen.to_freeze) + told(one.frozen)}</span>
@@ -98,7 +102,7 @@ function Answer({ found }: { found: PackCheck }) {
       <p>{say.atUse(found.use, found.food, found.said)}</p>
       <ul className="mt-2">
         {found.packs.map((one) => (
-          <Eaten key={one.size} one={one} days={found.good_days} />
+          <Eaten key={`${one.size} ${one.price_minor}`} one={one} days={found.good_days} />
         ))}
       </ul>
       {cold && cold !== take && cold.frozen?.to_freeze && (

@@ -70,6 +70,7 @@ function own(line: Written, marked: Map<string, ListItem["status"]>): Shown {
     lessened: false,
     late: false,
     too_much: null,
+    in_shop: null,
     waits: true,
   };
 }
