@@ -51,8 +51,8 @@ module NutShelf
 
       private
 
-      # Sealed ones wait for their turn: each is opened when the one before is eaten or over, and none is good for longer
-      # than it would have been sealed.
+      # Sealed ones wait for their turn: each is opened when the one before is eaten or over, and none is good for
+      # longer than it would have been sealed.
       def one_after_the_other(pack)
         one = pack.size / pack.count
         lasts = @use.positive? ? [one * 7 / @use, @days].min : @days

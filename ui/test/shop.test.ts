@@ -165,3 +165,10 @@ test("what the list asks for is called the same on every device, and as the hous
   expect(reckonedRef(7, "2026-11-24")).toBe("food7on20261124");
   expect(reckonedRef(123456789012, "2026-11-24")).toMatch(/^[a-z0-9]{8,40}$/);
 });
+
+test("what the house would not take in is told on its line", () => {
+  const problem = { type: "about:blank", status: 409, code: "taken", title: "It is put away.", remedy: "", errors: [] };
+  const refused = letter("/api/list/aaaaaaaa/mark", { status: "ticked" }, { state: "refused", problem });
+  const [first] = shown(list([item({ ref: "aaaaaaaa" })]), [refused]).flatMap((aisle) => aisle.items);
+  expect([first?.refused, first?.status]).toEqual(["It is put away.", "open"]);
+});

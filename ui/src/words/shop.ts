@@ -104,6 +104,8 @@ export const late = "wanted before you go";
 export const lessened = "not needed any more";
 export const tickedBy = (names: string[]) => `in the basket of ${names.join(" and of ")}`;
 export const changedBy = (name: string) => `changed by ${name}`;
+export const freezeNow = "Freeze it now";
+export const refusedLine = (why: string) => `Not taken in: ${why} It stands under Letters.`;
 export const waits = "waits for signal";
 export const tooMuch = (found: NonNullable<ListItem["too_much"]>, money: (minor: number) => string) =>
   [

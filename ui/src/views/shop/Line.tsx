@@ -38,6 +38,9 @@ export function Line({ item, onTick, onMore }: { item: Shown; onTick: () => void
         )}
         {item.too_much && !done && <div className="text-small text-beet">{say.tooMuch(item.too_much, money)}</div>}
         {item.in_shop && !done && <InShop told={item.in_shop} />}
+        {item.refused !== null && (
+          <div className="text-small text-beet font-semibold">{say.refusedLine(item.refused)}</div>
+        )}
         <Tags item={item} />
       </div>
       <span className="pt-1.5 text-right">

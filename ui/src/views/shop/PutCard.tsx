@@ -116,6 +116,7 @@ function Part({
 }) {
   const today = useSession().today;
   const year = Number(today.slice(0, 4)) + 1;
+  const freezer = places.find((place) => place.kind === "freezer");
   return (
     <div className="grid gap-3 border-t border-zinc2 mt-2 pt-2">
       <div className="flex flex-wrap gap-3 items-end">
@@ -136,6 +137,9 @@ function Part({
           onChange={(event) => set({ place: event.target.value === "" ? null : Number(event.target.value) })}
         />
         <Button onClick={onPart}>{say.part}</Button>
+        {freezer && one.place !== freezer.id && (
+          <Button onClick={() => set({ place: freezer.id })}>{say.freezeNow}</Button>
+        )}
       </div>
       <div className="grid gap-1">
         <span className="font-semibold">{say.dateKind}</span>

@@ -94,7 +94,7 @@ function Lines({ list, days }: { list: List; days: number | null }) {
       <div className="wide:columns-2 gap-3 mt-3 [&>*]:break-inside-avoid [&>*]:mb-3">
         {additions.length > 0 && (
           <Board title={say.additions} tone="mustard">
-            <ul className="mt-1">{additions.map((item) => line({ ...item, waits: false }))}</ul>
+            <ul className="mt-1">{additions.map((item) => line({ ...item, waits: false, refused: null }))}</ul>
           </Board>
         )}
         {aisles.map((aisle) => (

@@ -1,7 +1,8 @@
 import type { Letter } from "../../api/outbox";
 import type { List, ListItem } from "../../api/types";
 
-export type Shown = ListItem & { waits: boolean };
+/** `refused`: why the house did not take in what was done to it here. */
+export type Shown = ListItem & { waits: boolean; refused: string | null };
 
 export interface ShownAisle {
   aisle: string;
@@ -41,6 +42,22 @@ function changes(letters: Letter[]): Map<string, { count?: number; note?: string
   );
 }
 
+/** What the house would not take in of each line, in its own words. */
+function refusals(letters: Letter[]): Map<string, string> {
+  return new Map(
+    letters
+      .filter((letter) => letter.state === "refused")
+      .flatMap((letter) => {
+        const ref = MARK.exec(letter.path)?.[1] ?? CHANGE.exec(letter.path)?.[1] ?? writtenRef(letter);
+        return ref ? [[ref, letter.problem?.title ?? ""]] : [];
+      }),
+  );
+}
+
+function writtenRef(letter: Letter): string | undefined {
+  return letter.path === "/api/list" ? (letter.body as Written).ref : undefined;
+}
+
 /** What was written on this device and the house does not know of yet. */
 export function written(letters: Letter[]): Written[] {
   return open(letters).flatMap((letter) => (letter.path === "/api/list" ? [letter.body as Written] : []));
@@ -72,6 +89,7 @@ function own(line: Written, marked: Map<string, ListItem["status"]>): Shown {
     too_much: null,
     in_shop: null,
     waits: true,
+    refused: null,
   };
 }
 
@@ -83,6 +101,7 @@ export function shown(list: List, letters: Letter[]): ShownAisle[] {
   const marked = marks(letters);
   const changed = changes(letters);
   const added = written(letters);
+  const refused = refusals(letters);
   const byFood = new Map(added.flatMap((line) => (line.food_id === undefined ? [] : [[line.food_id, line]])));
   const items = [...list.aisles.flatMap((aisle) => aisle.items), ...list.removed, ...list.additions];
   const known = new Set(items.map((item) => item.ref));
@@ -97,6 +116,7 @@ export function shown(list: List, letters: Letter[]): ShownAisle[] {
       status,
       note: change?.note ?? item.note,
       paid_minor: change?.paid_minor === undefined ? item.paid_minor : change.paid_minor,
+      refused: ref === null ? null : (refused.get(ref) ?? null),
       waits: taken !== undefined || (ref !== null && (marked.has(ref) || changed.has(ref))),
     };
   });
