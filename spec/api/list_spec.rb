@@ -145,4 +145,14 @@ RSpec.describe "The list", :api do
                                      **bought["packs"].first }] })
     expect(items).to be_empty
   end
+
+  it "holds a receipt against the basket, which changes nothing" do
+    honey = write("450 g honey", ticked: true)
+    wick = write("lamp wick for the stairs", ticked: true)
+    told = tell("/api/bought/receipt", { text: "HONEY 450 G  4.10 A\nCHEWING GUM 0.60\nTOTAL 4.70" })
+    expect(told).to include("paid_minor" => 470, "extra" => [{ "text" => "CHEWING GUM", "price_minor" => 60 }])
+    expect(told["pairs"]).to match([include("ref" => honey, "paid_minor" => 410, "same" => false)])
+    expect(told["unpaid"].map { |one| one["ref"] }).to eq([wick])
+    expect(ask("/api/bought")["lines"].map { |one| one["paid_minor"] }).to eq([nil, nil])
+  end
 end

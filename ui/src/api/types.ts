@@ -35,6 +35,7 @@ export type TurningStack = Schemas["TurningStack"];
 export type FillMeals = Schemas["FillMeals"];
 export type List = Schemas["List"];
 export type ListItem = Schemas["ListItem"];
+export type ReceiptCheck = Schemas["ReceiptCheck"];
 export type Bought = Schemas["Bought"];
 export type LookBackAdvice = Schemas["LookBackAdvice"];
 export type GiveAway = Schemas["GiveAway"];

@@ -9,6 +9,7 @@ import { Button, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/shop";
 import { PutCard } from "./PutCard";
+import { ReceiptFold } from "./ReceiptFold";
 import { begun, stackOf, type Putting } from "./putting";
 
 type Stack = PutAway & { ref: string };
@@ -25,7 +26,10 @@ export default function BoughtView() {
           bought.lines.length === 0 ? (
             <Empty title={say.basketEmpty}>{say.basketEmptyWhy}</Empty>
           ) : (
-            <Basket lines={bought.lines} />
+            <>
+              <ReceiptFold />
+              <Basket lines={bought.lines} />
+            </>
           )
         }
       </Loaded>
