@@ -69,7 +69,7 @@ SHOTS = [
       appear(browser, "[role=dialog] h3")
     end
   ],
-  ["labels", "/labels", WIDE, ->(browser) { press(browser, "Choose these") }],
+  ["look-back", "/look-back", WIDE, ->(browser) { appear(browser, ".recharts-surface") }],
   ["today-phone", "/", PHONE],
   ["shelf-phone", "/shelf", PHONE],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]

@@ -29,18 +29,18 @@ module NutShelf
 
       post("/give-away") { act_on_stacks(Desk::HandOver, body_as("HandOver")) }
 
-      get("/by/:way") do
+      get("/by/:id") do
         way = way_param
         look { |view| view.by(way) }
       end
 
-      get("/by/:way/behind") do
+      get("/by/:id/behind") do
         way = way_param(BEHIND)
         key = params[:key].to_s
         look { |view| view.behind(way, key) }
       end
 
-      get("/by/:way/file") do
+      get("/by/:id/file") do
         way = way_param(FILES)
         read_only do |work|
           view = made(work)
@@ -72,7 +72,7 @@ module NutShelf
         end
 
         def way_param(ways = WAYS)
-          way = params[:way].to_s
+          way = params[:id].to_s
           ways.include?(way) ? way : refuse("not_found", "There is no such way to add up.", "Look back again.")
         end
       end
