@@ -29,6 +29,13 @@ module NutShelf
         # @return [Boolean] whether its coldest is said to be warmer than its warmest
         def upside_down? = !low_c.nil? && !high_c.nil? && low_c > high_c
 
+        # @return [Rational, nil] millilitres nothing stands in, as it was said last; nil where nobody measured it
+        def free_ml
+          return if inner_mm.nil? || fill_percent.nil?
+
+          inner_mm.reduce(1r) { |product, side| product * side } / 1000 * (100 - fill_percent) / 100
+        end
+
         # @return [Standing] as far as dates care
         def standing = Standing.new(name: name, kind: kind, low_c: low_c, high_c: high_c)
       end

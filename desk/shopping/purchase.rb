@@ -109,7 +109,18 @@ module NutShelf
       private_constant :TOO_MUCH, :LOOSE
 
       def cover(packs, grams)
-        [packs, Core::PackCover.new(packs.map(&:plain)).call(grams, eaten_while_good: eaten_while_good || grams)]
+        [packs,
+         Core::PackCover.new(packs.map(&:plain)).call(grams, eaten_while_good: eaten_while_good || grams, room: room)]
+      end
+
+      # Of a packed place so much is packs, and the rest the room between them.
+      PACKED = 1/2r
+      private_constant :PACKED
+
+      # @return [Rational, nil] grams its place still holds; nil where nobody measured it, or nobody knows the volume
+      def room
+        free = place&.free_ml
+        free && @food.g_per_ml && (free * PACKED * @food.g_per_ml)
       end
 
       def too_much?(cover, grams) = !cover.within_cap && cover.amount > grams * TOO_MUCH

@@ -155,4 +155,17 @@ RSpec.describe "The list", :api do
     expect(told["unpaid"].map { |one| one["ref"] }).to eq([wick])
     expect(ask("/api/bought")["lines"].map { |one| one["paid_minor"] }).to eq([nil, nil])
   end
+
+  it "buys no more than is needed where the place holds no more" do
+    put("500 g white rice cupboard 2.00")
+    put("5 kg white rice cupboard 2.50")
+    inside(ines) { |house| house.lots.all }.each { |one| tell("/api/stacks/#{one.id}/take") }
+    act(:SetFood, ines, { food_id: food_id(ines, "white-rice"), g_per_ml: "0.85", weekly_said: "2000" })
+    tell("/api/wants/#{food_id(ines, "white-rice")}", { par: "900" })
+    packs = -> { item("White rice, long grain")["packs"].map { |pack| pack.values_at("count", "size") } }
+    expect(packs.call).to eq([[1, "5 kg"]])
+    cupboard = inside(ines) { |house| house.places.all.find { |place| place.kind == "cupboard" } }
+    act(:ChangePlace, ines, { place_id: cupboard.id, inner_mm: [400, 300, 300], fill_percent: 90 })
+    expect(packs.call).to eq([[6, "500 g"]])
+  end
 end
