@@ -9,6 +9,7 @@ require_relative "../core/value"
 require_relative "pack_rests"
 require_relative "plan"
 require_relative "refusal"
+require_relative "shopping/offers"
 require_relative "shopping_days"
 require_relative "usage_rates"
 
@@ -22,7 +23,12 @@ module NutShelf
       # `choice` and `frozen_choice`: which costs least for what is eaten; `break_even`: grams a week from which on the
       # largest costs no more than the smallest, nil where it never does. Frozen.
       Answer =
-        Core::Value.of(:food, :use, :said, :good_days, :freezer_days, :packs, :choice, :frozen_choice, :break_even)
+        Core::Value.of(:food, :use, :said, :good_days, :freezer_days, :packs, :choice, :frozen_choice, :break_even,
+          forms: [].freeze)
+
+      # Another form of the food, or what stands in for it in dishes: grams for a hundred, and minor units for as much
+      # as a kilo of the food, by what was paid here. Frozen.
+      Form = Core::Value.of(:food, :per_hundred, :kilo_minor)
 
       # A pack asked about. Frozen.
       Asked = Core::Value.of(:pack, :fresh, :frozen)
@@ -53,11 +59,28 @@ module NutShelf
         Answer.new(
           food: @food, use: use, said: said, good_days: good_days, freezer_days: freezer&.days,
           packs: list.map { |one| Asked.new(pack: one, fresh: plain.of(one), frozen: cold&.of(one)) }.freeze,
-          choice: plain.choice(list), frozen_choice: cold&.choice(list), break_even: break_even(list)
+          choice: plain.choice(list), frozen_choice: cold&.choice(list), break_even: break_even(list),
+          forms: forms
         )
       end
 
       private
+
+      # Whole or ground, dried or tinned: what dishes of this house take for it, where somebody bought it once.
+      def forms
+        lines = @work.house.recipes.values.values.flat_map(&:lines).select { |line| line.food_key == @food.key }
+        factors = lines.flat_map { |line| line.substitutes.to_a }.group_by(&:first)
+          .transform_values { |list| list.map(&:last).max }
+        offers = Offers.new(@work)
+        factors.filter_map { |key, factor| form(offers, key, factor) }.sort_by { |one| [one.kilo_minor, one.food] }
+      end
+
+      # The dearer of what several dishes say, so that none looks cheaper than it is.
+      def form(offers, key, factor)
+        id = @work.shelf.food_ids[key] or return
+        paid = offers.of(id).per_gram or return
+        Form.new(food: @work.food(id).name, per_hundred: (factor * 100).round, kilo_minor: (paid * factor * 1000).round)
+      end
 
       def pack(one, at)
         size = Core::Conversion.to(Core::Quantity.of(one[:amount].to_r, one[:unit]), :mass, @food).amount

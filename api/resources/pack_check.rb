@@ -22,6 +22,7 @@ module NutShelf
             food: found.food.name, use: grams(work, found.use), use_known: found.use.positive?, said: found.said,
             good_days: found.good_days, freezer_days: found.freezer_days, choice: found.choice,
             frozen_choice: found.frozen_choice, break_even: found.break_even && grams(work, found.break_even),
+            forms: found.forms.map { |form| form.slice(:food, :per_hundred, :kilo_minor) },
             packs: found.packs.zip(asked).map { |one, said| pack(work, one, said, found.food) }
           }
         end

@@ -60,4 +60,16 @@ RSpec.describe "A big pack", :api do
     expect([last_response.status, refused["title"]]).to match([422, /weighs/])
     expect(ask("/api/acts")["acts"]).to eq([])
   end
+
+  it "names other forms that were bought here, for as much as a kilo" do
+    line = inside(ines) { |house| house.recipes.values.values.flat_map(&:lines) }.find do |one|
+      one.substitutes.any? && one.food_key.start_with?("canned-")
+    end
+    other, factor = line.substitutes.first
+    put_away(ines, other, "cupboard", amount: "1000", price_minor: 240)
+    forms = check(line.food_key, [pack(400, 89)], use_per_week: "200")["forms"]
+    expect(forms.map { |one| one["food"] }).to eq([inside(ines) { |house| house.foods.by_key([other])[other].name }])
+    expect(forms.first["kilo_minor"]).to be >= (240 * factor).floor
+    expect(forms.first["per_hundred"]).to be >= (factor * 100).floor
+  end
 end

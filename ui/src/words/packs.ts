@@ -50,3 +50,6 @@ export const costs = (eaten: string, weeks: number | null, kilo: string, portion
 export const onlyFrozen = (size: string, amount: string) =>
   `Take the ${size} only if ${amount} of it go into the freezer and there is room.`;
 export const fromUse = (use: string) => `From ${use} a week on, the larger one costs no more.`;
+export const forms = "Other forms, and what stands in for it";
+export const form = (food: string, grams: number, kilo: string) =>
+  `${food}: ${grams} g for 100 g, so as much as a kilo costs ${kilo}.`;

@@ -89,6 +89,7 @@ function Eaten({ one, days }: { one: One; days: number | null }) {
 }
 
 function Answer({ found }: { found: PackCheck }) {
+  const money = useMoney();
   if (!found.use_known)
     return (
       <Board title={say.notKnown}>
@@ -107,6 +108,16 @@ function Answer({ found }: { found: PackCheck }) {
       </ul>
       {cold && cold !== take && cold.frozen?.to_freeze && (
         <p className="mt-2 font-semibold">{say.onlyFrozen(cold.size, cold.frozen.to_freeze)}</p>
+      )}
+      {found.forms.length > 0 && (
+        <>
+          <h3 className="mt-2">{say.forms}</h3>
+          <ul>
+            {found.forms.map((form) => (
+              <li key={form.food}>{say.form(form.food, form.per_hundred, money(form.kilo_minor))}</li>
+            ))}
+          </ul>
+        </>
       )}
       {found.break_even && <p className="text-soft mt-2">{say.fromUse(found.break_even)}</p>}
     </Board>
