@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/dating/breaking"
 require_relative "../../core/looking_back/surplus"
 require_relative "../plan"
 require_relative "../usage_rates"
@@ -18,7 +19,8 @@ module NutShelf
         # What nobody touched for so long is not used here.
         UNUSED_DAYS = 60
 
-        LEFTOVERS = "Home leftovers"
+        # What nobody sealed: made here, or grown.
+        UNSEALED = ["Home leftovers", *Core::Breaking::PRODUCE].freeze
 
         # @param work [UnitOfWork]
         def initialize(work)
@@ -46,7 +48,7 @@ module NutShelf
         def fit = @work.shelf.stacks.each_value.select { |stack| stack.weighed? && stack.free.positive? && fit?(stack) }
 
         def sealed?(stack)
-          @work.place(stack.place_id).kind != "freezer" && @work.food(stack.food_id).aisle != LEFTOVERS
+          @work.place(stack.place_id).kind != "freezer" && !UNSEALED.include?(@work.food(stack.food_id).aisle)
         end
 
         def offers(key, stacks)

@@ -174,6 +174,13 @@ RSpec.describe NutShelf::Desk::LookingBack do
       expect(offers.map { |one| [one.stack.id, one.amount, one.why] }).to eq([[lot, 1200, "unused"]])
     end
 
+    it "offers nothing that was grown or made here and nobody sealed" do
+      put_away(ines, "garlic", "cupboard", count: "9", amount: "1", unit: "piece", printed_on: (today + 200).iso8601,
+        printed_kind: "best_before")
+      clock.day = today + 61
+      expect(offers).to be_empty
+    end
+
     it "hands over what is sealed and in date, in one go that can be taken back" do
       lot = long
       done = act(:HandOver, ines, { stacks: [{ lot_id: lot, amount: "800" }], to: "the food bank" })
