@@ -19,19 +19,22 @@ module NutShelf
     # freezer does for it, and what of each pack would be eaten.
     class PackCheck
       # `use`: grams a week, `said`: by whoever asks; `good_days`: once open, nil where it keeps; `freezer_days`: nil
-      # where it is not frozen here; `packs`: each in grams with what is eaten of it, without the freezer and with it;
+      # where it is not frozen here, as `dried_days`; `packs`: each in grams with what is eaten of it as it is, with the
+      # rest frozen, with the rest dried;
       # `choice` and `frozen_choice`: which costs least for what is eaten; `break_even`: grams a week from which on the
       # largest costs no more than the smallest, nil where it never does. Frozen.
       Answer =
-        Core::Value.of(:food, :use, :said, :good_days, :freezer_days, :packs, :choice, :frozen_choice, :break_even,
-          forms: [].freeze)
+        Core::Value.of(
+          :food, :use, :said, :good_days, :freezer_days, :dried_days, :packs, :choice, :frozen_choice, :break_even,
+          forms: [].freeze
+        )
 
       # Another form of the food, or what stands in for it in dishes: grams for a hundred, and minor units for as much
       # as a kilo of the food, by what was paid here. Frozen.
       Form = Core::Value.of(:food, :per_hundred, :kilo_minor)
 
       # A pack asked about. Frozen.
-      Asked = Core::Value.of(:pack, :fresh, :frozen)
+      Asked = Core::Value.of(:pack, :fresh, :frozen, :dried)
 
       # Days that stand for "it keeps": longer than anybody leaves a pack open.
       KEEPS = 3650
@@ -54,11 +57,13 @@ module NutShelf
         said = !use.nil?
         use ||= used
         plain = Core::BigPack.new(use, good_days || KEEPS, sealed_days: sealed_days)
-        freezer = freezer_for
-        cold = freezer && Core::BigPack.new(use, good_days || KEEPS, freezer: freezer, sealed_days: sealed_days)
+        cold = freezer_days && kept_otherwise(use, freezer_days)
+        dry = dried_days && kept_otherwise(use, dried_days)
         Answer.new(
-          food: @food, use: use, said: said, good_days: good_days, freezer_days: freezer&.days,
-          packs: list.map { |one| Asked.new(pack: one, fresh: plain.of(one), frozen: cold&.of(one)) }.freeze,
+          dried_days: dried_days, food: @food, use: use, said: said, good_days: good_days, freezer_days: freezer_days,
+          packs: list.map do |one|
+            Asked.new(pack: one, fresh: plain.of(one), frozen: cold&.of(one), dried: dry&.of(one))
+          end.freeze,
           choice: plain.choice(list), frozen_choice: cold&.choice(list), break_even: break_even(list),
           forms: forms
         )
@@ -100,11 +105,23 @@ module NutShelf
         @sealed_days ||= ShoppingDays.new(@work, from: @work.today, to: @work.today).keeps(@food.key)
       end
 
-      def freezer_for
+      # What is left is kept in another way for so many days.
+      def kept_otherwise(use, days)
+        Core::BigPack.new(
+          use, good_days || KEEPS, freezer: Core::BigPack::Freezer.new(days: days), sealed_days: sealed_days
+        )
+      end
+
+      def freezer_days
         return unless @work.freezer && @food.freezes == "yes"
 
-        days = @work.catalog.keeping(@food, "frozen_at_home", "freezer").row&.low
-        days && Core::BigPack::Freezer.new(days: days)
+        @freezer_days ||= @work.catalog.keeping(@food, "frozen_at_home", "freezer").row&.low
+      end
+
+      # Where the guide knows how long it keeps dried, and drying is no matter of safety.
+      def dried_days
+        row = @work.catalog.keeping(@food, "home_dried", "cool_dark").row
+        row.low if row&.kind == :quality
       end
 
       # The use at which what is eaten of the largest costs as little as the smallest, all of which is eaten by then.

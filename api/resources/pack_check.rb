@@ -20,7 +20,7 @@ module NutShelf
         def told(work, found, asked)
           {
             food: found.food.name, use: grams(work, found.use), use_known: found.use.positive?, said: found.said,
-            good_days: found.good_days, freezer_days: found.freezer_days, choice: found.choice,
+            **found.slice(:good_days, :freezer_days, :dried_days, :choice),
             frozen_choice: found.frozen_choice, break_even: found.break_even && grams(work, found.break_even),
             forms: found.forms.map { |form| form.slice(:food, :per_hundred, :kilo_minor) },
             packs: found.packs.zip(asked).map { |one, said| pack(work, one, said, found.food) }
@@ -30,7 +30,7 @@ module NutShelf
         def pack(work, one, said, food)
           {
             size: size(work, said, one.pack.count), price_minor: one.pack.price_minor, offer: said[:offer],
-            fresh: eaten(work, one.fresh, one.pack, food), frozen: one.frozen && eaten(work, one.frozen, one.pack, food)
+            **one.slice(:fresh, :frozen, :dried).transform_values { |way| way && eaten(work, way, one.pack, food) }
           }
         end
 
@@ -43,9 +43,15 @@ module NutShelf
           kilo = eaten.true_minor_per_thousand
           {
             eaten: grams(work, eaten.eaten), to_freeze: eaten.to_freeze.positive? ? grams(work, eaten.to_freeze) : nil,
+            portions: portions(eaten.to_freeze, food),
             all: eaten.eaten >= pack.size, kilo_minor: kilo&.round(half: :up), weeks: eaten.weeks&.round(1)&.to_f,
             portion_minor: kilo && food.serving_g && (kilo * food.serving_g / 1000).round(half: :up)
           }
+        end
+
+        # How many portions that makes, where the food has a usual one.
+        def portions(grams, food)
+          food.serving_g&.positive? && grams.positive? ? [(grams / food.serving_g).ceil, 1].max : nil
         end
 
         def grams(work, amount) = work.amount(Core::Quantity.new(amount.round.to_r, :mass))

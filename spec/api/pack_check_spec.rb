@@ -29,6 +29,15 @@ RSpec.describe "A big pack", :api do
     expect(found["frozen_choice"]).to eq(1)
   end
 
+  it "is dried where the guide knows how long it keeps so, and portioned where it has a usual portion" do
+    apples = check("apples", [pack(1000, 240), pack(10_000, 900)], use_per_week: "400")
+    expect(apples["dried_days"]).to be_positive
+    expect(apples["packs"][1]["dried"]["to_freeze"]).not_to be_nil
+    expect(check("chicken-thighs", [pack(500, 600)], use_per_week: "200")["dried_days"]).to be_nil
+    frozen = check("wholemeal-bread", [pack(1200, 300)], use_per_week: "400")["packs"].first["frozen"]
+    expect(frozen["portions"]).to be_positive
+  end
+
   it "knows how fast the food goes where the ledger does, and says where it does not" do
     found = check("white-rice", [pack(1, 250, unit: "g")])
     expect(found).to include("use_known" => false, "choice" => nil)

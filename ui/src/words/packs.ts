@@ -38,7 +38,9 @@ export const packFor = (size: string, price: string, offer: string | null) =>
   [`${size} for ${price}`, offer === null ? null : AS_OFFERED[offer]].filter(Boolean).join(", ");
 export const goodFor = (days: number | null) =>
   days === null ? "It keeps: " : `Good ${plural(days, "day")} once open: `;
-export const frozen = (amount: string) => `With ${amount} in the freezer: `;
+export const frozen = (amount: string, portions: number | null) =>
+  `With ${amount} in the freezer${portions === null ? "" : `, in ${plural(portions, "portion")}`}: `;
+export const dried = (amount: string) => `With ${amount} dried: `;
 export const allOfIt = "all of it is eaten";
 export const soMuchOfIt = (amount: string) => `${amount} of it is eaten`;
 export const nothingEaten = "nothing of it is eaten.";

@@ -104,6 +104,7 @@ export const late = "wanted before you go";
 export const lessened = "not needed any more";
 export const tickedBy = (names: string[]) => `in the basket of ${names.join(" and of ")}`;
 export const changedBy = (name: string) => `changed by ${name}`;
+export const intoJar = (name: string) => `${name}: into a jar`;
 export const freezeNow = "Freeze it now";
 export const refusedLine = (why: string) => `Not taken in: ${why} It stands under Letters.`;
 export const waits = "waits for signal";

@@ -43,7 +43,9 @@ function Basket({ lines }: { lines: BoughtLine[] }) {
   const places = useQuery(placesQuery).data ?? [];
   const [said, setSaid] = useState<Record<string, Putting[]>>({});
   const [labels, setLabels] = useState<number[]>([]);
+  const [lately, setLately] = useState<{ id: number; name: string }[]>([]);
   const of = (line: BoughtLine) => said[line.ref] ?? begun(line);
+  const nameOf = (ref?: string) => lines.find((line) => line.ref === ref)?.text ?? "";
   const stacks = (line: BoughtLine) => of(line).map((one) => stackOf(one, line.food_id));
   const ready = (line: BoughtLine) => line.food_id !== null && stacks(line).every((stack) => stack !== null);
   // A second press of a hurried thumb is the same press.
@@ -51,7 +53,9 @@ function Basket({ lines }: { lines: BoughtLine[] }) {
     if (under.current) return;
     under.current = true;
     const done = await act("/api/bought", { stacks: list }, words).finally(() => (under.current = false));
-    if (done?.lot_ids) setLabels([...labels, ...done.lot_ids]);
+    if (!done?.lot_ids) return;
+    setLabels([...labels, ...done.lot_ids]);
+    setLately(done.lot_ids.map((id, at) => ({ id, name: nameOf(list[at]?.ref) })));
   };
   const one = async (line: BoughtLine) => {
     if (!ready(line)) return tell({ text: say.unfinished(line.text) });
@@ -82,6 +86,11 @@ function Basket({ lines }: { lines: BoughtLine[] }) {
             {say.printLabels(labels.length)}
           </Link>
         )}
+        {lately.map((one) => (
+          <Link key={one.id} className="underline text-rim" to={`/shelf?stack=${one.id}&do=decant`}>
+            {say.intoJar(one.name)}
+          </Link>
+        ))}
       </div>
       <div className="grid gap-3 wide:grid-cols-2 items-start">
         {lines.map((line) => (

@@ -82,7 +82,12 @@ function Eaten({ one, days }: { one: One; days: number | null }) {
       <b>{say.packFor(one.size, money(one.price_minor), one.offer)}</b>
       <span className="block">{say.goodFor(days) + told(one.fresh)}</span>
       {one.frozen?.to_freeze && (
-        <span className="block text-soft">{say.frozen(one.frozen.to_freeze) + told(one.frozen)}</span>
+        <span className="block text-soft">
+          {say.frozen(one.frozen.to_freeze, one.frozen.portions) + told(one.frozen)}
+        </span>
+      )}
+      {one.dried?.to_freeze && (
+        <span className="block text-soft">{say.dried(one.dried.to_freeze) + told(one.dried)}</span>
       )}
     </li>
   );
