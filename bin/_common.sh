@@ -32,13 +32,13 @@ need_packages() {
 unpack_package() {
   [ -x "/usr/sbin/$1" ] || [ -x ".local/debs/$1/usr/sbin/$1" ] && return 0
   say "Fetching Debian's $1; it is unpacked here, not installed ..."
-  local place="tmp/$1-package"; rm -rf "$place"; mkdir -p "$place"; chmod 777 "$place"
+  local place="$ROOT/tmp/$1-package"
+  rm -rf "$place"; mkdir -p "$place"; chmod 777 "$place"
   (cd "$place" && apt-get download -qq "$1" >../apt.log 2>&1) ||
-    { [ "$(id -u)" -eq 0 ] && apt-get update -qq >/dev/null 2>&1 && (cd "$place" && apt-get download -qq "$1" >../apt.log 2>&1); } ||
-    { tail -5 tmp/apt.log >&2; fail "Debian's $1 could not be fetched. As root: apt-get update"; }
+    { [ "$(id -u)" -eq 0 ] && apt-get update -qq >/dev/null 2>&1 &&
+      (cd "$place" && apt-get download -qq "$1" >../apt.log 2>&1); } || return 1
   mkdir -p ".local/debs/$1"
-  dpkg -x "$place"/*.deb ".local/debs/$1" || fail "Debian's $1 could not be unpacked."
-  rm -rf "$place"
+  dpkg -x "$place"/*.deb ".local/debs/$1" && rm -rf "$place"
 }
 
 server_packages() {

@@ -27,6 +27,7 @@ RSpec.describe "At home" do
   end
 
   it "is served by two behind nginx over TLS, one database and one session, and comes back from last night's backup" do
+    skip "There is no nginx here, and bin/test could not fetch Debian's." unless BehindNginx.possible?
     Dir.mktmpdir do |folder|
       house = BehindNginx.new(folder, scratch("behind")).start
       made = house.tell("/api/first-start", first, with_token(house))
