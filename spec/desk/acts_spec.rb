@@ -92,11 +92,11 @@ RSpec.describe "Acts" do
 
   it "throws with outcome and reason, at its value" do
     id = put_away(who, "honey", "cupboard", amount: "450", price_minor: 520)["lot_id"]
-    done = act(:Throw, who, { lot_id: id, outcome: "composted", why: "forgotten" })
+    done = act(:Throw, who, { lot_id: id, outcome: "animals", why: "forgotten" })
     expect(done["value_minor"]).to eq(520)
     expect(inside(who) do |house|
       house.ledger.history(id).last
-    end).to have_attributes(reason: "composted", why: "forgotten")
+    end).to have_attributes(reason: "animals", why: "forgotten")
   end
 
   it "refuses counts that are no counts, days to come and dates without a kind, saying where" do
