@@ -27,6 +27,7 @@ module NutShelf
     class DishDraw
       # Where so much of what a line asks for is there, a cook makes do with it.
       MAKE_DO = 49/50r
+      MADE_HERE = "Home leftovers"
 
       # @param recipe [Recipe]
       # @param servings [Rational] usual portions
@@ -71,11 +72,18 @@ module NutShelf
 
       def chosen(line, grams)
         key = @choices[line.food_key] or return
+        return best(line, grams) if all_gone?(line, key)
+
         grams *= line.substitutes.fetch(key, 1r)
         other = key != line.food_key
         return free(line, key, grams, substitute: other) if @cursor.free?(key)
 
         drawn(line, key, grams, substitute: other)
+      end
+
+      # What was made at home and is eaten up is no choice any more, and no shop sells it.
+      def all_gone?(line, key)
+        key != line.food_key && @foods[key].aisle == MADE_HERE && !@cursor.left(key, @on).positive?
       end
 
       def free(line, key, grams, substitute: false)

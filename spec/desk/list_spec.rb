@@ -119,4 +119,25 @@ RSpec.describe NutShelf::Desk::MarkListLine do
       expect(olives.gets.sum(&:grams)).to be > 160
     end
   end
+
+  it "asks for a dish's own food where the leftovers it was to take are eaten up" do
+    id, line, made = leftovers_dish
+    choices = { line.food_key => made }
+    act(:PlanMeal, ines, { recipe_id: id, on: (today + 2).iso8601, servings: "2", choices: choices })
+    at_work(ines) do |work|
+      list = NutShelf::Desk::ShoppingList.new(work)
+      expect(list.not_sold).to be_empty
+      expect(list.lines.map { |one| one.food.key }).to include(line.food_key)
+      expect(ListPromises.faults(work)).to be_empty
+    end
+  end
+
+  # A dish of which a line may be served by something made at home.
+  def leftovers_dish
+    made, dishes = inside(ines) do |house|
+      [house.foods.all.select { |food| food.aisle == "Home leftovers" }.map(&:key), house.recipes.values]
+    end
+    found = dishes.flat_map { |id, recipe| recipe.lines.reject(&:optional).map { |line| [id, line] } }
+    found.filter_map { |id, line| (key = (line.substitutes.keys & made).first) && [id, line, key] }.first
+  end
 end

@@ -1,6 +1,15 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { boughtQuery, countsQuery, listQuery, mealQuery, mealsQuery, placesQuery, shelfQuery } from "../api/queries";
+import {
+  boughtQuery,
+  countQuery,
+  countsQuery,
+  listQuery,
+  mealQuery,
+  mealsQuery,
+  placesQuery,
+  shelfQuery,
+} from "../api/queries";
 import { addDays } from "../words/common";
 
 /** What is asked for first is not held up by what may be wanted later. */
@@ -13,7 +22,8 @@ async function warm(client: QueryClient, today: string): Promise<void> {
   await client.prefetchQuery(listQuery(null, null));
   await client.prefetchQuery(boughtQuery);
   await client.prefetchQuery(shelfQuery);
-  await client.prefetchQuery(countsQuery);
+  const counts = await client.fetchQuery(countsQuery);
+  for (const count of counts.open) await client.prefetchQuery(countQuery(count.id));
   const places = await client.fetchQuery(placesQuery);
   for (const place of places.filter((one) => one.photo)) await fetch(`/api/places/${place.id}/photo`);
   const { meals } = await client.fetchQuery(mealsQuery);
