@@ -90,8 +90,9 @@ module NutShelf
         # What the household always wants in the house of it.
         def want(work, id)
           want = work.house.shopping.want(id)
-          amounts = %i[par par_weeks floor].to_h { |name| [name, want&.public_send(name)] }
-          { **amounts.transform_values { |one| one && Core::Decimal.print(one) }, standing: want&.standing || false }
+          amounts = %i[par par_weeks floor largest].to_h { |name| [name, want&.public_send(name)] }
+          { **amounts.transform_values { |one| one && Core::Decimal.print(one) }, standing: want&.standing || false,
+                                                                                  freeze: want&.freeze || false }
         end
 
         # The months in force here, and whether the household says them.

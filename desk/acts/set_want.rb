@@ -7,19 +7,23 @@ require_relative "../shopping/wants"
 module NutShelf
   module Desk
     # What this household always wants in the house of a food: an amount or weeks of what it uses, a floor it is filled
-    # up from, a place on the list that is ticked as things run out.
+    # up from, a place on the list that is ticked as things run out; the largest pack that is bought, in grams, and
+    # whether it is frozen as it comes home.
     class SetWant < Act
       keeper_only
-      AMOUNTS = %i[par par_weeks floor].freeze
+      AMOUNTS = %i[par par_weeks floor largest].freeze
 
       private
 
-      # @param input [Hash] :food_id, any of :par, :par_weeks, :floor (decimal text or nil), :standing
+      # @param input [Hash] :food_id, any of :par, :par_weeks, :floor, :largest (decimal text or nil), :standing,
+      #   :freeze
       def perform(input)
         food = work.food_row(input[:food_id])
         changes = {
-          **input.slice(*AMOUNTS).transform_values { |text| text&.to_r }, **input.slice(:standing)
+          **input.slice(*AMOUNTS).transform_values { |text| text&.to_r }, **input.slice(:standing, :freeze)
         }
+        # Of no size at all: any pack will do.
+        changes[:largest] = nil if changes[:largest]&.zero?
         want = house.shopping.want(food.id)
         raise Refusal.of(:says_that_already) if Wants.same?(want, changes)
 

@@ -2,6 +2,7 @@
 
 require_relative "../support/house"
 require_relative "../support/plain_books"
+require_relative "../../desk/belonging"
 require_relative "../../desk/looking_back/advice"
 require_relative "../../desk/looking_back/give_away"
 require_relative "../../desk/looking_back/eat_downs"
@@ -143,6 +144,21 @@ RSpec.describe NutShelf::Desk::LookingBack do
       act(:Undo, ines, { act_id: done["act_id"] })
       expect(advised { |advice| advice.suggestions.map(&:kind) }).to eq([kind])
       expect(inside(ines) { |house| house.shopping.want(food_id(ines, "plain-yoghurt")) }).to be_nil
+    end
+
+    it "can be put right later where everything wanted of a food is said" do
+      wasted_yoghurt
+      answer(advised { |advice| advice.suggestions.first.kind }, true)
+      id = food_id(ines, "plain-yoghurt")
+      act(:SetWant, ines, { food_id: id, largest: "0", freeze: true })
+      want = inside(ines) { |house| house.shopping.want(id) }
+      expect([want.largest, want.freeze]).to eq([nil, true])
+      freezer = place_id(ines, "freezer")
+      at_work(ines) do |work|
+        belonging = NutShelf::Desk::Belonging.new(work)
+        expect(belonging.place(belonging.row(id)).id).to eq(freezer)
+      end
+      expect { act(:SetWant, ines, { food_id: id, freeze: true }) }.to raise_error(NutShelf::Desk::Conflict)
     end
 
     it "rests when it is declined, and does not stand on sums that changed" do

@@ -105,6 +105,8 @@ export const wantNote = "The shopping list asks for what falls below.";
 export const wantPar = "So much";
 export const wantWeeks = "Or for so many weeks";
 export const wantFloor = "Only once it falls below";
+export const wantLargest = "No pack larger than";
+export const wantFreeze = "Into the freezer as it comes home";
 export const wantStanding = "On the list that is ticked as things run out";
 export const wantKeep = "Keep it so";
 export const wantOf = (food: string) => `Always in the house: ${food}`;

@@ -6,19 +6,22 @@ import { Board } from "../../kit/kit";
 import * as say from "../../words/keeping";
 
 const UNITS: Record<string, string> = { mass: "g", volume: "ml", count: "pieces" };
-const NAMES = ["par", "par_weeks", "floor"] as const;
+const NAMES = ["par", "par_weeks", "floor", "largest"] as const;
+const TICKS = ["standing", "freeze"] as const;
 
 /** What the household always wants in the house of this food; the list asks for what falls below. */
 export function Wanted({ page }: { page: KeepingPage }) {
   const { act } = useActs();
   const keeper = useSession().person?.role === "keeper";
   const unit = UNITS[page.figures.dimension] ?? "";
-  const labels = { par: say.wantPar, par_weeks: say.wantWeeks, floor: say.wantFloor };
+  const labels = { par: say.wantPar, par_weeks: say.wantWeeks, floor: say.wantFloor, largest: say.wantLargest };
+  const ticks = { standing: say.wantStanding, freeze: say.wantFreeze };
   const save = (form: FormData) => {
     const read = (name: string) => (amountIn(form, name) === "" ? null : amountIn(form, name));
     const amounts = NAMES.filter((name) => read(name) !== page.want[name]).map((name) => [name, read(name)]);
-    const standing = form.get("standing") === "yes";
-    const changed = { ...Object.fromEntries(amounts), ...(standing === page.want.standing ? {} : { standing }) };
+    const ticked = (name: (typeof TICKS)[number]) => form.get(name) === "yes";
+    const said = TICKS.filter((name) => ticked(name) !== page.want[name]).map((name) => [name, ticked(name)]);
+    const changed = Object.fromEntries([...amounts, ...said]);
     return Object.keys(changed).length === 0 || act(`/api/wants/${page.food_id}`, changed, say.wantOf(page.food));
   };
   return (
@@ -30,18 +33,21 @@ export function Wanted({ page }: { page: KeepingPage }) {
             beside
             label={labels[name]}
             name={name}
-            unit={name === "par_weeks" ? undefined : unit}
+            unit={name === "largest" ? "g" : name === "par_weeks" ? undefined : unit}
             disabled={!keeper}
             defaultValue={page.want[name] ?? ""}
           />
         ))}
-        <Tick
-          name="standing"
-          value="yes"
-          disabled={!keeper}
-          defaultChecked={page.want.standing}
-          label={say.wantStanding}
-        />
+        {TICKS.map((name) => (
+          <Tick
+            key={name}
+            name={name}
+            value="yes"
+            disabled={!keeper}
+            defaultChecked={page.want[name]}
+            label={ticks[name]}
+          />
+        ))}
         {keeper && <Submit className="justify-self-start">{say.wantKeep}</Submit>}
       </Form>
     </Board>
