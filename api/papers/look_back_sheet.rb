@@ -18,7 +18,7 @@ module NutShelf
         # @param way [String] of Books::BY, or "weeks"
         # @return [Array<String>]
         def columns(way)
-          return ["from", "to", *KINDS, "spent", "eater days", "stock", "weeks of cover"] if way == "weeks"
+          return ["from", "to", *KINDS, "spent", *of_groups, "eater days", "stock", "weeks of cover"] if way == "weeks"
 
           [way, *KINDS, "left", "wasted", "wasted weighs", "of it in %"]
         end
@@ -26,15 +26,29 @@ module NutShelf
         # @param way [String]
         # @return [Array<Array>]
         def rows(way)
-          way == "weeks" ? @view.call[:weeks].map { |week| week(week) } : @view.by(way)[:rows].map do |told|
+          way == "weeks" ? weeks.map { |week| week(week) } : @view.by(way)[:rows].map do |told|
             added_up(told)
           end
         end
 
         private
 
+        def weeks = @weeks ||= @view.call[:weeks]
+
+        def groups = @groups ||= weeks.flat_map { |week| week[:spent].map { |one| one[:group] } }.uniq.sort
+
+        def of_groups = groups.flat_map { |group| [group, "#{group} a person and day"] }
+
+        def by_group(week)
+          groups.flat_map do |group|
+            one = week[:spent].find { |spent| spent[:group] == group }
+            one ? [money(one[:value_minor]),
+                   one[:per_eater_day_minor] && money(one[:per_eater_day_minor])] : ["0.00", "0.00"]
+          end
+        end
+
         def week(week)
-          [week[:from], week[:to], *kinds(week), money(week[:spent_minor]), week[:eater_days],
+          [week[:from], week[:to], *kinds(week), money(week[:spent_minor]), *by_group(week), week[:eater_days],
            money(week[:stock_minor]), week[:cover_weeks]]
         end
 

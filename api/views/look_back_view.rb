@@ -88,7 +88,9 @@ module NutShelf
           from: week.from.iso8601, to: week.to.iso8601,
           kinds: week.tally.value.map { |kind, value| { kind: kind, value_minor: value } },
           waste_permille: permille(week.tally.waste_rate), spent_minor: week.spent.values.sum,
-          spent: week.spent.map { |group, value| { group: group, value_minor: value } },
+          spent: week.spent.map do |group, value|
+            { group: group, value_minor: value, per_eater_day_minor: week.each(value) }
+          end,
           eater_days: week.eater_days, per_eater_day_minor: week.per_eater_day, stock_minor: week.worth,
           cover_weeks: week.cover && Core::Decimal.print(week.cover.round(1))
         }

@@ -13,8 +13,12 @@ module NutShelf
         # `spent`: food group to minor units; `eater_days`: people who ate here, added up over the days; `cover`: weeks
         # the stock would last at what was eaten in the four weeks before, by value, nil where nothing was. Frozen.
         Week = Core::Value.of(:from, :to, :tally, :spent, :eater_days, :worth, :cover) do
+          # @param minor [Integer]
+          # @return [Integer, nil] for one person and day
+          def each(minor) = eater_days.positive? ? Rational(minor, eater_days).round : nil
+
           # @return [Integer, nil] minor units spent for one person and day
-          def per_eater_day = eater_days.positive? ? Rational(spent.values.sum, eater_days).round : nil
+          def per_eater_day = each(spent.values.sum)
         end
 
         BEFORE = 28

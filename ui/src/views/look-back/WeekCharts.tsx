@@ -82,6 +82,7 @@ export function Spending({ weeks, file, onPick }: Props) {
   const money = useMoney();
   const pieces = groups(weeks);
   const shown = new Set(pieces.map((piece) => piece.key));
+  const names = [...new Set(weeks.flatMap((week) => week.spent.map((one) => one.group)))];
   const columns = weeks.map((week) => {
     const column: Column = { at: week.from, name: weekName(week), [REST]: 0 };
     for (const one of week.spent) {
@@ -95,9 +96,10 @@ export function Spending({ weeks, file, onPick }: Props) {
       <Bars columns={columns} pieces={pieces} words={money} onPick={(at) => onPick(at, nameOf(columns, at))} />
       <Legend pieces={pieces} />
       <Sheet
-        head={[say.week, say.spent, say.eaterDays, say.perEaterDay]}
+        head={[say.week, ...names, say.spent, say.eaterDays, say.perEaterDay]}
         rows={weeks.map((week) => [
           weekName(week),
+          ...names.map((name) => ofGroup(week, name, money)),
           money(week.spent_minor),
           String(week.eater_days),
           week.per_eater_day_minor === null ? "" : money(week.per_eater_day_minor),
@@ -124,6 +126,14 @@ export function Stock({ weeks, file }: { weeks: Week[]; file: ReactNode }) {
       />
     </Board>
   );
+}
+
+/** What went for one kind of food in a week, and of it for a person and day. */
+function ofGroup(week: Week, group: string, money: (minor: number) => string): string {
+  const one = week.spent.find((spent) => spent.group === group);
+  if (!one) return "";
+  const sum = money(one.value_minor);
+  return one.per_eater_day_minor === null ? sum : say.eachDay(sum, money(one.per_eater_day_minor));
 }
 
 function nameOf(columns: Column[], at: string): string {
