@@ -90,6 +90,8 @@ begin
   launcher.run
 rescue Boot::Cluster::Failed, Store::Away => e
   abort e.message
+rescue Errno::EADDRINUSE
+  abort "Another program has port #{serving.secure_port} already. Set NUT_SHELF_TLS_PORT to another one."
 ensure
   renewing&.kill
   watch&.kill

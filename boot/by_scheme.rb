@@ -2,7 +2,8 @@
 
 module NutShelf
   module Boot
-    # Over TLS the house, without it the page that says how to get there.
+    # Over TLS the house, without it the page that says how to get there. By the listener that took the connection,
+    # which the server notes in HTTPS; `rack.url_scheme` believes headers anybody may send.
     class ByScheme
       # @param house [#call] Rack app
       # @param plain [#call] Rack app
@@ -13,7 +14,7 @@ module NutShelf
 
       # @param env [Hash] of Rack
       # @return [Array] of Rack
-      def call(env) = (env["rack.url_scheme"] == "https" ? @house : @plain).call(env)
+      def call(env) = (env["HTTPS"] == "https" ? @house : @plain).call(env)
     end
   end
 end

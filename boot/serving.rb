@@ -63,6 +63,9 @@ module NutShelf
           verify_mode: "none")
       end
 
+      # @return [Integer] where the house is served over TLS
+      def secure_port = Integer(ENV.fetch("NUT_SHELF_TLS_PORT", SECURE_PORT.to_s), 10)
+
       # Waits until the certificate has to be another one. The server must be started anew then.
       # @return [true]
       def until_stale(every: DAY)
@@ -82,8 +85,6 @@ module NutShelf
       private
 
       def machine = @certificates.machine
-
-      def secure_port = Integer(ENV.fetch("NUT_SHELF_TLS_PORT", SECURE_PORT.to_s), 10)
 
       def plain_url = "http://#{machine.host}:#{@port}"
 

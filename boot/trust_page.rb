@@ -52,22 +52,22 @@ module NutShelf
           <!doctype html><html lang="en"><head><meta charset="utf-8"><title>Nut Shelf on this phone</title>
           <meta name="viewport" content="width=device-width, initial-scale=1"><style>#{STYLE}</style></head><body><main>
           <h1>Nut Shelf on this phone</h1>
-          <p>The camera, the shop without signal and the icon on the home screen need a secure connection. This household
-          vouches for its own machine, so the phone has to be told once.</p>
+          <p>The camera, the shop without signal and the icon on the home screen need a secure connection. This
+          household vouches for its own machine, so the phone has to be told once.</p>
           <ol>
           <li><a href="#{FILE}">Fetch the household's certificate</a>.</li>
-          <li>In the phone's settings, look for "certificate" and install it as a certificate authority. Some phones then
-          ask once more, under "about" or "trust", whether it is to be trusted in full.</li>
-          <li>Compare: the phone shows a SHA-256 fingerprint. It must be the one the machine said when it started, and the
-          one under "On your phone" in Nut Shelf:<br><code>#{@certificates.fingerprint}</code></li>
+          <li>In the phone's settings, look for "certificate" and install it as a certificate authority. Some phones
+          then ask once more, under "about" or "trust", whether it is to be trusted in full.</li>
+          <li>Compare: the phone shows a SHA-256 fingerprint. It must be the one the machine said when it started, and
+          the one under "On your phone" in Nut Shelf:<br><code>#{@certificates.fingerprint}</code></li>
           <li><a href="#{CGI.escape_html(@address)}">Open Nut Shelf</a> and put it on the home screen.</li>
           </ol>
           <h2>What it is</h2>
-          <p>A certificate made on your own machine. It can vouch for names and addresses of home networks alone, never for
-          a shop, a bank or any other place. Its key never leaves the machine.</p>
+          <p>A certificate made on your own machine. It can vouch for names and addresses of home networks alone, never
+          for a shop, a bank or any other place. Its key never leaves the machine.</p>
           <h2>How to take it back</h2>
-          <p>Remove it in the same place of the phone's settings. To end it for all phones, stop Nut Shelf, delete the folder
-          <code>.local/tls</code> and start again: a new one is made, and the old one is worth nothing.</p>
+          <p>Remove it in the same place of the phone's settings. To end it for all phones, stop Nut Shelf, delete the
+          folder <code>.local/tls</code> and start again: a new one is made, and the old one is worth nothing.</p>
           </main></body></html>
         HTML
       end

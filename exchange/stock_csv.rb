@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/quantity/decimal"
+require_relative "../core/quantity/money"
 require_relative "../core/quantity/unit"
 require_relative "sheet"
 
@@ -57,7 +58,7 @@ module NutShelf
           event_day(lot, "opened"),
           event_day(lot, "frozen", "moved"),
           lot.acquired_on,
-          format("%.2f", Rational(lot.value_minor, 100)),
+          Core::Money.plain(lot.value_minor),
           state(lot),
           blank(lot.lot_text),
           blank(lot.directions),

@@ -73,7 +73,7 @@ module NutShelf
           .where { Sequel[:acts][:occurred_on] >= day }
           .exclude(
             Sequel[:acts][:id] =>
-              db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+              taken_back
           )
           .group(Sequel[:movements][:lot_id])
           .having { sum(Sequel[:movements][:quantity]) < 0 }

@@ -176,7 +176,7 @@ module NutShelf
       def standing
         rows(:acts).where(Sequel[:acts][:undoes_act_id] => nil).exclude(
           Sequel[:acts][:id] =>
-            db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+            taken_back
         )
       end
 

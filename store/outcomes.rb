@@ -116,11 +116,10 @@ module NutShelf
       end
 
       def standing
-        undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
         db[:movements]
           .join(:acts, { household_id: Sequel[:movements][:household_id], id: Sequel[:movements][:act_id] })
           .where(Sequel[:movements][:household_id] => household_id, Sequel[:acts][:undoes_act_id] => nil)
-          .exclude(Sequel[:acts][:id] => undone)
+          .exclude(Sequel[:acts][:id] => taken_back)
       end
 
       def with_lots(found)

@@ -57,10 +57,9 @@ module NutShelf
       # @return [Integer] minor units that were paid since, by acts that stand
       # SELECT sum(price_minor) FROM price_observations WHERE household_id = 7 AND observed_on >= '2026-11-27' AND ...
       def spent_since(from)
-        undone = rows(:acts).exclude(undoes_act_id: nil).select(:undoes_act_id)
         rows(:price_observations)
           .where { observed_on >= from }
-          .exclude(act_id: undone)
+          .exclude(act_id: taken_back)
           .sum(:price_minor)
           .to_i
       end
@@ -71,12 +70,11 @@ module NutShelf
       # @param food_ids [Array<Integer>]
       # @return [Array<Rows::PackPrice>] first day first
       def paid(food_ids)
-        undone = rows(:acts).exclude(undoes_act_id: nil).select(:undoes_act_id)
         observed = Sequel[:price_observations]
         rows_as(rows(:price_observations), Rows::PackPrice)
           .left_join(:packs, { household_id: observed[:household_id], id: observed[:pack_id] })
           .where(observed[:food_id] => food_ids)
-          .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone)))
+          .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: taken_back)))
           .select_all(:price_observations)
           .select_append(Sequel[:packs][:amount].as(:pack))
           .order(:observed_on, observed[:id])
@@ -94,11 +92,10 @@ module NutShelf
       #   AND (act_id IS NULL OR act_id NOT IN (SELECT undoes_act_id FROM acts ...)) ORDER BY food_id, dimension,
       #   observed_on DESC, id DESC
       def latest_prices(food_ids)
-        undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
         found =
           rows(:price_observations)
             .where(food_id: food_ids)
-            .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: undone)))
+            .where(Sequel.|({ act_id: nil }, Sequel.~(act_id: taken_back)))
             .distinct(:food_id, :dimension)
             .order(:food_id, :dimension, Sequel.desc(:observed_on), Sequel.desc(:id))
             .all

@@ -30,8 +30,7 @@ module NutShelf
 
       # What an act said that was undone says nothing.
       def standing
-        undone = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
-        rows(:lot_sources).exclude(Sequel[:lot_sources][:act_id] => undone)
+        rows(:lot_sources).exclude(Sequel[:lot_sources][:act_id] => taken_back)
       end
     end
   end

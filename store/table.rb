@@ -32,6 +32,10 @@ module NutShelf
       # @return [Sequel::Dataset] whose rows are such values
       def rows_as(found, made) = Rows.typed(found, made)
 
+      # SELECT undoes_act_id FROM acts WHERE household_id = 7 AND undoes_act_id IS NOT NULL
+      # @return [Sequel::Dataset] ids of acts that a further one took back
+      def taken_back = db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+
       def insert(name, values) = db[name].insert(household_id: household_id, **values)
 
       def json(value) = Sequel.pg_jsonb(Typing.plain(value))

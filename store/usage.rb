@@ -81,7 +81,7 @@ module NutShelf
           .where { Sequel[:acts][:occurred_on] > today - (WEEKS * 7) }
           .exclude(
             Sequel[:acts][:id] =>
-              db[:acts].where(household_id: household_id).exclude(undoes_act_id: nil).select(:undoes_act_id)
+              taken_back
           )
       end
     end

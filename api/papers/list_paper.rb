@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/quantity/money"
 require_relative "../../exchange/papers/paper"
 require_relative "../views/list_view"
 
@@ -50,7 +51,7 @@ module NutShelf
 
         def day(text) = Date.iso8601(text).strftime("%a %-d %b")
 
-        def money(minor) = minor ? format("%.2f", minor/100r) : ""
+        def money(minor) = minor ? Core::Money.plain(minor) : ""
 
         def part(aisle, items)
           Exchange::Papers::Table.new(

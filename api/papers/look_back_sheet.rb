@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/looking_back/outcome"
+require_relative "../../core/quantity/money"
 require_relative "../views/look_back_view"
 
 module NutShelf
@@ -59,7 +60,7 @@ module NutShelf
 
         def kinds(told) = told[:kinds].map { |kind| money(kind[:value_minor]) }
 
-        def money(minor) = format("%.2f", minor/100r)
+        def money(minor) = Core::Money.plain(minor)
       end
     end
   end

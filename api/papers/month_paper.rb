@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../core/quantity/money"
 require_relative "../../exchange/papers/paper"
 require_relative "look_back_sheet"
 
@@ -86,7 +87,7 @@ module NutShelf
 
         def day(day) = Date.parse(day.to_s).strftime("%-d %b %Y")
 
-        def money(minor) = minor ? format("%.2f", minor/100r) : ""
+        def money(minor) = minor ? Core::Money.plain(minor) : ""
 
         def share(permille) = permille ? "#{format("%.1f", permille/10r)} %" : ""
       end

@@ -85,7 +85,7 @@ module NutShelf
 
       def week(week)
         {
-          from: week.from.iso8601, to: week.to.iso8601,
+          key: week.key, from: week.from.iso8601, to: week.to.iso8601,
           kinds: week.tally.value.map { |kind, value| { kind: kind, value_minor: value } },
           waste_permille: permille(week.tally.waste_rate), spent_minor: week.spent.values.sum,
           spent: week.spent.map do |group, value|

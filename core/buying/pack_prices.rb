@@ -9,12 +9,13 @@ require_relative "pack_cover"
 module NutShelf
   module Core
     # What was paid once for some packs of a food: minor units for an amount in base units of a dimension, `pack`: base
-    # units of one of them (nil: loose), the day, the shop (nil: nobody said). Frozen.
-    PaidOnce = Value.of(:price_minor, :amount, :dimension, :pack, :on, :shop_id)
+    # units of one of them (nil: loose), the day, the shop (nil: nobody said); `asked`: nobody paid it yet, the shop
+    # asks so much. Frozen.
+    PaidOnce = Value.of(:price_minor, :amount, :dimension, :pack, :on, :shop_id, asked: false)
 
     # A pack that can be bought: `quantity` as it is sold, `size` in grams, minor units; `basis`: "latest" (what was
-    # last paid for it), "per_unit" (reckoned from other packs of that food) or "estimate" (by food group); for the
-    # latest the day, the shop and what it cost the time before. Frozen.
+    # last paid for it), "asked" (what the shop asks today), "per_unit" (reckoned from other packs of that food) or
+    # "estimate" (by food group); for the first two the day, the shop and what it cost the time before. Frozen.
     PricedPack = Value.of(:quantity, :size, :price_minor, :basis, :on, :shop_id, :before_minor) do
       # @return [BuyablePack]
       def plain = BuyablePack.new(size: size, price_minor: price_minor)
@@ -121,7 +122,8 @@ module NutShelf
       def latest(quantity, size, list)
         (grams, _, one), before = list.first(2)
         PricedPack.new(
-          quantity: quantity, size: size, price_minor: share(one, grams, size), basis: "latest", on: one.on,
+          quantity: quantity, size: size, price_minor: share(one, grams, size), basis: one.asked ? "asked" : "latest",
+          on: one.on,
           shop_id: one.shop_id, before_minor: before && share(before.last, before.first, size)
         )
       end

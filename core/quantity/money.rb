@@ -20,6 +20,10 @@ module NutShelf
       # @return [Array<Integer>] minor units for each portion; they add up to `minor`
       def split(minor, parts) = LargestRemainder.split(minor, Array.new(parts, 1)).sort
 
+      # @param minor [Integer] minor units
+      # @return [String] with two decimals and a point, without a currency
+      def plain(minor) = format("%.2f", minor/100r)
+
       # What a take carries off: its share of what the stack is still worth; the last take gets the rest.
       # @param value [Integer] minor units the stack is worth now
       # @param taken [Rational] amount taken

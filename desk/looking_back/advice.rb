@@ -2,6 +2,7 @@
 
 require_relative "../../core/looking_back/advice"
 require_relative "../../core/looking_back/follow_up"
+require_relative "../../core/quantity/money"
 require_relative "../fit"
 require_relative "../shopping/offers"
 require_relative "../shopping_days"
@@ -117,7 +118,7 @@ module NutShelf
           days.each_cons(2).map { |one, other| (other - one).to_i }.max || USUAL_TRIP
         end
 
-        def money(minor) = "#{format("%.2f", minor/100r)} #{@work.household.currency}"
+        def money(minor) = "#{Core::Money.plain(minor)} #{@work.household.currency}"
 
         def offers = @offers ||= Offers.new(@work)
 

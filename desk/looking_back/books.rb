@@ -13,7 +13,7 @@ module NutShelf
         BY = {
           "reason" => ->(one) { one.why.empty? ? one.kind : "#{one.kind}/#{one.why}" }, "food" => :food_id.to_proc,
           "group" => :group.to_proc, "place" => :place_id.to_proc, "shop" => :shop_id.to_proc,
-          "pack" => :pack.to_proc, "person" => :account_id.to_proc, "week" => ->(one) { one.on - one.on.cwday + 1 }
+          "pack" => :pack.to_proc, "person" => :account_id.to_proc, "week" => ->(one) { monday(one.on) }
         }.freeze
 
         # @param work [UnitOfWork]
@@ -63,10 +63,14 @@ module NutShelf
         # @return [Array<Store::Rows::Moved>] what was bought then, the dearest first
         def bought_in(monday)
           rows = brought.select do |row|
-            row.reason == "bought" && (row.occurred_on - row.occurred_on.cwday + 1).iso8601 == monday
+            row.reason == "bought" && self.class.key(self.class.monday(row.occurred_on)) == monday
           end
           rows.sort_by { |row| [-row.value_minor, row.id] }
         end
+
+        # @param day [Date]
+        # @return [Date] the Monday of its week
+        def self.monday(day) = day - day.cwday + 1
 
         # @param value [Object] of `by`
         # @return [String] how it is called in an address

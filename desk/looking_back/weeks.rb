@@ -13,6 +13,9 @@ module NutShelf
         # `spent`: food group to minor units; `eater_days`: people who ate here, added up over the days; `cover`: weeks
         # the stock would last at what was eaten in the four weeks before, by value, nil where nothing was. Frozen.
         Week = Core::Value.of(:from, :to, :tally, :spent, :eater_days, :worth, :cover) do
+          # @return [String] by which what is behind it is asked for: its Monday, also where it is cut
+          def key = Books.key(Books.monday(from))
+
           # @param minor [Integer]
           # @return [Integer, nil] for one person and day
           def each(minor) = eater_days.positive? ? Rational(minor, eater_days).round : nil

@@ -47,7 +47,7 @@ module NutShelf
           size = row.quantity
           Core::PaidOnce.new(
             price_minor: row.price_of_one, amount: size.amount, dimension: size.dimension.to_s,
-            pack: size.amount, shop_id: @shop_id, on: @work.today
+            pack: size.amount, shop_id: @shop_id, on: @work.today, asked: true
           )
         end
       end

@@ -26,11 +26,13 @@ module NutShelf
       # @param shop [Store::Rows::Shop, nil]
       # @param rests [PackRests] how long a pack is good once it is open
       # @param keeps [#call] food key to days it keeps as it is bought, nil for longer than anybody plans
-      def initialize(work, shop, rests:, keeps:)
+      # @param prices [#of] see Offers
+      def initialize(work, shop, rests:, keeps:, prices:)
         @work = work
         @rows = shop ? work.services.shop_feed.on_shelf(shop.name).group_by(&:food_key) : {}
         @rests = rests
         @keeps = keeps
+        @prices = prices
       end
 
       # @param key [String] of a food
@@ -55,7 +57,7 @@ module NutShelf
         one = Core::BuyablePack.new(size: grams, price_minor: row.price_minor)
         all = Core::ShelfOffer.of(one, row.offer)
         # "Two for" names the price of both; one alone costs more than half of it.
-        single = row.offer == "two_for" ? one.with(price_minor: usual(food, row) || row.price_minor) : one
+        single = row.offer == "two_for" ? one.with(price_minor: alone(food, row, grams)) : one
         Offer.new(
           kind: row.offer, count: all.count, quantity: row.quantity, price_minor: all.price_minor, grams: all.size,
           eaten: check(food, weekly).of(all).eaten, kilo_minor: kilo(food, weekly, all),
@@ -63,11 +65,10 @@ module NutShelf
         )
       end
 
-      # What one pack cost here the last time.
-      def usual(food, row)
-        paid = @work.house.packs.paid([@work.shelf.food_ids[food.key]])
-        same = paid.select { |one| one.pack == row.quantity.amount && one.amount == one.pack }
-        same.last&.price_minor
+      # What one pack costs by itself, as far as anybody knows.
+      def alone(food, row, grams)
+        prices = @prices.of(@work.shelf.food_ids.fetch(food.key))
+        prices.packs.find { |pack| pack.quantity == row.quantity }&.price_minor || prices.loose(grams).first
       end
 
       def kilo(food, weekly, pack) = check(food, weekly).of(pack).true_minor_per_thousand&.round

@@ -46,7 +46,8 @@ module NutShelf
       # @return [ShopShelf] what the shop somebody goes to has today
       def shop_shelf
         @shop_shelf ||= ShopShelf.new(
-          @work, shop, rests: PackRests.new(@work, strict: plan.strict?), keeps: shopping.method(:keeps)
+          @work, shop, rests: PackRests.new(@work, strict: plan.strict?), keeps: shopping.method(:keeps),
+          prices: @offers
         )
       end
 

@@ -10,6 +10,7 @@ RSpec.describe "A shop that says what it has", :api do
     { food: "plain-yoghurt", amount: "500", unit: "g", price_minor: 160, there: false },
     { food: "cream-cheese", amount: "180", unit: "g", price_minor: 200, offer: "third_free" },
     { food: "white-rice", amount: "1000", unit: "g", price_minor: 260, offer: "third_free" },
+    { food: "rolled-oats", amount: "1000", unit: "g", price_minor: 900, offer: "two_for" },
     { food: "honey", amount: "450", unit: "g", price_minor: 501, offer: "half_price" }
   ]
   feed = NutShelf::Devices::ShopFeed.read(JSON.generate({ "Quay Stores" => rows }))
@@ -34,6 +35,7 @@ RSpec.describe "A shop that says what it has", :api do
     want("rolled-oats", "500")
     want("honey", "400")
     expect(line("rolled-oats")).to include("cost_minor" => 99, "estimated" => false)
+    expect(line("rolled-oats")["packs"]).to match([include("basis" => "asked", "shop" => "Quay Stores")])
     expect(line("honey")).to include("cost_minor" => 251)
     expect(line("rolled-oats", "")).to include("estimated" => true, "in_shop" => nil)
   end
@@ -51,6 +53,13 @@ RSpec.describe "A shop that says what it has", :api do
     expect(rice["kilo_minor"]).to eq(173)
     expect(cheese).to include("all" => false, "of" => "540 g")
     expect(cheese["worth"]).to eq(cheese["kilo_minor"] < cheese["single_minor"])
+  end
+
+  it "holds two for a price against what one costs by itself, not against the price of both" do
+    want("rolled-oats", "500", weekly: "5000")
+    found = line("rolled-oats")["in_shop"]["offers"].first
+    expect(found).to include("kind" => "two_for", "count" => 2, "kilo_minor" => 450, "worth" => false)
+    expect(found["single_minor"]).to be < 450
   end
 
   it "is known by its own name alone" do

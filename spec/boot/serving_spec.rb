@@ -31,7 +31,8 @@ RSpec.describe NutShelf::Boot::Serving do
       end
     end
 
-    def get(path, scheme = "http") = Rack::MockRequest.new(@front).get("#{scheme}://192.168.1.20#{path}")
+    # As Puma hands it on: a listener over TLS says so in HTTPS.
+    def get(path, **env) = Rack::MockRequest.new(@front).get("http://192.168.1.20#{path}", env.transform_keys(&:to_s))
 
     it "is the certificate and how to trust it, and nothing of the house" do
       page = get("/")
@@ -43,7 +44,13 @@ RSpec.describe NutShelf::Boot::Serving do
     end
 
     it "is the house over TLS" do
-      expect(get("/api/stacks", "https").body).to eq("the shelf")
+      expect(get("/api/stacks", HTTPS: "https").body).to eq("the shelf")
+    end
+
+    it "is not the house for who only says that it came over TLS" do
+      forged = { HTTP_X_FORWARDED_PROTO: "https", HTTP_X_FORWARDED_SSL: "on", HTTP_HTTPS: "https",
+                 "rack.url_scheme": "https" }
+      expect(get("/api/stacks", **forged).status).to eq(308)
     end
   end
 end

@@ -77,6 +77,21 @@ RSpec.describe "Dishes from the shelf" do
     expect([line.(471, other: 1r), line.(470, other: 1r)].map(&:food_key)).to eq(%w[white-bread wholemeal-bread])
   end
 
+  it "gives up a choice that was made at home and is eaten up, but not to who may not have the dish's own food" do
+    dish = lambda do |diet, there|
+      stacks = { "peanut-butter" => [held(1, 500, "2027-01-01")], "cooked-vegetables" => there }
+      core::Dish.plan(
+        recipe("Bake", [["peanut-butter", 100, { substitutes: { "cooked-vegetables" => 1r } }]]), servings: 2r,
+        on: today, cursor: cursor(stacks), diet: diet, choices: { "peanut-butter" => "cooked-vegetables" }
+      ).lines.first
+    end
+    anybody = core::Diet.new
+    wren = core::Diet.new([core::Diet::Eater.new(name: "Wren", excludes: %w[peanut])])
+    expect(dish.(anybody, [held(2, 200, "2026-12-01")]).food_key).to eq("cooked-vegetables")
+    expect(dish.(anybody, [])).to have_attributes(food_key: "peanut-butter", missing: 0)
+    expect(dish.(wren, [])).to have_attributes(food_key: "cooked-vegetables", missing: 100)
+  end
+
   it "scales by portions and covers by weight" do
     dish =
       core::Dish.plan(

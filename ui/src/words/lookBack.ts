@@ -46,6 +46,8 @@ export const inHouse = "In the house";
 export const lasts = "Weeks it lasts";
 export const worth = "Worth";
 export const weighs = "Weighs";
+/** A share of a thousand as people say it: "5.1 %". */
+export const percent = (permille: number) => `${(permille / 10).toFixed(1)} %`;
 export const share = "Share";
 export const other = "Other";
 

@@ -115,6 +115,7 @@ export const tooMuch = (found: NonNullable<ListItem["too_much"]>, money: (minor:
   ].join(" ");
 
 const BASES = {
+  asked: (pack: Pack, money: Money) => `${money(pack.price_minor)} asked today${pack.shop ? ` at ${pack.shop}` : ""}`,
   latest: (pack: Pack, money: Money) =>
     [
       `${money(pack.price_minor)} paid`,

@@ -7,6 +7,7 @@ import { useInAddress } from "../../app/inAddress";
 import { useSession } from "../../app/session";
 import { Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { addDays } from "../../words/common";
 import * as say from "../../words/lookBack";
 import { Advice, Learnt } from "./Advice";
 import { Behind, type Asked } from "./Behind";
@@ -15,14 +16,14 @@ import { AddsUp, RanOut, Total } from "./Sums";
 import { Ways } from "./Ways";
 import { Outcomes, Spending, Stock } from "./WeekCharts";
 
-const MONTH = /^\d{4}-\d{2}$/;
+const MONTH = /^(?:19|20|21)\d\d-(?:0[1-9]|1[0-2])$/;
 
 /** What became of the food, what it cost, and what ran out. */
 export default function LookBackView() {
   const { today } = useSession();
-  const [month, setMonth] = useInAddress("month", "", (text) => MONTH.test(text));
+  const [month, setMonth] = useInAddress("month", "", (text) => MONTH.test(text) && text <= today.slice(0, 7));
   const from = month === "" ? null : `${month}-01`;
-  const to = month === "" ? null : dayBefore(`${monthFrom(month, 1)}-01`);
+  const to = month === "" ? null : addDays(`${monthFrom(month, 1)}-01`, -1);
   const query = useQuery({ ...lookBackQuery(from, to), placeholderData: keepPreviousData });
   return (
     <Loaded query={query} what={say.adding}>
@@ -42,10 +43,6 @@ export default function LookBackView() {
   );
 }
 
-function dayBefore(day: string): string {
-  return new Date(new Date(`${day}T00:00:00Z`).getTime() - 86_400_000).toISOString().slice(0, 10);
-}
-
 function Told({ found }: { found: LookBack }) {
   const [asked, setAsked] = useState<Asked | null>(null);
   const { from, to } = found;
@@ -63,16 +60,8 @@ function Told({ found }: { found: LookBack }) {
         <Total total={found.total} />
       </div>
       <div className="grid gap-3 phone:contents">
-        <Outcomes
-          weeks={found.weeks}
-          file={weeks}
-          onPick={(key, name) => setAsked({ way: "week", key: monday(key), name })}
-        />
-        <Spending
-          weeks={found.weeks}
-          file={weeks}
-          onPick={(key, name) => setAsked({ way: "spent", key: monday(key), name })}
-        />
+        <Outcomes weeks={found.weeks} file={weeks} onPick={(key, name) => setAsked({ way: "week", key, name })} />
+        <Spending weeks={found.weeks} file={weeks} onPick={(key, name) => setAsked({ way: "spent", key, name })} />
         <Stock weeks={found.weeks} file={weeks} />
         <AddsUp balance={found.balance} />
       </div>
@@ -85,11 +74,4 @@ function Told({ found }: { found: LookBack }) {
       {asked && <Behind asked={asked} from={from} to={to} onClose={() => setAsked(null)} />}
     </div>
   );
-}
-
-/** The first week may be cut where the look back begins; what is behind it goes by its Monday. */
-function monday(day: string): string {
-  const at = new Date(`${day}T00:00:00Z`);
-  const back = (at.getUTCDay() + 6) % 7;
-  return new Date(at.getTime() - back * 86_400_000).toISOString().slice(0, 10);
 }

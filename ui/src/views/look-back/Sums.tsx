@@ -34,7 +34,7 @@ export function Total({ total }: { total: LookBack["total"] }) {
           words={say.wasted(total.wasted)}
           tone={total.wasted_minor > 0 ? "text-beet" : ""}
         />
-        <Figure value={share === null ? "–" : `${(share / 10).toFixed(1)} %`} words={say.wasteShare} />
+        <Figure value={share === null ? "–" : say.percent(share)} words={say.wasteShare} />
         <Figure value={money(total.rescued_minor)} words={say.rescued} tone="text-pea" />
       </dl>
       {(total.estimated_minor > 0 || total.unweighed > 0) && (

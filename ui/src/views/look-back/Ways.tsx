@@ -32,10 +32,6 @@ function Share({ row, most }: { row: Row; most: number }) {
   );
 }
 
-function percent(permille: number | null): string {
-  return permille === null ? "" : `${(permille / 10).toFixed(1)} %`;
-}
-
 function Rows({ rows, onPick }: { rows: Row[]; onPick: (row: Row) => void }) {
   const money = useMoney();
   const [all, setAll] = useState(false);
@@ -90,7 +86,9 @@ function Rows({ rows, onPick }: { rows: Row[]; onPick: (row: Row) => void }) {
               <td className="text-right pl-2 whitespace-nowrap phone:hidden">
                 {row.wasted_minor > 0 ? row.wasted : ""}
               </td>
-              <td className="text-right pl-2 whitespace-nowrap">{percent(row.waste_permille)}</td>
+              <td className="text-right pl-2 whitespace-nowrap">
+                {row.waste_permille === null ? "" : say.percent(row.waste_permille)}
+              </td>
             </tr>
           ))}
         </tbody>

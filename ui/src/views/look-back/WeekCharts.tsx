@@ -60,7 +60,7 @@ export function Outcomes({ weeks, file, onPick }: Props) {
   const kinds = Object.keys(say.KINDS).filter((kind) => weeks.some((week) => valueOf(week.kinds, kind) > 0));
   const pieces = kinds.map((kind) => ({ key: kind, name: say.KINDS[kind] ?? kind, tone: TONES[kind] ?? "" }));
   const columns = weeks.map((week) => ({
-    at: week.from,
+    at: week.key,
     name: weekName(week),
     ...Object.fromEntries(week.kinds.map((one) => [one.kind, one.value_minor])),
   }));
@@ -84,7 +84,7 @@ export function Spending({ weeks, file, onPick }: Props) {
   const shown = new Set(pieces.map((piece) => piece.key));
   const names = [...new Set(weeks.flatMap((week) => week.spent.map((one) => one.group)))];
   const columns = weeks.map((week) => {
-    const column: Column = { at: week.from, name: weekName(week), [REST]: 0 };
+    const column: Column = { at: week.key, name: weekName(week), [REST]: 0 };
     for (const one of week.spent) {
       const key = shown.has(one.group) ? one.group : REST;
       column[key] = Number(column[key] ?? 0) + one.value_minor;
@@ -116,7 +116,7 @@ export function Stock({ weeks, file }: { weeks: Week[]; file: ReactNode }) {
   return (
     <Board title={say.stockWeeks} note={say.stockNote}>
       <Curve
-        columns={weeks.map((week) => ({ at: week.from, name: weekName(week), value: week.stock_minor }))}
+        columns={weeks.map((week) => ({ at: week.key, name: weekName(week), value: week.stock_minor }))}
         words={money}
       />
       <Sheet
