@@ -5,7 +5,7 @@ export const title = "Give away";
 export const about = "Sealed, good for two weeks at least, and more than will be eaten here in time.";
 export const looking = "Looking what can be spared";
 export const nothing = "There is nothing to spare";
-export const nothingWhy = "Everything that is sealed and in date will be eaten here in time.";
+export const nothingWhy = "Nothing here is sealed, good for two weeks more, and beyond what will be eaten in time.";
 export const WHY: Record<string, string> = {
   beyond: "more than will be eaten in time",
   unused: "nobody has used it since it came",

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { useRef } from "react";
 import { lookBackAdviceQuery } from "../../api/queries";
 import type { LookBackAdvice } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -14,8 +15,14 @@ type Suggestion = LookBackAdvice["advice"][number];
 function Change({ one, from, to, keeper }: { one: Suggestion; from: string; to: string; keeper: boolean }) {
   const { act } = useActs();
   const money = useMoney();
-  const answer = (take: boolean) =>
-    act("/api/look-back/advice", { food_id: one.food_id, kind: one.kind, take, from, to }, say.about(one.food));
+  const under = useRef(false);
+  // A second press of a hurried thumb is the same press.
+  const answer = async (take: boolean) => {
+    if (under.current) return;
+    under.current = true;
+    const body = { food_id: one.food_id, kind: one.kind, take, from, to };
+    await act("/api/look-back/advice", body, say.about(one.food)).finally(() => (under.current = false));
+  };
   return (
     <li className="border-t border-zinc2 py-2">
       <b>{one.food}</b>: {say.change(one.kind, one.to)}
