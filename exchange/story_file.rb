@@ -16,9 +16,10 @@ module NutShelf
         bought_sealed bought_frozen left_over cooked home_canned home_dried ripening opened thawed frozen_at_home cut
         ripe ground portioned
       ].freeze
-      KINDS = %w[opened frozen thawed moved looked ripened cut cooked stored topped_up].freeze
+      KINDS = %w[opened frozen thawed moved looked ripened cut cooked stored topped_up dark].freeze
       PLACES = %w[cupboard cool_dark fridge freezer].freeze
       RESULTS = %w[good turning bad].freeze
+      VERDICTS = %w[keep eat_today cook_now eat_soon refreeze refreeze_poorer].freeze
       SCHOOLS = %w[look_then_decide by_the_date].freeze
       PRINTED = %w[use_by best_before].freeze
 
@@ -115,7 +116,12 @@ module NutShelf
         nil
       end
 
-      def result_of(row) = row["kind"] == "looked" ? word(row, "result", RESULTS, "good") : nil
+      def result_of(row)
+        case row["kind"]
+        when "looked" then word(row, "result", RESULTS, "good")
+        when "dark" then word(row, "result", VERDICTS, "eat_today")
+        end
+      end
 
       def standing(kind) = Core::Standing.new(name: "the #{kind.tr("_", " ")}", kind: kind)
 

@@ -25,12 +25,12 @@ module NutShelf
     class Caps
       # Which causes each event lifts. Cooking and freezing lift only in time: see Caps#lift.
       LIFTED_BY = {
-        cooked: %i[printed rule recipe thawed days_left part turning care out_of_cold],
+        cooked: %i[printed rule recipe thawed days_left part turning care out_of_cold power_cut],
         frozen: %i[printed rule recipe thawed days_left part turning care out_of_cold]
       }.freeze
 
       # Causes that a good look never covers.
-      NEVER_COVERED = %i[turning care].freeze
+      NEVER_COVERED = %i[turning care power_cut].freeze
 
       # Causes that come from the pack.
       PRINTED = %i[printed infant].freeze

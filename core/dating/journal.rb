@@ -5,7 +5,7 @@ module NutShelf
     # Notes the reasons of a judgement as they arise: sentences in order, warnings, and the final stop.
     class Journal
       # Warnings that speak of where a stack stands, and end when it is moved.
-      OF_THE_PLACE = %i[wrong_place two_hours will_freeze].freeze
+      OF_THE_PLACE = %i[wrong_place two_hours will_freeze better_cold].freeze
 
       attr_reader :steps, :flags
 

@@ -7,6 +7,7 @@ require_relative "caps"
 require_relative "chronicle"
 require_relative "clock"
 require_relative "cooking"
+require_relative "darkness"
 require_relative "dating"
 require_relative "freezing"
 require_relative "journal"
@@ -29,6 +30,7 @@ module NutShelf
       include Answering
       include Arriving
       include Cooking
+      include Darkness
       include Freezing
       include Looking
       include Moving
@@ -89,6 +91,8 @@ module NutShelf
           topped_up(event.on, event.parts)
         when :looked
           looked(event.on, event.result)
+        when :dark
+          dark(event.on, event.result)
         when :moved
           moved(event.on, event.place)
         when :frozen

@@ -96,12 +96,19 @@ module NutShelf
 
       # What this place does to the food as it is now.
       def check_place
-        @journal.clear(%i[wrong_place two_hours])
+        @journal.clear(%i[wrong_place two_hours better_cold])
         warn_of_frost
         return @journal.flag(:two_hours, two_hours_words) if out_of_cold?
-        return if %i[frozen thawed].include?(@phase) || @rules.row(@situation, @place)
+        return if %i[frozen thawed].include?(@phase)
+        return better_cold if @rules.row(@situation, @place)
 
         @journal.flag(:wrong_place, @rules.reason(@situation, @place))
+      end
+
+      # Where there is a fridge, what lasts longer there is said so, although it keeps a while without.
+      def better_cold
+        cold = @rules.longer_in_the_fridge(@situation, @place) if @policy.fridge
+        @journal.flag(:better_cold, "Better in the fridge: it keeps #{cold.span_words} there.") if cold
       end
 
       def two_hours_words

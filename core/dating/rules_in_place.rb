@@ -51,6 +51,17 @@ module NutShelf
         nil
       end
 
+      # @return [KeepingRow, nil] the row of the fridge, for what belongs there and keeps longer there than in this
+      #   place
+      def longer_in_the_fridge(situation, place)
+        if !place.warm? || @food.opened_where != "fridge" || (situation == "bought_sealed" && @food.shelf_stable?)
+          return
+        end
+
+        cold = row(situation, fridge)
+        cold if cold && cold.low > row(situation, place).low
+      end
+
       # High-risk food whose seal is broken, and whatever the fridge rule calls a safety matter, may not
       # stand in the warm. Source: the two-hour rule of public food-safety guidance.
       def two_hours?(situation, place, sealed:) = place.warm? && perishable?(situation, sealed: sealed)

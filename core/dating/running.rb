@@ -29,6 +29,7 @@ module NutShelf
 
         row = @rules.row(situation, @place)
         if row
+          better_cold
           start_clock(row, on, basis, "#{Words.situation(situation).capitalize} since #{Words.day(on)}")
         else
           no_row(situation, on, basis)

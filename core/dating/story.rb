@@ -39,10 +39,10 @@ module NutShelf
         def first_known_on = [acquired_on, made_on, known_on, *events.map(&:on)].compact.min
       end
 
-    # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored or
-    # :topped_up. `on` may be nil when nobody knows the day; `order` settles what came first within a day. `place` for
-    # moved (a Standing); `result` for looked (:good, :turning or :bad); `method` for stored; `parts` (of Part) for
-    # what was topped up with or cooked from. Frozen.
+    # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored,
+    # :topped_up or :dark (a power cut). `on` may be nil when nobody knows the day; `order` settles what came first
+    # within a day. `place` for moved (a Standing); `result` for looked (:good, :turning or :bad) and dark (what was to
+    # be done); `method` for stored; `parts` (of Part) for what was topped up with or cooked from. Frozen.
     Event = Value.of(:kind, :on, :order, :place, :result, :method, parts: [].freeze)
 
     # Where a stack stands, as far as dates care: kind "cupboard", "cool_dark", "fridge" or "freezer",

@@ -7,14 +7,15 @@ module NutShelf
   module Core
     # What a food is, whatever its pack, with the handling rules that follow it. Frozen.
     #
-    # Amount figures are exact: g_per_ml (grams), g_per_piece (grams of the edible part), both may be nil.
-    # `dimension` says how the food is usually counted. Rule fields come from the food's own row of the
-    # rules table, else its class row; a food without either behaves cautiously. `nutrition`, `preparing` and `packing`:
-    # see food_parts.rb. `edible_yield`: share of a pack that is eaten; `drained_share`: share of a tin that reaches the
-    # plate, which counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a
-    # serving of its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from. `dish_words`:
-    # what dishes call it, the plain word first; `line_name`: what a recipe's line calls it, to read in again.
-    # `season`: region to months.
+    # Amount figures are exact: g_per_ml (grams), g_per_piece (grams of the edible part), both may be nil. `dimension`
+    # says how the food is usually counted. Rule fields come from the food's own row of the rules table, else its class
+    # row; a food without either behaves cautiously. `nutrition`, `preparing` and `packing`: see food_parts.rb.
+    # `edible_yield`: share of a pack that is eaten; `drained_share`: share of a tin that reaches the plate, which
+    # counts for helpings alone. `serving_g`: what people usually take; `plate_serving_g`: what counts as a serving of
+    # its `kit_group`. `pet`: whose food it is; `animal_kinds`: which animals it comes from. `dish_words`: what dishes
+    # call it, the plain word first; `line_name`: what a recipe's line calls it, to read in again. `season`: region to
+    # months. `warm_hours`: how long an opened pack of it may stand above the fridge's limit, though it is not high
+    # risk; nil where there is no such figure.
     Food =
       Value.of(
         :key,
@@ -31,6 +32,7 @@ module NutShelf
         :pet,
         :fragile_glass_common,
         :thaw_hours_fridge,
+        :warm_hours,
         typical_packs: [].freeze,
         allergens: [].freeze,
         date_kind_usual: "none",
@@ -49,6 +51,7 @@ module NutShelf
         freeze_note: "",
         freezing_damage: false,
         infant: false,
+        alcohol: false,
         vulnerable_avoid: "",
         kept_by_level: false,
         dish_words: [].freeze,
@@ -70,6 +73,9 @@ module NutShelf
 
         # @return [Boolean] whether what nobody will eat in time is worth freezing: fresh food that freezes as it is
         def freezes_well? = freezes == "yes" && aisle != "Frozen" && Food::PERISHABLE.include?(aisle)
+
+        # @return [Boolean] whether it is powder that is made up into an infant's feeds
+        def formula? = infant && preparing.water_is_drunk
 
         # @return [Boolean] whether it goes into the pot or the toaster as it comes out of the freezer
         def from_frozen? = freeze_note.to_s.include?("from frozen")

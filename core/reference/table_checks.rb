@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../errors"
+require_relative "kit_tables"
 require_relative "side_tables"
 
 module NutShelf
@@ -32,7 +33,8 @@ module NutShelf
       # @return [Array<String>] what is wrong, by table, key and column
       def faults
         [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *dish_words,
-         *seasons, *methods_of_storing, *packs]
+         *seasons, *methods_of_storing, *packs,
+         *without_pack, *KitTables.faults(@tables, @catalog)]
       end
 
       private
@@ -87,6 +89,13 @@ module NutShelf
             .reject { |column, known| (row[column].to_s.split(";") - known).empty? }
             .map { |column, _| "foods_kit: #{key} has #{column} #{row[column]}" }
         end
+      end
+
+      # A kit counts in lines and weighs boxes, so every food that is eaten says which line and what its pack weighs.
+      def without_pack
+        said = @tables.fetch("foods_kit", []).map { |row| row["key"] }
+        eaten = @tables["foods"].reject { |row| row["food_group"] == "supplies" }.map { |row| row["key"] }
+        said.empty? ? [] : (eaten - said).map { |key| "foods_kit: nothing of #{key}" }
       end
 
       # Another way of storing may change how well food keeps, never how long it is safe.
@@ -153,7 +162,7 @@ module NutShelf
       end
 
       def dish_words
-        %w[dish_words line_names animal_kinds seasons].flat_map do |table|
+        %w[dish_words line_names seasons].flat_map do |table|
           unknown = @tables.fetch(table, []).reject { |row| @catalog.foods.key?(row["food_key"]) }
           unknown.map { |row| "#{table}: #{row["food_key"]} is no food" }
         end

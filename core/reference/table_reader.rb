@@ -3,6 +3,7 @@
 require_relative "../dating/look_list"
 require_relative "../errors"
 require_relative "catalog"
+require_relative "kit_tables"
 require_relative "recipe"
 require_relative "side_tables"
 require_relative "../quantity/quantity"
@@ -37,7 +38,8 @@ module NutShelf
           home_classes: class_names.keys - class_of.values,
           signs: signs,
           losses: losses,
-          revivals: revivals
+          revivals: revivals,
+          kits: KitTables.read(@tables)
         )
       end
 
@@ -108,7 +110,7 @@ module NutShelf
           preparing: preparing(row, kit.fetch(key, {}), soaking[key] || soaking[klass]),
           fragile_glass_common: yes(row, "fragile_glass_common"),
           **packed(kit[key]),
-          **beside.of(key),
+          **beside.of(key, klass),
           **(rules[key] || rules[klass] || no_food(row))
         )
       end
@@ -172,10 +174,8 @@ module NutShelf
         end
       end
 
-      def keeping = keeping_rows
-
-      def keeping_rows
-        @keeping_rows ||=
+      def keeping
+        @keeping ||=
           rows("keeping").to_h do |row|
             scope, place, state = row.values_at("food_or_class", "place", "state")
             refuse("keeping", scope, "place") unless PLACES.include?(place)
@@ -208,7 +208,7 @@ module NutShelf
           scope, place, state, storage = row.values_at("food_or_class", "place", "state", "storage")
           refuse("methods", scope, "storage") unless KeepingRow::STORAGE.key?(storage) && PLACES.include?(place)
           low, high = row.values_at("days_low", "days_high").map { |text| Integer(text, 10) }
-          base = keeping_rows[[scope, place, state]] || keeping_rows[[class_of[scope], place, state]]
+          base = keeping[[scope, place, state]] || keeping[[class_of[scope], place, state]]
           [
             [scope, place, state, storage].freeze,
             KeepingRow.new(

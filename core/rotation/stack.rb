@@ -100,6 +100,7 @@ module NutShelf
         :basis,
         :situation,
         :wrapping,
+        :opening,
         :container_id,
         :opened,
         value_minor: 0,

@@ -120,7 +120,7 @@ RSpec.describe NutShelf::Core::Judge, "events by caps" do
     causes = NutShelf::Core::Caps::LIFTED_BY.values.flatten.uniq
     expect(causes).not_to include(:infant)
     expect(NutShelf::Core::Caps::LIFTED_BY.keys).to eq(%i[cooked frozen])
-    expect(causes & NutShelf::Core::Caps::NEVER_COVERED).to eq(%i[turning care])
+    expect(causes & NutShelf::Core::Caps::NEVER_COVERED).to eq(%i[turning care power_cut])
   end
 
   describe "infant food" do

@@ -294,12 +294,12 @@ RSpec.describe NutShelf::Core::Judge, "caps" do
 
   describe "flags" do
     it "clear after the right move, which starts the clock that had no figure before" do
-      lettuce = story("lettuce", "cupboard", acquired_on: "2026-11-23")
-      expect(date(lettuce).flags).not_to be_empty
-      moved = story("lettuce", "cupboard", acquired_on: "2026-11-23", events: [move("2026-11-24", "fridge")])
+      fennel = story("fennel", "cupboard", acquired_on: "2026-11-23")
+      expect(date(fennel).flags).not_to be_empty
+      moved = story("fennel", "cupboard", acquired_on: "2026-11-23", events: [move("2026-11-24", "fridge")])
       expect(date(moved)).to have_attributes(
         flags: [],
-        usable_until: date(story("lettuce", "fridge", acquired_on: "2026-11-23")).usable_until
+        usable_until: date(story("fennel", "fridge", acquired_on: "2026-11-23")).usable_until
       )
     end
 

@@ -213,8 +213,9 @@ RSpec.describe NutShelf::Core::Judge do
           events: [event(:opened, "2026-11-20")]
         )
       )
-    expect(dating.flags.map { |flag| flag[:code] }).to include(:wrong_place)
-    expect(dating.usable_until).to be < day("2028-05-31")
+    expect(dating.flags.map { |flag| flag[:code] }).to include(:better_cold)
+    expect(dating.flags.map { |flag| flag[:text] }).to include(/Better in the fridge: it keeps \d+ to \d+ months there/)
+    expect(dating.usable_until).to eq(day("2026-12-20"))
   end
 
   it "judges a move by each place in turn and floors fractions of days" do
