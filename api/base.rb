@@ -2,6 +2,7 @@
 
 require "digest"
 require "json"
+require "time"
 require "sinatra/base"
 require_relative "contract"
 require_relative "../core/limits"
@@ -138,6 +139,19 @@ module NutShelf
             "#{name} is no day.",
             "Write it like 2026-11-24.",
             errors: [{ pointer: "/#{name}", detail: "It must be a day like 2026-11-24." }]
+          )
+        end
+
+        # Whoever asks says what time it is there: a device's clock stands beside the fridge.
+        # @return [Time] UTC
+        def moment_param(name)
+          params[name] ? Time.iso8601(params[name].to_s).utc : Time.now.utc
+        rescue ArgumentError
+          refuse(
+            "invalid",
+            "#{name} is no moment.",
+            "Write it like 2026-11-27T20:00:00Z.",
+            errors: [{ pointer: "/#{name}", detail: "It must be a moment like 2026-11-27T20:00:00Z." }]
           )
         end
 

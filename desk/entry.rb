@@ -115,7 +115,8 @@ module NutShelf
             :open,
             :level,
             :directions,
-            :wrapping
+            :wrapping,
+            :opening
           )
         child = new_lot({ **facts, **changes })
         came_of(child, lot, amount, "split")

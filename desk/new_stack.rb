@@ -71,7 +71,7 @@ module NutShelf
           history: history,
           value_estimated: @input[:estimated] || @input[:price_minor].nil?,
           pack_id: dry ? nil : pack_id,
-          **@input.slice(:method, :wrapping, :lot_text, :directions, :bought_for).compact,
+          **@input.slice(:method, :wrapping, :opening, :lot_text, :directions, :bought_for).compact,
           **set_apart
         }
       end

@@ -7,6 +7,7 @@ require_relative "counts"
 require_relative "access"
 require_relative "foods"
 require_relative "households"
+require_relative "kits"
 require_relative "ledger"
 require_relative "lots"
 require_relative "meals"
@@ -53,6 +54,7 @@ module NutShelf
         :readings,
         :shopping,
         :outcomes,
+        :kits,
         :db
 
       def initialize(db, household_id)
@@ -64,6 +66,7 @@ module NutShelf
         @lots = Lots.new(db, household_id)
         @ledger = Ledger.new(db, household_id)
         @recipes = Recipes.new(db, household_id)
+        @kits = Kits.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)

@@ -43,8 +43,12 @@ module NutShelf
       # @return [Core::Policy]
       def policy(row = self.row)
         windows = row.settings.slice("front_days", "soon_days").transform_keys(&:to_sym)
-        Core::Policy.new(school: row.school.to_sym, **windows)
+        Core::Policy.new(school: row.school.to_sym, fridge: fridge?, **windows)
       end
+
+      # SELECT 1 AS one FROM places WHERE ... kind = 'fridge' AND archived_at IS NULL LIMIT 1
+      # @return [Boolean] whether there is a fridge to put things into
+      def fridge? = !rows(:places).where(kind: "fridge", archived_at: nil).empty?
 
       # @return [Integer] raised by every act
       def revision = db[:households].where(id: household_id).get(:revision)

@@ -61,7 +61,7 @@ module NutShelf
       NARROW = %i[
         id food_id place_id label dimension noun open frozen quarantined level acquired_on ready_on usable_until
         quality_until safety_until strict_until stopped look_first age_unknown basis flags value_estimated value_minor
-        situation wrapping container_id
+        situation wrapping opening container_id
       ].freeze
       MICRO = 1_000_000
 

@@ -64,7 +64,15 @@ module NutShelf
         },
         9 => { "recipe_lines" => { "made" => false } },
         10 => { "price_observations" => { "shop_id" => nil } },
-        11 => { "wants" => { "largest" => nil, "freeze" => false } }
+        11 => { "wants" => { "largest" => nil, "freeze" => false } },
+        12 => {
+          "people" => {
+            "born_on" => nil, "age" => nil, "age_on" => nil, "sex" => nil, "kg" => nil, "activity" => nil,
+            "pregnant" => false, "nursing" => false, "formula_fed" => false, "dislikes" => []
+          },
+          "places" => { "kit_id" => nil, "kit_box" => nil }, "reservations" => { "kit_id" => nil },
+          "lots" => { "opening" => nil }, "packs" => { "opening" => nil }
+        }
       }.freeze
 
       # What was told elsewhere before, see migration 015.
@@ -74,7 +82,8 @@ module NutShelf
         7 => ->(tables) { { "recipe_texts" => [], "dishes" => dishes(tables), **tables } },
         8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } },
         10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } },
-        11 => ->(tables) { { "advice_answers" => [], **tables } }
+        11 => ->(tables) { { "advice_answers" => [], **tables } },
+        12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

@@ -16,7 +16,8 @@ module NutShelf
         "reservation" => :reservations, "slot" => :meal_slots, "pattern" => :meal_patterns, "span" => :plan_spans,
         "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times,
         "dish_photo" => :dish_photos, "shop" => :shops, "shopping" => :shoppings, "list_line" => :list_lines,
-        "want" => :wants, "advice" => :advice_answers
+        "want" => :wants, "advice" => :advice_answers, "pet" => :pets, "kit" => :kits, "event" => :events,
+        "outage" => :outages
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

@@ -17,7 +17,7 @@ module NutShelf
         Core::Value.of(
           :id, :food_id, :place_id, :pack_id, :container_id, :start_place_id, :dimension, :pack_amount,
           :noun, :level, :situation, :acquired_on, :made_on, :printed_on, :printed_kind, :known_on, :seen_on,
-          :leftover_days, :method, :wrapping, :care_until, :care_words, :quarantine_reason, :quality_until,
+          :leftover_days, :method, :wrapping, :opening, :care_until, :care_words, :quarantine_reason, :quality_until,
           :safety_until, :strict_until, :ready_on, :usable_until, :on_hand, :value_minor,
           label: "", lot_text: "", directions: "", bought_for: "", basis: "none", history: [].freeze,
           steps: [].freeze, flags: [].freeze, open: false, frozen: false, quarantined: false, stopped: false,
@@ -39,7 +39,7 @@ module NutShelf
       # The day it was last seen, and nothing else of a stack.
       Sighting = Core::Value.of(:id, :seen_on)
       # An amount of a stack that is kept for somebody or something.
-      Reservation = Core::Value.of(:id, :lot_id, :amount, :holder, :until_on, :archived_at, :version)
+      Reservation = Core::Value.of(:id, :lot_id, :kit_id, :amount, :holder, :until_on, :archived_at, :version)
       # A stack that does not equal the sum of its movements.
       Imbalance = Core::Value.of(:id, :on_hand, :quantity)
 
@@ -85,7 +85,7 @@ module NutShelf
           :food_id, :start_place_id, :pack_amount, :dimension, :noun, :printed_on, :printed_kind, :acquired_on,
           :quantity
         )
-      Pack = Core::Value.of(:id, :food_id, :amount, :dimension, :noun)
+      Pack = Core::Value.of(:id, :food_id, :amount, :dimension, :noun, :opening)
       Barcode = Core::Value.of(:code, :food_id, :amount, :dimension)
       Price =
         Core::Value.of(:id, :food_id, :pack_id, :act_id, :price_minor, :amount, :dimension, :observed_on, :shop_id)
@@ -215,7 +215,35 @@ module NutShelf
         )
       Person =
         Core::Value.of(
-          :id, :name, :portion_factor, :strict, :eats, :excludes, :note, :archived_at, :version
+          :id, :name, :portion_factor, :strict, :eats, :excludes, :note, :archived_at, :version, :born_on, :age,
+          :age_on, :sex, :kg, :activity, pregnant: false, nursing: false, formula_fed: false, dislikes: [].freeze
+        )
+      # An animal of the house.
+      Pet = Core::Value.of(:id, :name, :species, :kg, :archived_at, version: 1)
+      # A kit: for whom (`people` and `pets` by id, nil for all), how many days, by which school, and under what
+      # conditions; `refresh_days`: "10-01"; `given_up`: keys of foods that are done without on purpose; a box's room
+      # and weight, and what one person carries.
+      Kit =
+        Core::Value.of(
+          :id, :name, :days, :canister, :people, :pets, :refreshed_on, :archived_at,
+          school: "set_apart", level: "usual", activity: "light", hot: false, no_power: true, no_water: true,
+          may_leave: false, gear: "burner", fuel_row: "fuel-gas-canister-mild", fuel_amount: 0r, hot_drinks: true,
+          water_basis: "drink-light-hygiene", refresh_days: [].freeze, margin_days: 30, budget_minor: 0,
+          count_disliked: false, given_up: [].freeze, box_ml: 30_000, box_tare_g: 1500, carry_g: 12_000, carriers: 1,
+          version: 1
+        )
+      # An hour that is prepared for; `has`: what the house has to mind; `ticked`: task key to who did it and when.
+      Event =
+        Core::Value.of(
+          :id, :name, :hour, :archived_at, fill_l: 0r, flush_l: 0r, helpers: 1, days: 3, has: [].freeze,
+          ticked: {}.freeze, version: 1
+        )
+      # A power cut; `readings`: [{"where", "at", "c"}]; `stood`: stack id to "fridge" or
+      # "freezer", where it stood as the power came back; `findings`: stack id to what was done with it.
+      Outage =
+        Core::Value.of(
+          :id, :started_at, :ended_at, :settled_on, :archived_at, freezer_fill: 1r, readings: [].freeze,
+          stood: {}.freeze, findings: {}.freeze, version: 1
         )
       Membership = Core::Value.of(:account_id, :household_id, :role)
       Member = Core::Value.of(:account_id, :role, :name, :email)
@@ -241,7 +269,7 @@ module NutShelf
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
-        advice_answers: AdviceAnswer,
+        advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

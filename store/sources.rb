@@ -15,6 +15,11 @@ module NutShelf
       # @return [Integer, nil] the stack this one was split off from
       def split_from(lot_id) = standing.where(lot_id: lot_id, kind: "split").get(:source_lot_id)
 
+      # What was split off which, however many steps away.
+      # SELECT lot_id, source_lot_id FROM lot_sources WHERE household_id = 7 AND kind = 'split' AND ...
+      # @return [Hash{Integer=>Integer}] stack to the one it was split off from
+      def splits = standing.where(kind: "split").select_hash(:lot_id, :source_lot_id)
+
       # Stacks and all that came of them since, however many steps away.
       # WITH RECURSIVE traced (id) AS (SELECT id FROM lots WHERE ... UNION SELECT lot_id FROM lot_sources JOIN traced ON
       #   traced.id = source_lot_id WHERE act_id NOT IN (SELECT undoes_act_id FROM acts ...)) SELECT id FROM traced

@@ -10,9 +10,9 @@ module NutShelf
         plan: %i[
           recipes recipe_lines recipe_substitutes recipe_texts dishes dish_photos
           meals meal_slots meal_patterns plan_spans
-          occasions occasion_times care_rules
+          occasions occasion_times care_rules kits events outages
         ],
-        people: %i[people], counts: %i[counts count_lines],
+        people: %i[people pets], counts: %i[counts count_lines],
         list: %i[shops shoppings list_lines wants advice_answers],
         rules: %i[places place_photos foods packs pack_barcodes keeping_rules containers]
       }.freeze

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/kit_words"
 require_relative "../../desk/acts/add_person"
 require_relative "../../desk/acts/change_person"
 
@@ -17,7 +18,7 @@ module NutShelf
       helpers do
         def page(work)
           {
-            people: work.house.household.people.map { |row| person(row) },
+            people: work.house.household.people.map { |row| person(row, work.today) },
             members:
               if work.caller.keeper?
                 work.house.access.members.map do |row|
@@ -45,7 +46,7 @@ module NutShelf
           }
         end
 
-        def person(row)
+        def person(row, today)
           {
             id: row.id,
             name: row.name,
@@ -54,7 +55,16 @@ module NutShelf
             eats: row.eats,
             excludes: row.excludes,
             note: row.note,
-            version: row.version
+            version: row.version,
+            **figures(row, today)
+          }
+        end
+
+        # What kits reckon with.
+        def figures(row, today)
+          {
+            **row.slice(:sex, :activity, :pregnant, :nursing, :formula_fed, :dislikes),
+            born_on: row.born_on&.iso8601, age: Desk::Kits::Who.age(row, today), kg: row.kg && KitWords.plain(row.kg)
           }
         end
 

@@ -13,6 +13,7 @@ module NutShelf
       WHY = {
         "turned" => "it turned", "forgotten" => "forgotten at the back", "bought_too_much" => "bought too much",
         "disliked" => "nobody liked it", "pest" => "pests", "damaged" => "damaged", "recalled" => "recalled",
+        "power_cut" => "lost to a power cut",
         "other" => "another reason", "counted" => "found missing in a count"
       }.freeze
       NOWHERE = { "shop" => "Shop not noted", "pack" => "Loose, or size not noted" }.freeze

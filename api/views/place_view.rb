@@ -13,7 +13,7 @@ module NutShelf
         {
           **row.slice(
             :id, :name, :kind, :tier, :low_c, :high_c, :parent_id, :dark, :reach, :fill_percent, :count_every_days,
-            :note, :version, :inner_mm
+            :note, :version, :inner_mm, :kit_id, :kit_box
           ),
           stacks: stacks,
           photo: photo,

@@ -7,7 +7,7 @@ require_relative "../refusal"
 module NutShelf
   module Desk
     # Changes what is known of a stack: a date that was missing or misread, its name, its directions, what it was
-    # bought for, its lot number, its wrapping. The last good day follows.
+    # bought for, its lot number, its wrapping, how it opens. The last good day follows.
     class Amend < Act
       PRINTED = %i[printed_on printed_kind].freeze
       KINDS = { "use_by" => "use by", "best_before" => "best before" }.freeze
@@ -16,7 +16,7 @@ module NutShelf
       WORDS = {
         printed_on: "printed date", printed_kind: "kind of date", made_on: "day it was made",
         acquired_on: "day it came", label: "name", directions: "directions", bought_for: "what it was bought for",
-        lot_text: "lot", wrapping: "wrapping"
+        lot_text: "lot", wrapping: "wrapping", opening: "way it opens"
       }.freeze
 
       private

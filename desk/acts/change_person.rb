@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "add_person"
+require_relative "../kits/who"
 require_relative "../refusal"
 
 module NutShelf
@@ -15,7 +16,7 @@ module NutShelf
       def perform(input)
         person = house.records.lock("person", input[:person_id])
         refuse_stale(person, input[:version], person.slice(:name, :note).transform_values(&:to_s))
-        changes = facts(input).reject { |name, value| person.public_send(name) == value }
+        changes = facts(told_anew(person, input)).reject { |name, value| person.public_send(name) == value }
         changes[:archived_at] = Time.now.utc.iso8601 if input[:gone]
         raise Refusal.of(:says_that_already) if changes.empty?
 
@@ -26,6 +27,11 @@ module NutShelf
           )
         changed.alter("person", person, changes)
         done(changed, person_id: person.id)
+      end
+
+      # An age that is said again is no news: it has grown by itself.
+      def told_anew(person, input)
+        input.key?(:age) && Kits::Who.age(person, work.today) == input[:age] ? input.except(:age) : input
       end
     end
   end

@@ -8,10 +8,12 @@ require_relative "../refusal"
 module NutShelf
   module Desk
     # Changes what is known of a place: name, kind, temperatures, light, how far it is, its size, how full it is, how
-    # often it is counted. Where dates depend on it, they follow.
+    # often it is counted, which box of which kit it is. Where dates depend on it, they follow.
     class ChangePlace < Act
       keeper_only
-      FIELDS = %i[name kind tier low_c high_c dark reach parent_id inner_mm fill_percent count_every_days note].freeze
+      FIELDS = %i[
+        name kind tier low_c high_c dark reach parent_id inner_mm fill_percent count_every_days note kit_id kit_box
+      ].freeze
 
       private
 
@@ -37,6 +39,9 @@ module NutShelf
       def check(place, changes)
         after = place.with(**changes)
         raise Refusal.of(:upside_down, at: "/low_c") if after.upside_down?
+
+        house.kits.find(changes[:kit_id]) if changes[:kit_id]
+        raise Refusal.of(:box_of_no_kit, at: "/kit_box") if after.kit_box && after.kit_id.nil?
         return unless changes[:parent_id]
 
         work.place_in_use(changes[:parent_id], pointer: "/parent_id")

@@ -3,8 +3,10 @@
 require_relative "../act"
 require_relative "../dish_food"
 require_relative "../fit"
+require_relative "../kits/floor"
 require_relative "../makings"
 require_relative "../new_stack"
+require_relative "../outages/unsettled"
 require_relative "../plan"
 require_relative "../slots"
 require_relative "../taking"
@@ -19,7 +21,7 @@ module NutShelf
 
       # @param input [Hash] :meal_id, :used as [{lot_id:, amount:}] or nil for the proposal, :leftovers and :frozen
       #   {portions:, place_id:} or nil: what stays for the next days, and what goes into the freezer; :made as
-      #   [{food_id:, amount:, unit:, place_id:}] what came out besides
+      #   [{food_id:, amount:, unit:, place_id:}] what came out besides; :despite why, see Take
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
         raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
@@ -27,8 +29,9 @@ module NutShelf
 
         @recipe = house.recipes.find(@meal.recipe_id)
         used = used(input)
+        Outages::Unsettled.new(work).guard(used.map { |one| one[:lot_id] })
         @name = name(used)
-        cooked = entry("cook", "Cooked #{@name}")
+        cooked = entry("cook", "Cooked #{@name}#{despite(used, input)}")
         value = draw(cooked, used)
         kept = keep_all(cooked, input.values_at(:leftovers, :frozen).compact, value)
         cooked.alter("meal", @meal, { status: "cooked" })
@@ -52,6 +55,15 @@ module NutShelf
       # Good by then, and nothing went in that somebody there may not have.
       def for_them?(stack, slot, on)
         stack.eligible?(on, strict: slot.strict?) && slot.diet.clashes(work.food(stack.food_id)).empty?
+      end
+
+      def despite(used, input)
+        taken = used.group_by { |one| one[:lot_id] }.transform_values do |list|
+          list.sum(0r) do |one|
+            one[:amount].to_r
+          end
+        end
+        Kits::Floor.new(work).guard(taken, input[:despite])
       end
 
       # Nobody finds salmon in the fridge that was cooked with mackerel.

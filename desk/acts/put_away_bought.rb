@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../kits/keeping"
 require_relative "../new_stack"
 require_relative "../refusal"
 
@@ -21,7 +22,7 @@ module NutShelf
         lines = refs.sort.to_h { |ref| [ref, bought(ref)] }
         drafts = stacks.map { |one| [NewStack.new(work, { **one.except(:ref), shop_id: shop(lines[one[:ref]]) }), one] }
         put = entry("put_away_bought", summary(drafts.map(&:first), refs))
-        ids = drafts.map { |stack, _| stack.write(put).id }
+        ids = drafts.map { |stack, one| stack.write(put).tap { |lot| keep_for_kit(put, lot, lines[one[:ref]]) }.id }
         lines.each_value { |line| put.alter("list_line", line, { status: "away" }) }
         done(put, lot_ids: ids)
       end
@@ -31,6 +32,15 @@ module NutShelf
         return line if line.status == "ticked"
 
         raise Refusal.of(line.status == "away" ? :put_away_already : :not_in_the_basket, food: line.text)
+      end
+
+      # What was bought for a kit is nobody's to cook with; in one of its boxes it is that anyway.
+      def keep_for_kit(put, lot, line)
+        kit_id = line.reasons.find { |one| one["kind"] == "kit" }&.fetch("kit_id", nil)
+        kit = kit_id && house.kits.all.find { |one| one.id == kit_id } or return
+        return if work.place(lot.place_id).set_apart?
+
+        Kits::Keeping.keep(put, kit, lot, lot.on_hand) unless lot.stopped
       end
 
       def shop(line) = line.shopping_id && house.shopping.shopping(line.shopping_id).shop_id

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../kits/floor"
+require_relative "../outages/unsettled"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -10,11 +12,14 @@ module NutShelf
     class Take < Act
       private
 
-      # @param input [Hash] :lot_id, :amount in base units (decimal text); nil takes one pack
+      # @param input [Hash] :lot_id, :amount in base units (decimal text); nil takes one pack; :despite why, where that
+      #   leaves less than a deep pantry must hold
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = work.still_there(lot, wanted(lot, input[:amount]))
-        taken = entry("take", "Took #{work.part_words(lot, amount)} #{name(lot)}")
+        Outages::Unsettled.new(work).guard([lot.id])
+        despite = Kits::Floor.new(work).guard({ lot.id => amount }, input[:despite])
+        taken = entry("take", "Took #{work.part_words(lot, amount)} #{name(lot)}#{despite}")
         Taking.new(work, taken).take(lot, amount, "eaten")
         done(taken, lot_id: lot.id, **last(lot))
       end

@@ -53,6 +53,16 @@ RSpec.describe "The door", :api do
         "patterns" => act(:SetPattern, @theirs, { weekday: 3, meal: "dinner", name: "Football" })["pattern_id"],
         "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"],
         "keeping" => food_id(@theirs, "honey"),
+        "events" => act(
+          :SetEvent, @theirs,
+          { name: "Gale", hour: (Time.now.utc + 7200).iso8601, fill_l: "10", flush_l: "0", helpers: 1, days: 1,
+            has: [] }
+        )["event_id"],
+        "outages" => act(
+          :BeginOutage, @theirs, { started_at: (Time.now.utc - 7200).iso8601, freezer_percent: 100 }
+        )["outage_id"],
+        "kits" => act(:SetKit, @theirs, { name: "Ferry box", days: 7 })["kit_id"],
+        "pets" => act(:KeepPet, @theirs, { name: "Biscuit", species: "cat" })["pet_id"],
         "feeds" => act(:OpenFeed, @theirs, {})["feed_id"],
         "members" => invitation,
         "role" => @theirs.account_id
@@ -130,6 +140,10 @@ RSpec.describe "The door", :api do
         place: "fridge", state: "whole", low: 1, high: 2, reason: "why not"
       },
       "change" => {},
+      "tick" => { key: "charge", done: true },
+      "settle" => { stacks: [{ lot_id: 1 }], replace: false },
+      "refresh" => { done: true },
+      "close" => { fetch: true, buy: "none" },
       "occasions/archive" => {},
       "occasions/hold" => {
         on: "2026-12-05"

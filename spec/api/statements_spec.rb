@@ -46,7 +46,8 @@ RSpec.describe "Statements of a view", :api do
   def counted
     %w[
       today stacks foods?usual=yes places meals dishes list bought
-      bring-forward containers care counts people barcodes acts look-back look-back/by/food look-back/give-away
+      bring-forward containers care counts people barcodes acts look-back look-back/by/food look-back/give-away kits
+      kits/lasting
     ].to_h do |path|
       services.forget
       replay = Replay.of(services.database.sequel) { get "/api/#{path}" }

@@ -18,11 +18,14 @@ RSpec.describe "What views read of", :api do
                                meal: "dinner", serve_at: "18:30" })["occasion_id"]
   end
 
+  let!(:kit) { act(:SetKit, ines, { name: "Ferry box", days: 7 })["kit_id"] }
+
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
     meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
     print/occasions/OCCASION dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass
-    look-back/advice look-back/give-away
+    look-back/advice look-back/give-away kits kits/lasting kits/KIT kits/KIT/closing kits/KIT/menu
+    kits/KIT/boxes kits/KIT/refresh
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]
@@ -34,6 +37,7 @@ RSpec.describe "What views read of", :api do
       "MEAL" => meal,
       "OCCASION" => occasion,
       "RECIPE" => inside(ines) { |house| house.recipes.values.keys.first },
+      "KIT" => kit,
       "FOOD" => food_id(ines, "honey")
     }.reduce("/api/#{path}") { |text, (word, id)| text.sub(word, id.to_s) }
   end

@@ -60,6 +60,10 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    13 => {
+      "people" => %w[born_on age age_on sex kg activity pregnant nursing formula_fed dislikes],
+      "places" => %w[kit_id kit_box], "reservations" => %w[kit_id], "lots" => %w[opening], "packs" => %w[opening]
+    },
     12 => {
       "wants" => %w[largest freeze]
     },
@@ -122,6 +126,7 @@ RSpec.describe NutShelf::Boot::Restore do
 
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
+    old["tables"] = old["tables"].except("pets", "kits", "events", "outages") if version < 13
     old["tables"] = told_apart(old["tables"]) if version < 6
     old["tables"] = old["tables"].except("occasions", "occasion_times", "dish_photos") if version < 9
     old["tables"] = old["tables"].except("recipe_texts", "dishes") if version < 8
@@ -130,7 +135,7 @@ RSpec.describe NutShelf::Boot::Restore do
       old["household"].delete(what[:household])
       what
         .except(:household)
-        .each { |table, names| old["tables"][table].each { |row| names.each { |name| row.delete(name) } } }
+        .each { |table, names| old["tables"].fetch(table, []).each { |row| names.each { |name| row.delete(name) } } }
     end
     old
   end

@@ -38,6 +38,8 @@ RSpec.describe "Every view", :browser do
         found: "gone"
       }
     )
+    @kit = act(:SetKit, who, { name: "Ferry box", days: 3 })["kit_id"]
+    act(:BeginOutage, who, { started_at: (Time.now.utc - 7200).iso8601, freezer_percent: 50 })
     @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
     @recipe = recipe
     @occasion = act(
@@ -62,6 +64,10 @@ RSpec.describe "Every view", :browser do
       "/make?with=#{stack}" => "h1",
       "/occasions" => "h1",
       "/shop/packs" => "h1",
+      "/kits" => "h1",
+      "/kits/#{@kit}" => "table",
+      "/kits/lasting" => "dl",
+      "/kits/power-cut" => "ul li",
       "/look-back" => ".recharts-surface",
       "/look-back/give-away" => "h1",
       "/shop/bought" => "[type=radio], [role=radio], .board",

@@ -45,6 +45,15 @@ RSpec.describe NutShelf::Desk::Undo do
     act(:AddFood, ines, { name: "Sea beans", like_food_id: food_id(ines, "canned-chickpeas") })["food_id"]
   end
   let(:care) { act(:AddCare, ines, { title: "Fresh water", first_on: "2026-11-24", every_days: 2 })["care_id"] }
+  let(:kit) { act(:SetKit, ines, { name: "Ferry box", days: 7 })["kit_id"] }
+  let(:gale) do
+    hour = (Time.now.utc + 36_000).iso8601
+    act(:SetEvent, ines,
+      { name: "Gale", hour: hour, fill_l: "25", flush_l: "20", helpers: 2, days: 3, has: [] })["event_id"]
+  end
+  let(:dark) do
+    act(:BeginOutage, ines, { started_at: (Time.now.utc - 36_000).iso8601, freezer_percent: 50 })["outage_id"]
+  end
   let(:shed) { act(:AddPlace, ines, { name: "Shed", kind: "cupboard" })["place_id"] }
   let(:counting) do
     tins
@@ -114,6 +123,28 @@ RSpec.describe NutShelf::Desk::Undo do
       act(:AddListLine, ines, { ref: "jam00000", text: "500 g honey", ticked: true })
       { stacks: [{ ref: "jam00000", food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
                    amount: "500", unit: "g", price_minor: 410 }] }
+    end,
+    RefreshKit: lambda do
+      printed = { printed_on: "2026-12-20", printed_kind: "best_before" }
+      lot = put_away(ines, "canned-peaches", "cupboard", count: "2", **printed)["lot_id"]
+      { kit_id: kit, put_in: lot, packs: 2 }
+    end,
+    SetEvent: -> { { event_id: gale, name: "Storm", helpers: 3 } },
+    TickTask: -> { { event_id: gale, key: "fill-water", done: true } },
+    BeginOutage: -> { { started_at: (Time.now.utc - 3600).iso8601, freezer_percent: 50 } },
+    ChangeOutage: -> { { outage_id: dark, ended_at: Time.now.utc.iso8601 } },
+    SettleOutage: lambda do
+      yoghurt = put_away(ines, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")["lot_id"]
+      cold = put_away(ines, "white-bread", "freezer", amount: "800")["lot_id"]
+      act(:ChangeOutage, ines, { outage_id: dark, ended_at: Time.now.utc.iso8601 })
+      { outage_id: dark, replace: true, stacks: [{ lot_id: yoghurt }, { lot_id: cold, finding: "warm" }] }
+    end,
+    KeepPet: -> { { name: "Biscuit", species: "cat", kg: "4.5" } },
+    SetKit: -> { { kit_id: kit, version: 1, days: 14, gear: "kettle" } },
+    CloseGap: lambda do
+      long = { printed_on: "2029-06-30", printed_kind: "best_before" }
+      put_away(ines, "canned-chickpeas", "cupboard", count: "30", price_minor: 3000, **long)
+      { kit_id: kit, fetch: true, buy: "all" }
     end,
     AnswerAdvice: lambda do
       2.times { act(:Throw, ines, { lot_id: tins, amount: "400", outcome: "binned", why: "disliked" }) }

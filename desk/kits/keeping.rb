@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+require_relative "../refusal"
+
+module NutShelf
+  module Desk
+    module Kits
+      # Sets packs apart for a kit within an act: meals leave them alone, and they count for it where they stand.
+      module Keeping
+        module_function
+
+        # @param entry [Entry]
+        # @param kit [Store::Rows::Kit]
+        # @param lot [Store::Rows::Lot] locked
+        # @param amount [Rational] in its own units
+        # @return [void]
+        # @raise [Conflict] for what nobody should eat
+        def keep(entry, kit, lot, amount)
+          raise Refusal.of(:not_to_keep) if lot.quarantined || lot.stopped
+
+          facts = { lot_id: lot.id, amount: amount, holder: kit.name, kit_id: kit.id, until_on: nil }
+          entry.tell(lot, "set_apart", facts.except(:kit_id))
+          entry.make("reservation", facts)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require_relative "../../core/kits/boxes"
+require_relative "../../core/kits/menu"
+require_relative "kit_book"
+
+module NutShelf
+  module Desk
+    module Kits
+      # What becomes of what counts in a kit: its menu, days by meals, and the boxes it is dealt into. Nothing is
+      # written.
+      class LayingOut
+        attr_reader :book
+
+        # @param work [UnitOfWork]
+        # @param book [KitBook]
+        def initialize(work, book)
+          @work = work
+          @book = book
+        end
+
+        # Cooking water is what is stored beyond drinking; where water runs there is no limit, nor is there one to heat
+        # where power stays.
+        # @return [Core::Kits::LaidMenu]
+        def menu
+          @menu ||= Core::Kits::Menu.new(
+            @work.catalog, book.figures, days: kit.days, kcal_per_day: book.need.kcal, eaters: book.who.eaters,
+            gear: book.gear, heat_l: heat, cook_water_l: cook_water
+          ).call(stacks.map { |page| page.stock.supply })
+        end
+
+        # @return [Core::Kits::Dealt]
+        def dealt
+          @dealt ||= Core::Kits::Boxes.new(box_ml: kit.box_ml, box_tare_g: kit.box_tare_g, limit_g: kit.carry_g)
+            .call(book.counted.flat_map { |page| Core::Kits::Packet.of(page.given) })
+        end
+
+        # @return [Integer] times somebody goes to carry them all
+        def carry_trips = (dealt.boxes.size / kit.carriers.to_r).ceil
+
+        # @param id [Object] of a packet
+        # @return [KitBook::Page]
+        def page(id) = @pages.to_h[id] || (@pages = book.counted.to_h { |one| [one.stock.supply.id, one] }).fetch(id)
+
+        private
+
+        def kit = book.kit
+
+        def stacks = book.counted.select { |page| page.given.for_people? && page.given.water_l.zero? }
+
+        def heat
+          return unless kit.no_power
+
+          hot = kit.hot_drinks ? book.figures.usual("hot-drink-litres") * book.who.eaters.size * kit.days : 0r
+          [(kit.fuel_amount / book.figures.usual(kit.fuel_row)) - hot, 0r].max
+        end
+
+        def cook_water
+          return unless kit.no_water
+
+          stored = book.counted.sum(0r) { |page| page.given.water_l }
+          [stored - (book.need.drink_l * kit.days), 0r].max
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require_relative "../../core/kits/refreshing"
+require_relative "kit_book"
+
+module NutShelf
+  module Desk
+    module Kits
+      # The refresh of a kit on its next day: what stays, what leaves for the kitchen, what is looked at first, and what
+      # comes in for it, from the own shelf or from a shop.
+      class RefreshBook
+        attr_reader :book
+
+        # @param work [UnitOfWork]
+        # @param book [KitBook] of a kit that is set apart
+        def initialize(work, book)
+          @work = work
+          @book = book
+        end
+
+        # @return [Core::Kits::Refreshed]
+        def plan
+          @plan ||= Core::Kits::Refreshing.new(book.kit.refresh_days, margin: book.kit.margin_days)
+            .call(book.refresh_on, box: food(own), shelf: food(free))
+        end
+
+        # @param supply [Core::Kits::SupplyStack]
+        # @return [Core::Stack]
+        def stack(supply) = @work.shelf.stack(supply.id)
+
+        # Where what is fetched goes: the first box of the kit, nil where it has none.
+        # @return [Core::Place, nil]
+        def box
+          @work.places.each_value.select do |place|
+            place.kit_id == book.kit.id
+          end.min_by { |place| [place.kit_box || 1, place.id] }
+        end
+
+        # Where what leaves goes: the home of the food, else the first shelf hands take from.
+        # @param food_id [Integer]
+        # @return [Core::Place, nil]
+        def kitchen(food_id)
+          home = @work.food_row(food_id).home_place_id
+          shelves = @work.places.values.select { |place| place.kind == "cupboard" && !place.set_apart? }
+          shelves.find { |place| place.id == home } || shelves.find(&:working?) || shelves.first
+        end
+
+        private
+
+        def own = book.pages.map { |page| page.stock.supply }
+
+        def free = book.stocks.free.map(&:supply).reject { |one| %i[stop look].include?(one.state) || one.open }
+
+        # Water and food for animals are refreshed with the rest.
+        def food(supplies) = supplies.reject { |one| one.food.food_group == "supplies" }
+      end
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require_relative "../../core/kits/supply_stack"
+require_relative "../../core/value"
+require_relative "../situation"
+
+module NutShelf
+  module Desk
+    module Kits
+      # The household's stacks as kits look at them: whole packs, the dates they reach, where they stand, and how much
+      # of each belongs to which kit (it stands in one of its boxes, or is set apart for it).
+      class Stocks
+        # A stack: as the shelf has it, as kits have it, packs that are free (not set apart for anything). Frozen.
+        Stock = Core::Value.of(:stack, :supply, :free)
+
+        # @param work [UnitOfWork]
+        def initialize(work)
+          @work = work
+          work.every_food
+        end
+
+        # @return [Array<Stock>] of everything that is weighed
+        def all
+          @all ||= @work.shelf.stacks.each_value.select(&:weighed?).map { |stack| stock(stack) }.freeze
+        end
+
+        # @param kit_id [Integer]
+        # @return [Array<Stock>] what belongs to the kit, so many packs of it
+        def of(kit_id)
+          all.filter_map do |stock|
+            packs = packs_of(stock, kit_id)
+            stock.with(supply: stock.supply.of(packs)) if packs.positive?
+          end
+        end
+
+        # @return [Array<Stock>] what nothing is kept for, so many packs as are free
+        def free = all.filter_map { |stock| stock.with(supply: stock.supply.of(stock.free)) if stock.free.positive? }
+
+        # @param key [String] of a food
+        # @return [Integer] the household's id of it
+        def food_id(key) = @work.shelf.food_ids.fetch(key)
+
+        # @param stack [Core::Stack]
+        # @return [Rational] one pack, in the stack's own units
+        def self.unit(stack)
+          return [stack.pack_amount, stack.on_hand].min if stack.pack_amount
+
+          stack.dimension.to_s == "count" ? 1r : stack.on_hand
+        end
+
+        private
+
+        def packs_of(stock, kit_id)
+          stack = stock.stack
+          return stock.supply.packs if @work.place(stack.place_id).kit_id == kit_id
+
+          ((kept.dig(kit_id, stack.id) || 0r) / self.class.unit(stack)).floor
+        end
+
+        # SQL: see Store::Reservations#all
+        def kept
+          @kept ||= @work.house.reservations.all(@work.today).group_by(&:kit_id).transform_values do |list|
+            list.group_by(&:lot_id).transform_values { |rows| rows.sum(0r, &:amount) }
+          end
+        end
+
+        def stock(stack)
+          unit = self.class.unit(stack)
+          place = @work.place(stack.place_id)
+          supply = Core::Kits::SupplyStack.new(
+            id: stack.id, food: @work.food(stack.food_id), packs: (stack.on_hand / unit).floor, pack: pack(stack, unit),
+            usable_until: stack.until_on(strict: strict?), opening: stack.opening, wrapping: stack.wrapping,
+            place: place.kind,
+            place_low_c: place.low_c, open: stack.open, state: state(stack),
+            situation: Situation.of(stack, @work.food(stack.food_id), place.kind),
+            reserved_elsewhere: false
+          )
+          Stock.new(stack: stack, supply: supply, free: (stack.free / unit).floor)
+        end
+
+        # Somebody who goes by the date eats from it too.
+        def strict?
+          return @strict unless @strict.nil?
+
+          @strict = @work.policy.by_the_date? || @work.strict_eaters?
+        end
+
+        # What nobody weighs by the piece is told by what its pack weighs.
+        def pack(stack, unit)
+          dimension = stack.dimension.to_sym
+          counted = dimension == :count && stack.noun.nil?
+          return Core::Quantity.new(unit, dimension) if counted || dimension == :volume
+
+          Core::Quantity.new(unit * stack.grams_per_unit, :mass)
+        end
+
+        def state(stack)
+          return :stop if stack.quarantined || stack.unfit?(@work.today)
+
+          last = stack.until_on(strict: strict?)
+          last && last < @work.today ? :look : :good
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+RSpec.describe "The hours before an event, over the wire", :api do
+  let!(:ines) { sign_in(household!(people: 2)) }
+  let(:now) { Time.now.utc }
+
+  def events = ask("/api/events?now=#{now.iso8601}")["events"]
+
+  it "counts back from the hour, takes ticks, and ends" do
+    put_away(ines, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")
+    expect(events).to eq([])
+    id = tell("/api/events", {
+      name: "Gale", hour: (now + (40 * 3600)).iso8601, fill_l: "40", flush_l: "20", helpers: 2, days: 4, has: ["car"]
+    })["event_id"]
+    gale = events.first
+    expect(gale.values_at("name", "hours_left", "begin_at")).to eq(["Gale", 39, gale["tasks"].first["start"]]).or eq(
+      ["Gale", 40, gale["tasks"].first["start"]]
+    )
+    expect(gale["tasks"].map { |task| task["key"] }).to include("fuel-car", "fill-water")
+    expect(gale["eat_first"].map { |one| one["name"] }).to eq(["Plain whole-milk yoghurt"])
+    expect(gale["fresh"].map { |group| group["label"] }).to eq(%w[Fruit Vegetables])
+    done = tell("/api/events/#{id}/tick", { key: "fill-water", done: true })
+    expect(ask("/api/stacks/#{done["lot_id"]}")["stack"]["amount"]).to eq("4 x 10 l")
+    expect(events.first["done"].map do |task|
+      task.values_at("key", "by")
+    end).to eq([["fill-water", "Keeper #{ines_number}"]])
+    tell("/api/events/#{id}/change", { gone: true })
+    expect(events).to eq([])
+  end
+
+  def ines_number = inside(ines) { |house| house.household.person(ines.account_id) }[/\d+/]
+
+  it "leaves out what there is no time for, and says so" do
+    tell("/api/events", {
+      name: "Gale", hour: (now + 7200).iso8601, fill_l: "40", flush_l: "0", helpers: 1, days: 2, has: []
+    })
+    told = events.first
+    expect(told["left_out"].map { |task| task["key"] }).to include("freeze-bottles")
+    expect(told["tasks"].map { |task| task["start"] }).to eq(told["tasks"].map { |task| task["start"] }.sort)
+    get "/api/events?now=noon"
+    expect(last_response.status).to eq(422)
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+RSpec.describe "Kits over the wire", :api do
+  let!(:ines) { sign_in(household!(people: 3)) }
+  let!(:kit) do
+    tell("/api/kits",
+      { name: "Ferry box", days: 3, refresh_days: ["12-12"], budget_minor: 800, canister: "230" })["kit_id"]
+  end
+
+  def tins(key, count)
+    put_away(ines, key, "cupboard", count: count, printed_on: "2029-06-30", printed_kind: "best_before")["lot_id"]
+  end
+
+  it "tells what is needed, there and missing, and how that is closed" do
+    tell("/api/kits/pets", { name: "Biscuit", species: "cat", kg: "4.5" })
+    tins("canned-chickpeas", "12")
+    page = ask("/api/kits/#{kit}")
+    expect(page.values_at("refresh_on", "must_reach")).to eq(%w[2026-12-12 2027-01-11])
+    lines = page["lines"].to_h { |line| [line["line"], line] }
+    expect(lines["cat"].slice("per_day", "need", "have", "gap")).to eq(
+      "per_day" => "248", "need" => "743", "have" => "0", "gap" => "743"
+    )
+    expect(lines["protein"]["short"].size).to eq(3)
+    closing = ask("/api/kits/#{kit}/closing")
+    expect(closing["fetch"].map { |one| one["name"] }).to eq(["Chickpeas, canned"])
+    expect(closing["steps"].sum { |step| step["cost_minor"] }).to eq(closing["cost_minor"])
+    tell("/api/kits/#{kit}/close", { fetch: true, buy: "step" })
+    after = ask("/api/kits/#{kit}")
+    expect(after["stacks"].map { |one| one["reason"] }).to eq(["counts"])
+    expect(ask("/api/kits/#{kit}/closing")["listed"]).not_to be_empty
+    expect(ask("/api/list")["waiting"].to_s + ask("/api/list").to_s).to include("Ferry box")
+  end
+
+  it "gives the menu by days and the boxes with what each weighs" do
+    %w[canned-chickpeas canned-beef-stew canned-peaches].each { |key| tins(key, "8") }
+    tell("/api/kits/#{kit}/close", { fetch: true, buy: "none" })
+    menu = ask("/api/kits/#{kit}/menu")
+    expect(menu["days"].map { |day| day["meals"].map { |meal| meal["meal"] } }).to eq([%w[morning midday evening]] * 3)
+    boxes = ask("/api/kits/#{kit}/boxes")["boxes"]
+    packs = ask("/api/kits/#{kit}")["stacks"].size
+    expect(boxes.flat_map { |box| box["packs"].map { |one| one["lot_id"] } }.uniq.size).to eq(packs)
+    expect(boxes.map { |box| box["kg"].to_f }).to all(be_between(1.5, 12))
+  end
+
+  it "says how long the household would last, side by side, and what one more would change" do
+    tins("canned-chickpeas", "30")
+    told = ask("/api/kits/lasting?freezer=50")
+    expect(told["columns"].map { |one| one["name"] }).to eq(%w[all dark dry dark_dry])
+    expect(told["columns"].first["days"]).to be > 0
+    expect(told["columns"].last).to include("days" => 0, "runs_out_first" => "water")
+    expect(told["one_more"].map { |one| one["name"] }).to eq(%w[canister water tins rice])
+    get "/api/kits/lasting?freezer=101"
+    expect(last_response.status).to eq(422)
+  end
+
+  it "tells the next refresh, and takes one thing at a touch" do
+    due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",
+      printed_kind: "best_before")["lot_id"]
+    tell("/api/kits/#{kit}/refresh", { put_in: due, packs: 3 })
+    plan = ask("/api/kits/#{kit}/refresh")
+    expect(plan.values_at("on", "next_on", "must_reach")).to eq(%w[2026-12-12 2027-12-12 2028-01-11])
+    expect(plan["kitchen"].map { |one| one.values_at("lot_id", "weeks", "per_week") }).to eq([[due, 15, 1]])
+    expect(plan["buy"]).to eq([{ "food" => "Chickpeas, canned", "pack" => "400 g", "count" => 3 }])
+    tell("/api/kits/#{kit}/refresh", { take_out: due })
+    expect(ask("/api/kits/#{kit}")["stacks"]).to eq([])
+    deep = tell("/api/kits", { name: "Pantry", days: 3, school: "deep_pantry" })["kit_id"]
+    get "/api/kits/#{deep}/refresh"
+    expect(last_response.status).to eq(409)
+  end
+
+  it "refuses at the shelf what a deep pantry must hold, until somebody says why" do
+    tell("/api/kits", { name: "Pantry", days: 3, school: "deep_pantry" })
+    beans = tins("baked-beans", "4")
+    tell("/api/stacks/#{beans}/take", { amount: "400" })
+    expect([last_response.status, JSON.parse(last_response.body)["code"]]).to eq([409, "below_floor"])
+    told = tell("/api/stacks/#{beans}/take", { amount: "400", despite: "guests" })
+    expect(told["summary"]).to end_with("guests")
+  end
+
+  it "lets a helper read kits and set packs apart, and a keeper alone change what they are" do
+    helper = sign_in(joined(ines, "helper"))
+    expect(ask("/api/kits")["kits"].map { |one| one["name"] }).to eq(["Ferry box"])
+    tell("/api/kits/#{kit}/change", { days: 5 })
+    expect(last_response.status).to eq(403)
+    expect(helper.role).to eq("helper")
+  end
+end

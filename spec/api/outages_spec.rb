@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+RSpec.describe "A power cut over the wire", :api do
+  let!(:ines) { sign_in(household!) }
+  let!(:mince) { put_away(ines, "beef-mince", "freezer", amount: "500")["lot_id"] }
+
+  def cut(more = "") = ask("/api/outages?now=#{Time.now.utc.iso8601}#{more}")["outage"]
+
+  it "says nothing where there is none, and what to eat first while it lasts" do
+    expect(cut).to be_nil
+    put_away(ines, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")
+    tell("/api/outages", { started_at: (Time.now.utc - 7200).iso8601, freezer_percent: 50 })
+    told = cut
+    expect(told["hours"].to_f).to be_between(2, 2.1)
+    expect(told["stacks"].map { |one| one.values_at("where", "by_hour") }).to eq([%w[fridge 4], %w[freezer 24]])
+  end
+
+  it "tells the verdict by what somebody found, and refuses a finding that is none" do
+    id = tell("/api/outages", { started_at: (Time.now.utc - 90_000).iso8601, freezer_percent: 50 })["outage_id"]
+    tell("/api/outages/#{id}/change", { ended_at: Time.now.utc.iso8601 })
+    verdict = ->(more) { cut(more)["stacks"].first.values_at("verdict", "rule") }
+    expect(verdict.call("")).to eq(%w[cook_now two_hour_rule])
+    expect(verdict.call("&found=#{mince}:hard")).to eq(%w[keep still_hard])
+    expect(verdict.call("&found=#{mince}:warm:3")).to eq(%w[throw two_hour_rule])
+    get "/api/outages?found=#{mince}:lukewarm"
+    expect(last_response.status).to eq(422)
+    done = tell("/api/outages/#{id}/settle", { stacks: [{ lot_id: mince, finding: "warm" }], replace: true })
+    expect(done["thrown"]).to eq(1)
+    expect(cut).to be_nil
+  end
+end
