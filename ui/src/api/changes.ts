@@ -37,6 +37,7 @@ const READS: Record<string, readonly Topic[]> = {
   dishes: ["stock", "plan", "people", "rules"],
   list: ["stock", "plan", "people", "list", "rules"],
   bought: ["stock", "list", "rules"],
+  kits: ["stock", "plan", "people", "list", "rules"],
   lookBack: ["stock", "plan", "people", "list", "rules"],
   // The cook's page must not change under the cook's hands.
   meal: [],

@@ -1,4 +1,4 @@
-import { queryOptions } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
 import type {
   ActRow,
@@ -16,7 +16,16 @@ import type {
   Grid,
   KeepingPage,
   List,
+  EventsPage,
   GiveAway,
+  KitBoxes,
+  KitClosing,
+  KitMenu,
+  KitPage,
+  KitRefresh,
+  KitsPage,
+  LastingPage,
+  OutagePage,
   LookBack,
   LookBackAdvice,
   LookBackBehind,
@@ -192,6 +201,49 @@ function spanOf(from: string | null, to: string | null): string {
   if (to) asked.set("to", to);
   return asked.size > 0 ? `?${asked.toString()}` : "";
 }
+
+export const kitsQuery = queryOptions({ queryKey: [house, "kits"], queryFn: () => get<KitsPage>("/api/kits") });
+
+export const kitQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "kits", id], queryFn: () => get<KitPage>(`/api/kits/${id}`) });
+
+export const kitClosingQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "kits", id, "closing"], queryFn: () => get<KitClosing>(`/api/kits/${id}/closing`) });
+
+export const kitMenuQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "kits", id, "menu"], queryFn: () => get<KitMenu>(`/api/kits/${id}/menu`) });
+
+export const kitRefreshQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "kits", id, "refresh"], queryFn: () => get<KitRefresh>(`/api/kits/${id}/refresh`) });
+
+export const kitBoxesQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "kits", id, "boxes"], queryFn: () => get<KitBoxes>(`/api/kits/${id}/boxes`) });
+
+/** What was found of stacks, as the house reads it: "12:icy,13:warm". */
+function foundOf(found: Readonly<Record<number, string>>): string {
+  const list = Object.entries(found).filter(([, state]) => state !== "");
+  return list.length > 0 ? `&found=${list.map(([id, state]) => `${id}:${state}`).join(",")}` : "";
+}
+
+export const outageQuery = (found: Readonly<Record<number, string>>) =>
+  queryOptions({
+    queryKey: [house, "kits", "outage", foundOf(found)],
+    queryFn: () => get<OutagePage>(`/api/outages?now=${new Date().toISOString()}${foundOf(found)}`),
+    placeholderData: keepPreviousData,
+    refetchInterval: 60000,
+  });
+
+export const eventsQuery = queryOptions({
+  queryKey: [house, "kits", "events"],
+  queryFn: () => get<EventsPage>(`/api/events?now=${new Date().toISOString()}`),
+  refetchInterval: 60000,
+});
+
+export const lastingQuery = (freezer: number) =>
+  queryOptions({
+    queryKey: [house, "kits", "lasting", freezer],
+    queryFn: () => get<LastingPage>(`/api/kits/lasting?freezer=${freezer}`),
+  });
 
 export const lookBackQuery = (from: string | null, to: string | null) =>
   queryOptions({

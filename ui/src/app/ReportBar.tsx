@@ -1,4 +1,5 @@
 import { Toast } from "radix-ui";
+import { Form, Submit, Text } from "../kit/form";
 import { Button } from "../kit/kit";
 import { newKey, type Problem } from "../api/client";
 import { useActs, useReport, type Report } from "./acts";
@@ -44,6 +45,21 @@ function OnList({ last }: { last: NonNullable<Report["last"]> }) {
   );
 }
 
+/** It would leave less than a deep pantry must hold: whoever says why may do it all the same. */
+function AllTheSame({ letter }: { letter: NonNullable<Report["letter"]> }) {
+  const { act, tell } = useActs();
+  const again = (form: FormData) => {
+    tell(null);
+    return act(letter.path, { ...(letter.body as object), despite: String(form.get("despite")) }, letter.words);
+  };
+  return (
+    <Form onSave={again} label={say.allTheSame} className="flex flex-wrap gap-2 items-end">
+      <Text label={say.because} name="despite" required maxLength={200} />
+      <Submit>{say.allTheSame}</Submit>
+    </Form>
+  );
+}
+
 /** Says what was done, with its undo, or what was refused and how to mend it. */
 export function ReportBar({ raised }: { raised: boolean }) {
   const { tell, undo } = useActs();
@@ -68,6 +84,7 @@ export function ReportBar({ raised }: { raised: boolean }) {
             )}
             <More report={report} />
           </Toast.Description>
+          {report.letter && <AllTheSame letter={report.letter} />}
           {report.last && <OnList last={report.last} />}
           {report.actId !== undefined && (
             <Toast.Action altText={say.undoInList} asChild>

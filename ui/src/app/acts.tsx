@@ -18,6 +18,8 @@ export interface Report {
   problem?: Problem;
   /** What of it could not be done any more. */
   unsettled?: string[];
+  /** What was refused for the sake of a floor, to be sent again with a reason. */
+  letter?: outbox.Letter;
   /** That was the last of it. */
   last?: Done["last"];
 }
@@ -123,7 +125,8 @@ export function ActsProvider({ children }: { children: ReactNode }) {
       // A page that slept too long only needs a new token, and whoever is signed out a door.
       if (["csrf", "signed_out"].includes(problem.document.code))
         await client.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined);
-      if (settle(entry, problem) !== "waits") tell({ text: problem.message, problem });
+      if (settle(entry, problem) !== "waits")
+        tell({ text: problem.message, problem, letter: problem.document.code === "below_floor" ? entry : undefined });
       else if (problem.document.code === "too_many") tell({ text: say.sentInMoment(problem.message) });
     },
     [client, tell],

@@ -49,6 +49,27 @@ const MakeView = lazily(
   () => import("../views/work"),
   (module) => module.MakeView,
 );
+const KitsView = lazily(
+  () => import("../views/kits"),
+  (module) => module.KitsView,
+);
+const KitPage = lazily(
+  () => import("../views/kits"),
+  (module) => module.KitPage,
+);
+const OutageView = lazily(
+  () => import("../views/kits"),
+  (module) => module.OutageView,
+  true,
+);
+const BeforeView = lazily(
+  () => import("../views/kits"),
+  (module) => module.BeforeView,
+);
+const LastingView = lazily(
+  () => import("../views/kits"),
+  (module) => module.LastingView,
+);
 const GiveAwayView = lazily(
   () => import("../views/look"),
   (module) => module.GiveAwayView,
@@ -189,6 +210,11 @@ export const VIEWS: [string, ComponentType][] = [
   ["/shop", ShopView],
   ["/shop/packs", PackCheckView],
   ["/shop/bought", BoughtView],
+  ["/kits", KitsView],
+  ["/kits/lasting", LastingView],
+  ["/kits/before", BeforeView],
+  ["/kits/power-cut", OutageView],
+  ["/kits/:id", KitPage],
   ["/look-back", LookBackView],
   ["/look-back/give-away", GiveAwayView],
   ["/print/give-away", PrintGiveAway],

@@ -105,3 +105,24 @@ export const passwordNow = "Your password now";
 export const newPassword = "The new one, at least ten characters";
 export const changePassword = "Change the password";
 export const changed = "Your password is changed. Every other device has to sign in anew.";
+export const forKits = "For kits and hard days";
+export const forKitsNote = "All of it may stay empty: then the usual figure stands in, and the kit says so.";
+export const age = "Age in years";
+export const weight = "Weight in kg";
+export const sex = "Woman or man";
+export const SEXES: readonly (readonly [string, string])[] = [
+  ["woman", "woman or girl"],
+  ["man", "man or boy"],
+];
+export const notSaid = "not said";
+export const effort = "What they do all day";
+export const EFFORTS: readonly (readonly [string, string])[] = [
+  ["rest", "rest"],
+  ["light", "up and about"],
+  ["hiking", "walk all day"],
+  ["hard", "work hard, or in the cold"],
+];
+export const asTheKit = "as the kit says";
+export const pregnant = "pregnant";
+export const nursing = "nursing";
+export const formulaFed = "an infant on formula";

@@ -123,3 +123,5 @@ export const surelyApart = (stacks: number) =>
   `${countStacks(stacks)} then ${stacks === 1 ? "counts" : "count"} as not to eat, ` +
   "and a keeper alone can let them back.";
 export const setApartNow = "Set them apart";
+export const boxOfKit = "A box of the kit";
+export const ofNoKit = "of no kit";

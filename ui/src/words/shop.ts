@@ -79,6 +79,7 @@ const REASONS: Record<Reason["kind"], (reason: Reason) => string> = {
   habit: (reason) => `${reason.amount ?? ""} as you use it`,
   wanted: (reason) => `${reason.amount ?? ""} so that there is enough in the house`,
   level: (reason) => (reason.level === "out" ? "it is out" : "it runs low"),
+  kit: (reason) => `for the kit ${reason.name ?? ""}`,
 };
 
 export const why = (item: { reasons: Reason[] }) =>

@@ -3,7 +3,7 @@ import { useActs } from "../../app/acts";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "./allergens";
-import { Form, Submit, Text, Tick } from "../../kit/form";
+import { amountOf, Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";
 import * as say from "../../words/people";
 
 const APPETITES: [string, string][] = [
@@ -13,6 +13,54 @@ const APPETITES: [string, string][] = [
   ["1.2", say.aGoodEater],
   ["1.5", say.aHungryOne],
 ];
+
+const FLAGS = ["pregnant", "nursing", "formula_fed"] as const;
+const FLAG_WORDS = { pregnant: say.pregnant, nursing: say.nursing, formula_fed: say.formulaFed };
+
+/** What kits reckon with, as far as somebody says. */
+function figures(form: FormData) {
+  const told = (name: string) => String(form.get(name) ?? "").trim() || null;
+  const age = told("age");
+  return {
+    age: age === null ? null : Number(age),
+    sex: told("sex"),
+    kg: amountOf(form.get("kg")) || null,
+    activity: told("activity"),
+    ...Object.fromEntries(FLAGS.map((name) => [name, form.get(name) === "on"])),
+  };
+}
+
+function Figures({ person }: { person: Person | null }) {
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="font-semibold mb-1">{say.forKits}</legend>
+      <p className="text-soft text-small">{say.forKitsNote}</p>
+      <div className="grid grid-cols-2 gap-3">
+        <Whole label={say.age} name="age" min={0} max={130} defaultValue={person?.age ?? ""} />
+        <Text
+          label={say.weight}
+          name="kg"
+          inputMode="decimal"
+          pattern="[0-9]{1,3}([.,][0-9]{1,2})?"
+          defaultValue={person?.kg ?? ""}
+        />
+        <Pick label={say.sex} name="sex" options={say.SEXES} none={say.notSaid} defaultValue={person?.sex ?? ""} />
+        <Pick
+          label={say.effort}
+          name="activity"
+          options={say.EFFORTS}
+          none={say.asTheKit}
+          defaultValue={person?.activity ?? ""}
+        />
+      </div>
+      <div>
+        {FLAGS.map((name) => (
+          <Tick key={name} name={name} defaultChecked={person?.[name] ?? false} label={FLAG_WORDS[name]} />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
 
 /** How much somebody eats, and what never. */
 export function PersonSheet({ person, onClose }: { person: Person | null; onClose: () => void }) {
@@ -26,6 +74,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
       eats: form.get("eats") === "on",
       excludes: form.getAll("excludes"),
       note: String(form.get("note")).trim(),
+      ...figures(form),
     };
     const done = await act(path, person ? { version: Number(form.get("version")), ...body } : body, body.name);
     if (done) onClose();
@@ -73,6 +122,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
             ))}
           </div>
         </fieldset>
+        <Figures person={person} />
         <Text label={say.note} name="note" maxLength={300} defaultValue={person?.note} />
         <Submit>{say.keepItSo}</Submit>
         {person && (

@@ -1,4 +1,6 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { kitsQuery } from "../../api/queries";
 import type { Place } from "../../api/types";
 import { KINDS, TIERS } from "../../app/NewPlace";
 import { Temperature, temperatures } from "../../app/Temperature";
@@ -32,6 +34,7 @@ function changes(place: Place, form: FormData): Record<string, unknown> {
     count_every_days: number(form, "count_every_days"),
     note: String(form.get("note")).trim(),
     parent_id: parent,
+    kit_id: number(form, "kit_id"),
   };
   if (inner.every((size) => size !== null)) after.inner_mm = inner;
   const before = place as unknown as Record<string, unknown>;
@@ -45,6 +48,7 @@ export function EditPlace({ place: now, places, onDone }: { place: Place; places
   const unit = useSession().household?.degrees ?? "c";
   // As the person saw it when they opened the form: what others change meanwhile neither closes it nor is overwritten.
   const [place] = useState(now);
+  const kits = useQuery(kitsQuery).data?.kits ?? [];
   const submit = async (form: FormData) => {
     const changed = { ...changes(place, form), ...temperatures(form, place, unit) };
     if (Object.keys(changed).length === 0) {
@@ -74,6 +78,14 @@ export function EditPlace({ place: now, places, onDone }: { place: Place; places
           ...places.filter((one) => one.id !== place.id).map((one): [string, string] => [String(one.id), one.name]),
         ]}
       />
+      {kits.length > 0 && (
+        <Pick
+          name="kit_id"
+          label={say.boxOfKit}
+          defaultValue={String(place.kit_id ?? "")}
+          options={[["", say.ofNoKit], ...kits.map((one): [string, string] => [String(one.id), one.name])]}
+        />
+      )}
       <div className="grid grid-cols-2 gap-3">
         <Temperature name="low_c" celsius={place.low_c} />
         <Temperature name="high_c" celsius={place.high_c} />
