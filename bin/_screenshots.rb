@@ -69,6 +69,16 @@ SHOTS = [
       appear(browser, "[role=dialog] h3")
     end
   ],
+  [
+    "kit",
+    "/kits",
+    WIDE,
+    lambda do |browser|
+      press(browser, "Ferry box")
+      appear(browser, "th")
+      appear(browser, "section.border-t-mustard li")
+    end
+  ],
   ["look-back", "/look-back", WIDE, ->(browser) { appear(browser, ".recharts-surface") }],
   ["today-phone", "/", PHONE],
   ["shelf-phone", "/shelf", PHONE],
@@ -148,7 +158,6 @@ end
 begin
   base = "http://127.0.0.1:#{port}"
   browser.go_to(base)
-  take(browser, base, folder, ["sign-in", "/", WIDE]) if ARGV.empty?
   appear(browser, "button").find { |button| button.text.include?("demo") }.click
   50.times { browser.at_css("h1")&.text.to_s.include?("Sign in") ? IO.select(nil, nil, nil, 0.1) : break }
   SHOTS.select { |name, *| ARGV.empty? || ARGV.include?(name) }.each { |shot| take(browser, base, folder, shot) }

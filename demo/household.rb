@@ -11,13 +11,21 @@ module NutShelf
       KEEPER = "ines@sallow.example"
       PASSWORD = "kestrel quay 1"
       PEOPLE = [
-        { name: "Ines", portion_factor: "1" },
-        { name: "Tomas", portion_factor: "1.2" },
-        { name: "Juna", portion_factor: "1.1", note: "No mushrooms if it can be helped" },
-        { name: "Wren", portion_factor: "0.8", excludes: %w[peanut] },
-        { name: "Grandad Piet", portion_factor: "0.8", strict: true },
-        { name: "Biscuit", portion_factor: "0", eats: false }
+        { name: "Ines", portion_factor: "1", age: 44, sex: "woman", kg: "68" },
+        { name: "Tomas", portion_factor: "1.2", age: 46, sex: "man" },
+        {
+          name: "Juna", portion_factor: "1.1", age: 15, sex: "woman", note: "No mushrooms if it can be helped",
+          dislikes: %w[mushrooms dried-mushrooms]
+        },
+        { name: "Wren", portion_factor: "0.8", age: 9, excludes: %w[peanut] },
+        { name: "Grandad Piet", portion_factor: "0.8", age: 78, sex: "man", strict: true }
       ].freeze
+      CAT = { name: "Biscuit", species: "cat", kg: "4.5" }.freeze
+      # For when no ferry comes.
+      KIT = {
+        name: "Ferry box", days: 3, gear: "burner", fuel_amount: "460", canister: "230", budget_minor: 1500,
+        refresh_days: %w[06-12 12-12]
+      }.freeze
       ACCOUNTS = {
         "ines" => %w[Ines keeper], "tomas" => %w[Tomas keeper], "juna" => %w[Juna helper], "wren" => %w[Wren helper],
         "piet" => ["Grandad Piet", "helper"]

@@ -96,7 +96,7 @@ module NutShelf
 
       def furnish(house)
         Household::PEOPLE.each do |person|
-          house.records.add("person", { **person, portion_factor: person[:portion_factor].to_r })
+          house.records.add("person", { **person, portion_factor: person[:portion_factor].to_r, age_on: FIRST })
         end
         Household::NICKNAMES.each { |key, names| house.foods.nickname(key, names) }
       end

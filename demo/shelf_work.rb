@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "household"
 
 module NutShelf
   module Demo
@@ -51,6 +52,7 @@ module NutShelf
         case day
         when FIRST
           measure
+          kit
         when Date.new(2026, 9, 20)
           jars
         when COUNTED
@@ -150,6 +152,13 @@ module NutShelf
         end
         act(:EnterRest, "juna", count_id: count, found: "as_expected")
         act(:FinishCount, "juna", count_id: count)
+      end
+
+      # The box in the hall is a kit: somebody said for whom and for how long.
+      def kit
+        act(:KeepPet, "ines", **Household::CAT)
+        set = act(:SetKit, "tomas", **Household::KIT)
+        act(:ChangePlace, "tomas", place_id: place("Ferry box"), kit_id: set["kit_id"], kit_box: 1)
       end
 
       def care
