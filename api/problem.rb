@@ -16,12 +16,14 @@ module NutShelf
         Store::Full => "storage_full",
         Store::NotEnough => "not_enough",
         Store::Taken => "taken",
+        Store::OutOfBounds => "invalid",
         Store::Missing => "not_found",
         Store::Away => "database_away"
       }.freeze
       REMEDIES = {
         "not_enough" => "Look again: somebody may have taken some.", "not_found" => "Look at the list again.",
-        "taken" => "Choose another.", "busy" => "Wait a moment and try again.",
+        "taken" => "Choose another.", "invalid" => "Look through what you typed.",
+        "busy" => "Wait a moment and try again.",
         "storage_full" => "Whoever runs this house has to make room. What you typed is kept.",
         "database_away" => "What you typed is kept. It is sent as soon as the database is back."
       }.freeze

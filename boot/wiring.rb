@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "openssl"
 require "uri"
 require_relative "clock"
 require_relative "cluster"
@@ -28,7 +29,19 @@ module NutShelf
 
       # @param owner_url [String]
       # @return [String] the app's URL of the migrated database
-      def migrated(owner_url) = Store::Owner.prepare(owner_url, app_password: Settings.secret("database-app", 24))
+      def migrated(owner_url) = Store::Owner.prepare(owner_url, app_password: app_password(owner_url))
+
+      # The app's role is the whole server's, so every instance on that server must give it the same password, or
+      # the one that starts last locks the others out. It follows from what they all know, the owner's password,
+      # and does not give that away (HMAC, RFC 2104). An owner let in without one leaves a secret of this machine.
+      # @param owner_url [String]
+      # @return [String]
+      def app_password(owner_url)
+        known = URI.parse(owner_url).password.to_s
+        return Settings.secret("database-app", 24) if known.empty?
+
+        OpenSSL::HMAC.hexdigest("SHA256", known, Store::Owner::APP_ROLE)
+      end
 
       # The owner's URL of a database that specs and benches may drop: never the one DATABASE_URL names.
       # @param name [String] database name

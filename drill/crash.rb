@@ -55,7 +55,7 @@ class CrashDrill
   def prepare
     owner = @cluster.url("nut_shelf_drill")
     NutShelf::Store::Owner.drop(owner)
-    @url = NutShelf::Store::Owner.prepare(owner, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
+    @url = NutShelf::Boot::Wiring.migrated(owner)
     @services = NutShelf::Boot::Wiring.services(@url)
     account = @services.database.outside { |db| db[:accounts].insert(email: "drill@example.test", name: "Drill") }
     @household = NutShelf::Desk::HouseholdMaker.new(@services).make(account, { name: "Drill", time_zone: "UTC" })

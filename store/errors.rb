@@ -17,6 +17,10 @@ module NutShelf
     class Taken < Error
     end
 
+    # A figure outside of what can be.
+    class OutOfBounds < Error
+    end
+
     # A row that does not exist for this household.
     class Missing < Error
     end
@@ -47,7 +51,9 @@ module NutShelf
         "containers_name_once" => [Taken, "There is already a jar or box of that name."],
         "counts_one_open" => [Taken, "That place is being counted already."],
         "places_range_ordered" => [Taken, "The coldest cannot be warmer than the warmest."],
-        "acts_undone_once" => [Taken, "That was undone already."]
+        "acts_undone_once" => [Taken, "That was undone already."],
+        "kits_boxes" => [OutOfBounds, "An empty box weighs as much as one person is to carry."],
+        "outages_in_order" => [OutOfBounds, "The power cannot be back before it went."]
       }.freeze
 
       # What the drivers raise by themselves.
@@ -61,7 +67,7 @@ module NutShelf
         yield
       rescue Sequel::ConstraintViolation => e
         name = e.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME)
-        klass, message = BY_CONSTRAINT[name]
+        klass, message = BY_CONSTRAINT[name] || unfit(e)
         raise klass ? klass.new(message) : e
       rescue Sequel::DatabaseLockTimeout
         raise Busy, "Somebody else is changing a lot at the moment."
@@ -74,6 +80,11 @@ module NutShelf
         raise Away, e.message
       rescue Sequel::DatabaseError => e
         raise by_state(e.wrapped_exception) || e
+      end
+
+      # Bounds of tables lie wider than those of the contract; what gets past that is still the asker's to mend.
+      def unfit(error)
+        [OutOfBounds, "A figure there lies outside of what can be."] if error.is_a?(Sequel::CheckConstraintViolation)
       end
 
       # By the state PostgreSQL names.

@@ -61,6 +61,8 @@ module NutShelf
 
         # Fewer boxes could not hold it, however it is dealt.
         def least(packets)
+          return LEAST if packets.empty?
+
           carried = (packets.sum(0r, &:gross_g) / (@limit_g - @tare)).ceil
           [LEAST, carried, (packets.sum(0r, &:box_ml) / @box_ml).ceil].max
         end

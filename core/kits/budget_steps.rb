@@ -27,15 +27,13 @@ module NutShelf
         # @return [Array<Offer>] one for each pack, in the order they are bought
         def order
           have = @have.dup
-          waiting = @closed.bought.flat_map { |one| Array.new(one.count) { one } }
-          Array.new(waiting.size) do
-            line = waiting.map(&:for).uniq.min_by { |name| [lasts(have, name), Lines::ALL.index(name)] }
-            one = waiting.select do |pack|
-              pack.for == line
-            end.min_by { |pack| [pack.offer.price_minor, *pack.offer.rank] }
-            waiting.delete_at(waiting.index(one))
-            have.each_key { |name| have[name] += one.offer.given.line(name) }
-            one.offer
+          waiting = @closed.bought.group_by(&:for).transform_values { |packs| in_turn(packs) }
+          Array.new(waiting.sum { |_, packs| packs.size }) do
+            line = waiting.keys.min_by { |name| [lasts(have, name), Lines::ALL.index(name)] }
+            offer = waiting[line].shift
+            waiting.delete(line) if waiting[line].empty?
+            have.each_key { |name| have[name] += offer.given.line(name) }
+            offer
           end
         end
 
@@ -58,6 +56,12 @@ module NutShelf
         end
 
         private
+
+        # The cheapest pack first.
+        def in_turn(packs)
+          packs.sort_by { |one| [one.offer.price_minor, *one.offer.rank] }
+            .flat_map { |one| Array.new(one.count) { one.offer } }
+        end
 
         # Days a line would last; one that nobody needs is never scarce.
         def lasts(have, line)

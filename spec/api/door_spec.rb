@@ -510,7 +510,7 @@ RSpec.describe "The door", :api do
     let(:fresh) do
       url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_empty")
       NutShelf::Store::Owner.drop(url)
-      app_url = NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
+      app_url = NutShelf::Boot::Wiring.migrated(url)
       NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(app_url).to_h, clock: clock)
     end
     let(:app) { built(services: fresh) }

@@ -33,6 +33,20 @@ RSpec.describe "Kits over the wire", :api do
     expect(ask("/api/list")["waiting"].to_s + ask("/api/list").to_s).to include("Ferry box")
   end
 
+  it "says what is wrong with figures that cannot be, and keeps nothing of them" do
+    odd = [
+      ["/api/kits", { name: "A", days: 3, box_tare_g: 12_000 }],
+      ["/api/kits", { name: "A", days: 3, canister: "0" }], ["/api/kits", { name: "A", days: 3, fuel_amount: "-3" }],
+      ["/api/kits/pets", { name: "Rex", species: "dog", kg: "0" }],
+      ["/api/people", { name: "B", portion_factor: "1", kg: "0.5" }],
+      ["/api/people", { name: "B", portion_factor: "1", kg: "400.5" }]
+    ]
+    answers = odd.map { |path, body| tell(path, body).slice("status", "code") }
+    expect(answers.uniq).to eq([{ "status" => 422, "code" => "invalid" }])
+    expect(tell(*odd.first)["title"]).to eq("An empty box weighs as much as one person is to carry.")
+    expect(ask("/api/kits")["kits"].size).to eq(1)
+  end
+
   it "gives the menu by days and the boxes with what each weighs" do
     %w[canned-chickpeas canned-beef-stew canned-peaches].each { |key| tins(key, "8") }
     tell("/api/kits/#{kit}/close", { fetch: true, buy: "none" })

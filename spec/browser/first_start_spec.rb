@@ -7,7 +7,7 @@ RSpec.describe "A new user", :browser do
   let(:empty) do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_new")
     NutShelf::Store::Owner.drop(url)
-    app_url = NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
+    app_url = NutShelf::Boot::Wiring.migrated(url)
     NutShelf::Desk::Services.new(**NutShelf::Boot::Wiring.services(app_url).to_h, clock: clock)
   end
 

@@ -118,7 +118,7 @@ RSpec.describe "The ledger" do
   it "migrates down to nothing and up again" do
     url = HouseSupport.owner_url.sub(%r{/[^/]*\z}, "/nut_shelf_migrate")
     NutShelf::Store::Owner.drop(url)
-    NutShelf::Store::Owner.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24))
+    NutShelf::Boot::Wiring.migrated(url)
     Sequel.connect(url) do |db|
       NutShelf::Store::Owner.migrate(db, 0)
       expect(db.tables - [:schema_info]).to be_empty

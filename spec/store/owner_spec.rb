@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "open3"
+require "tmpdir"
 require_relative "../support/house"
 
 RSpec.describe NutShelf::Store::Owner do
@@ -16,14 +18,29 @@ RSpec.describe NutShelf::Store::Owner do
   it "prepares one at a time on a server: roles and databases are everybody's" do
     Sequel.connect(maintenance, max_connections: 1) do |db|
       db.fetch("SELECT pg_advisory_lock(?)", described_class::LOCK).all
-      other =
-        Thread.new { described_class.prepare(url, app_password: NutShelf::Boot::Settings.secret("database-app", 24)) }
+      other = Thread.new { NutShelf::Boot::Wiring.migrated(url) }
       until_somebody_waits(db)
       expect(db[:pg_database].first(datname: described_class.name_of(url))).to be_nil
       db.fetch("SELECT pg_advisory_unlock(?)", described_class::LOCK).all
       expect(other.value).to include(described_class::APP_ROLE)
       expect(db[:pg_database].first(datname: described_class.name_of(url))).not_to be_nil
     end
+  end
+
+  # An instance of another folder keeps secrets of its own.
+  def prepare_elsewhere(folder)
+    script = "puts NutShelf::Boot::Wiring.migrated(ENV.fetch('DATABASE_URL'))"
+    env = { "DATABASE_URL" => url, "NUT_SHELF_LOCAL" => folder }
+    output, status = Open3.capture2e(env, RbConfig.ruby, "-r./boot/wiring", "-e", script,
+      chdir: NutShelf::Boot::Settings::ROOT)
+    raise output unless status.success?
+  end
+
+  it "locks no other instance on the same server out" do
+    mine = NutShelf::Boot::Wiring.migrated(url)
+    Dir.mktmpdir { |folder| prepare_elsewhere(folder) }
+    Sequel.connect(mine, max_connections: 1) { |db| expect(db.get(1)).to eq(1) }
+    expect(mine).not_to include(URI.parse(url).password)
   end
 
   it "keeps the first of two secrets made at once" do

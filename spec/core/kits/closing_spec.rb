@@ -62,6 +62,37 @@ RSpec.describe NutShelf::Core::Kits::Closing do
         expect(described_class.new(kinds, half: half).call(amounts)).to eq(best(kinds, amounts, half))
       end
     end
+
+    # Prices at a guess are the same for every size, so that thousands of mixtures cost the same.
+    it "covers what a year takes, for hardly more than if packs could be cut, whatever the mixture" do
+      random = Random.new(5)
+      4.times do |turn|
+        kinds = Array.new(12) do |at|
+          size = random.rand(5..300).to_r
+          described_class::Kind.new(
+            food: "f#{at / 2}", weight: size, max: nil, price_minor: (size * (turn.even? ? 2 : random.rand(1..4))).ceil,
+            gives: turn < 2 ? [size] : [size, size * random.rand(1..9) / 9]
+          )
+        end
+        amounts = [90_000r, 60_000r].first(kinds.first.gives.size)
+        counts = described_class.new(kinds, half: turn < 2 ? 45_000r : nil).call(amounts)
+        given = amounts.each_index.map { |at| kinds.zip(counts).sum { |one, count| one.gives[at] * count } }
+        expect(given.zip(amounts)).to all(satisfy { |have, open| have >= open })
+        expect(within?(kinds, counts, 45_000r)).to be(true) if turn < 2
+        expect(cost(kinds, counts)).to be_between(least(kinds, amounts), least(kinds, amounts, turn) * 1.01r)
+      end
+    end
+
+    def cost(kinds, counts) = kinds.zip(counts).sum { |one, count| one.price_minor * count }
+
+    # With packs that can be cut; where no food may cover more than half, the two best share.
+    def least(kinds, amounts, turn = 2)
+      floor = kinds.inject(kits::CostFloor.bare) { |all, one| all.with(one.gives, one.price_minor) }.of(amounts)
+      return floor if turn > 1
+
+      rates = kinds.group_by(&:food).values.map { |list| list.map { |one| one.price_minor / one.gives.first }.min }
+      amounts.first * rates.min(2).sum / 2
+    end
   end
 
   it "fetches from the own shelf first, what keeps longest before the rest" do

@@ -40,6 +40,16 @@ RSpec.describe "boxes, refresh and floor of a kit" do
     end
   end
 
+  it "deals thousands of packs, and none where nobody could carry them all" do
+    tool = kits::Boxes.new(box_ml: 30_000r, limit_g: 12_000r, box_tare_g: 1500r)
+    many = kits::Packet.of(gives.of(packs("tin", "canned-chickpeas", "400g", count: 1500)))
+    dealt = tool.call(many)
+    expect([dealt.boxes.sum { |box| box.packets.size }, dealt.left_out]).to eq([1500, []])
+    expect(tool.call(many * 3)).to have_attributes(boxes: [], left_out: many * 3)
+    none = kits::Boxes.new(box_ml: 30_000r, limit_g: 1500r, box_tare_g: 1500r).call(many.first(2))
+    expect(none.left_out).to eq(many.first(2))
+  end
+
   it "says what goes into no box, and puts every fragile and tinned thing on its label" do
     heavy = kits::Packet.of(gives.of(packs("sack", "white-rice", "5kg")))
     glass = kits::Packet.of(gives.of(packs("jam", "jam", "454g", count: 2)))
