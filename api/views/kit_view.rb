@@ -2,6 +2,7 @@
 
 require_relative "../../core/quantity/stack_words"
 require_relative "../../desk/kits/kit_book"
+require_relative "../../desk/kits/supply_book"
 require_relative "kit_words"
 require_relative "kits_view"
 
@@ -90,7 +91,15 @@ module NutShelf
           fuel_unit: @work.catalog.targets.fetch(@kit.fuel_row)["unit"].start_with?("grams") ? "g" : "ml",
           canisters: found.canisters, cook_water_l: up(found.cook_water_l, 1), sodium_mg: found.sodium_mg.ceil,
           salty: found.salty, one_sided: found.one_sided.map { |key| @work.catalog.foods[key]&.name || key },
-          water_kept_percent: (found.water_kept * 100).floor, water_apart: found.water_apart, **handling
+          water_kept_percent: (found.water_kept * 100).floor, water_apart: found.water_apart, **handling, **comfort
+        }
+      end
+
+      def comfort
+        found = @book.comfort
+        {
+          taste_days: [found.taste_days, @kit.days].min, tasteless: found.tasteless,
+          softening: found.softening.map { |key| @work.catalog.food(key).name }
         }
       end
 
@@ -108,41 +117,13 @@ module NutShelf
       def up(number, places = 0) = KitWords.plain(Core::Kits::Rounding.up(number, places))
 
       def supplies
-        needed.map do |need|
-          key = need.supply.food_key
-          have = have(key)
+        Desk::Kits::SupplyBook.new(@work, @book).rows.map do |row|
           {
-            name: @work.catalog.food(key).name, amount: need.amount, unit: need.unit, have: have.floor,
-            gap: [need.amount - have.floor, 0].max, note: need.supply.note
+            name: @work.catalog.food(row.key).name, amount: row.need.amount, unit: row.need.unit, have: row.have,
+            coming: row.coming, gap: row.gap, note: row.need.supply.note
           }
         end
       end
-
-      def needed
-        checks = @book.checks
-        home = @book.counted.select do |one|
-          one.stock.supply.food.key == "tap-water"
-        end.sum(0r) { |one| one.given.water_l }
-        Core::Kits::SuppliesNeeded.new(
-          @work.catalog.kits.supplies, level: @kit.level.to_sym, people: @book.who.people.size, days: @kit.days,
-          canisters: checks.canisters || 0, home_filled_l: home, of_use: of_use(home)
-        ).call
-      end
-
-      def of_use(home)
-        {
-          "tin_opener" => @book.counted.any? { |one| one.given.needs_opener? },
-          "burner" => @kit.no_power && %w[kettle burner].include?(@kit.gear), "no_water" => @kit.no_water,
-          "home_filled" => home.positive?
-        }.select { |_, holds| holds }.keys
-      end
-
-      # Pieces or millilitres of it that belong to the kit.
-      def have(key)
-        @work.shelf.stacks.each_value.select { |stack| stack.food_key == key && kept?(stack) }.sum(0r, &:on_hand)
-      end
-
-      def kept?(stack) = @book.deep_pantry? || @work.place(stack.place_id).kit_id == @kit.id
     end
   end
 end

@@ -21,16 +21,18 @@ module NutShelf
     # it that can be eaten without. Frozen.
     Companion = Value.of(:food_key, :needs_key, :g_per_100g, :alone, :note, stand_ins: {}.freeze)
 
-    # The tables of kits beside the foods': supplies, what is done before an event, what is made with what.
+    # The tables of kits beside the foods': supplies, what is done before an event, what is made with what, what is
+    # crisp and goes soft once open in hot, damp air (`crunch`: keys of foods).
     KitTables =
-      Value.of(:supplies, :event_tasks, :companions) do
+      Value.of(:supplies, :event_tasks, :companions, crunch: [].freeze) do
         # @param tables [Hash{String=>Array<Hash>}] rows of text by table
         # @return [KitTables]
         def self.read(tables)
           new(
             supplies: tables.fetch("supplies", []).map { |row| supply(row) }.freeze,
             event_tasks: tables.fetch("event_tasks", []).map { |row| event_task(row) }.freeze,
-            companions: tables.fetch("needs_others", []).map { |row| companion(row) }.freeze
+            companions: tables.fetch("needs_others", []).map { |row| companion(row) }.freeze,
+            crunch: tables.fetch("loses_crunch", []).map { |row| row["food_key"] }.freeze
           )
         end
 
@@ -40,6 +42,8 @@ module NutShelf
             *tables.fetch("supplies", []).flat_map { |row| supply_faults(row, catalog) },
             *tables.fetch("event_tasks", []).flat_map { |row| task_faults(row) },
             *tables.fetch("needs_others", []).flat_map { |row| companion_faults(row, catalog) },
+            *tables.fetch("loses_crunch", []).reject { |row| catalog.foods.key?(row["food_key"]) }
+              .map { |row| "loses_crunch: there is no food #{row["food_key"]}" },
             *tables.fetch("warm_hours", []).reject { |row| known?(row["food_or_class"], catalog) }.map do |row|
               "warm_hours: #{row["food_or_class"]} is neither food nor class"
             end

@@ -5,6 +5,7 @@ require_relative "../../core/quantity/decimal"
 require_relative "../act"
 require_relative "../kits/closing_book"
 require_relative "../kits/keeping"
+require_relative "../kits/supply_book"
 require_relative "../refusal"
 require_relative "../shopping/line_facts"
 
@@ -21,17 +22,19 @@ module NutShelf
         @book = Kits::ClosingBook.new(work, Kits::KitBook.new(work, kit))
         @fetched = input[:fetch] ? @book.closed.fetched.transform_keys { |supply| @book.stock(supply).stack } : {}
         @bought = bought(input, kit)
+        @supplies = input[:supplies] ? Kits::SupplyBook.new(work, @book.book).missing : []
       end
 
-      # @param input [Hash] :kit_id, :fetch, :buy "none", "step" or "all"
+      # @param input [Hash] :kit_id, :fetch, :buy "none", "step" or "all", :supplies
       def perform(input)
-        raise Refusal.of(:nothing_to_close) if @fetched.empty? && @bought.empty?
+        raise Refusal.of(:nothing_to_close) if @fetched.empty? && @bought.empty? && @supplies.empty?
 
         kit = house.records.lock("kit", input[:kit_id])
         closed = entry("close_gap", "For #{kit.name}: #{words}")
         @fetched.each { |stack, packs| set_apart(closed, kit, stack, packs) }
         @bought.each { |offer, count| write(closed, kit, offer, count) }
-        done(closed, kit_id: kit.id, fetched: @fetched.values.sum, listed: @bought.values.sum)
+        @supplies.each { |row| write_supply(closed, kit, row) }
+        done(closed, kit_id: kit.id, fetched: @fetched.values.sum, listed: @bought.values.sum + @supplies.size)
       end
 
       def bought(input, kit)
@@ -44,7 +47,9 @@ module NutShelf
 
       def words
         said = { "from the own shelf" => @fetched, "on the list" => @bought }.reject { |_, counts| counts.empty? }
-        said.map { |where, counts| "#{packs(counts)} #{where}" }.join(", ")
+        things = @supplies.size == 1 ? "1 thing" : "#{@supplies.size} things"
+        [*said.map { |where, counts| "#{packs(counts)} #{where}" },
+         *("#{things} besides food on the list" if @supplies.any?)].join(", ")
       end
 
       def packs(counts) = counts.values.sum.then { |count| count == 1 ? "1 pack" : "#{count} packs" }
@@ -62,11 +67,24 @@ module NutShelf
       def write(closed, kit, offer, count)
         size = offer.given.stack.pack
         food_id = @book.book.stocks.food_id(offer.food.key)
+        line(closed, kit, food_id, {
+          amount: size.amount * count, dimension: size.dimension.to_s, cost_minor: offer.price_minor * count,
+          estimated: offer.estimated, note: note, packs: [pack(offer, count)]
+        })
+      end
+
+      def line(closed, kit, food_id, facts)
         closed.make("list_line", {
           ref: SecureRandom.hex(10), source: "own", account_id: work.caller.account_id, changed_seq: work.sequence,
-          **LineFacts.new(work).of_food(food_id), amount: size.amount * count, dimension: size.dimension.to_s,
-          cost_minor: offer.price_minor * count, estimated: offer.estimated, note: note,
-          packs: [pack(offer, count)], reasons: [{ "kind" => "kit", "kit_id" => kit.id, "name" => kit.name }]
+          **LineFacts.new(work).of_food(food_id), **facts,
+          reasons: [{ "kind" => "kit", "kit_id" => kit.id, "name" => kit.name }]
+        })
+      end
+
+      # Shops sell such things in packs nobody knows here: so much of it, and what must be minded.
+      def write_supply(closed, kit, row)
+        line(closed, kit, @book.book.stocks.food_id(row.key), {
+          amount: row.gap.to_r, dimension: row.need.unit == "ml" ? "volume" : "count", note: row.need.supply.note
         })
       end
 

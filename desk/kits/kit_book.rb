@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../../core/kits/checks"
+require_relative "../../core/kits/comforts"
 require_relative "../../core/kits/companions"
 require_relative "../../core/kits/counting"
 require_relative "../../core/kits/gap"
 require_relative "../../core/kits/gives"
 require_relative "../../core/kits/needs"
 require_relative "../../core/kits/refresh_day"
-require_relative "../../core/kits/supplies_needed"
 require_relative "../../core/value"
 require_relative "stocks"
 require_relative "who"
@@ -103,6 +103,12 @@ module NutShelf
             figures, eaters: who.eaters, days: kit.days, hot_drinks: kit.hot_drinks, fuel_row: kit.fuel_row,
             canister: kit.canister
           ).call(counted.map(&:given))
+        end
+
+        # @return [Core::Kits::Comfort]
+        def comfort
+          @comfort ||= Core::Kits::Comforts
+            .new(eaters: who.eaters, crunch: @work.catalog.kits.crunch, hot: kit.hot).call(counted.map(&:given))
         end
 
         # @param line [String] of Core::Kits::Lines::ALL

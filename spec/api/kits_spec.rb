@@ -33,6 +33,21 @@ RSpec.describe "Kits over the wire", :api do
     expect(ask("/api/list")["waiting"].to_s + ask("/api/list").to_s).to include("Ferry box")
   end
 
+  it "puts what is no food on the list, once, and counts what was bought for the kit" do
+    bags = -> { ask("/api/kits/#{kit}")["supplies"].find { |one| one["name"] == "Heavy bin bags" } }
+    missing = bags.call
+    expect(missing.values_at("have", "coming", "gap")).to eq([0, 0, missing["amount"]])
+    done = tell("/api/kits/#{kit}/close", { fetch: false, buy: "none", supplies: true })
+    expect(bags.call.values_at("coming", "gap")).to eq([missing["amount"], 0])
+    expect(tell("/api/kits/#{kit}/close", { fetch: false, buy: "none", supplies: true })["code"]).to eq("not_fit")
+    tell("/api/acts/#{done["act_id"]}/undo")
+    expect(bags.call["gap"]).to eq(missing["amount"])
+    place = ask("/api/places")["places"].find { |one| one["kind"] == "cupboard" }
+    tell("/api/places/#{place["id"]}/change", { kit_id: kit, kit_box: 1 })
+    put_away(ines, "bin-bags", "cupboard", count: missing["amount"].to_s, amount: "1", unit: "piece")
+    expect(bags.call.values_at("have", "gap")).to eq([missing["amount"], 0])
+  end
+
   it "says what is wrong with figures that cannot be, and keeps nothing of them" do
     odd = [
       ["/api/kits", { name: "A", days: 3, box_tare_g: 12_000 }],

@@ -158,7 +158,16 @@ export const bigPacks = (foods: string[]) => `Too much for one sitting once open
 export const glass = (foods: string[]) => `In glass, not for a box that is carried: ${foods.join(", ")}.`;
 export const bag = (foods: string[]) => `Into a bag against damp: ${foods.join(", ")}.`;
 export const mice = (foods: string[]) => `Into something rigid against mice: ${foods.join(", ")}.`;
+export const taste = (days: number, of: number) =>
+  days === 0
+    ? "Nothing with taste in it: something sweet, salty or to drink keeps people eating."
+    : `Something with taste for ${plural(days, "day")} of ${of}.`;
+export const tasteless = (names: string[]) => `Nothing with taste that ${names.join(", ")} may have and likes.`;
+export const softening = (foods: string[]) =>
+  `Soft within a day once open in the heat, so in packs for one sitting: ${foods.join(", ")}.`;
 export const besides = "Besides food";
+export const listSupplies = "What is missing on the list";
+export const coming = "on the list";
 export const supply = (amount: number, unit: string) => (unit === "ml" ? `${amount} ml` : String(amount));
 
 export const closeIt = "Close the gap";

@@ -1,5 +1,6 @@
 import type { KitPage } from "../../api/types";
-import { Board } from "../../kit/kit";
+import { useActs } from "../../app/acts";
+import { Board, Button } from "../../kit/kit";
 import * as say from "../../words/kits";
 
 function found(told: KitPage): { text: string; grave: boolean }[] {
@@ -28,6 +29,9 @@ function found(told: KitPage): { text: string; grave: boolean }[] {
     [checks.opener ? say.opener : "", false],
     [kit.may_leave ? list(say.glass, checks.glass) : "", true],
     [list(say.bag, checks.bag), false],
+    [checks.taste_days < kit.days ? say.taste(checks.taste_days, kit.days) : "", true],
+    [list(say.tasteless, checks.tasteless), true],
+    [list(say.softening, checks.softening), true],
     [list(say.mice, checks.mice), false],
     ...told.lacks.map((one): [string, boolean] => [say.cannot(one.food, one.grams, one.needs, one.feeds), true]),
   ];
@@ -36,6 +40,7 @@ function found(told: KitPage): { text: string; grave: boolean }[] {
 
 /** What a kit is checked for as a whole, and what goes in besides food. */
 export function Checks({ told }: { told: KitPage }) {
+  const { act } = useActs();
   const supplies = told.supplies.filter((one) => one.amount > 0);
   return (
     <Board title={say.checks}>
@@ -58,11 +63,21 @@ export function Checks({ told }: { told: KitPage }) {
               </span>
               <span className="whitespace-nowrap">{say.supply(one.amount, one.unit)}</span>
               <span className={`w-[9ch] text-right ${one.gap > 0 ? "text-beet" : "text-soft"}`}>
-                {one.gap > 0 ? `${say.gap} ${one.gap}` : ""}
+                {one.gap > 0 ? `${say.gap} ${one.gap}` : one.coming > 0 ? say.coming : ""}
               </span>
             </li>
           ))}
         </ul>
+        {supplies.some((one) => one.gap > 0) && (
+          <Button
+            className="mt-2"
+            onClick={() =>
+              act(`/api/kits/${told.kit.id}/close`, { fetch: false, buy: "none", supplies: true }, say.saved)
+            }
+          >
+            {say.listSupplies}
+          </Button>
+        )}
       </details>
     </Board>
   );
