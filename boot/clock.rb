@@ -16,6 +16,11 @@ module NutShelf
         fixed.empty? ? day_in(zone) : Date.iso8601(fixed)
       end
 
+      # @param moment [Time]
+      # @param zone [String, nil] IANA time zone of the household
+      # @return [Time] the same moment as clocks there show it
+      def at(moment, zone = nil) = zone ? (zone(zone) || TZInfo::Timezone.get("UTC")).to_local(moment) : moment.getlocal
+
       # @param name [String]
       # @return [Boolean] whether that is an IANA time zone
       def zone_known?(name) = !zone(name).nil?

@@ -23,9 +23,10 @@ module NutShelf
       CAT = { name: "Biscuit", species: "cat", kg: "4.5" }.freeze
       # For when no ferry comes.
       KIT = {
-        name: "Ferry box", days: 3, gear: "burner", fuel_amount: "460", canister: "230", budget_minor: 1500,
+        name: "Ferry box", days: 7, gear: "burner", fuel_amount: "920", canister: "230", budget_minor: 1500,
         refresh_days: %w[06-12 12-12]
       }.freeze
+      WATER = { name: "Under the stairs", kind: "cupboard", tier: "set_apart", low_c: 12, high_c: 21 }.freeze
       ACCOUNTS = {
         "ines" => %w[Ines keeper], "tomas" => %w[Tomas keeper], "juna" => %w[Juna helper], "wren" => %w[Wren helper],
         "piet" => ["Grandad Piet", "helper"]

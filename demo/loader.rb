@@ -107,7 +107,8 @@ module NutShelf
             act: ->(name, who, input) { act(Desk.const_get(name), who, input) },
             front: method(:front),
             standing: ->(place_id) { at_work { |work| work.stacks_in([place_id]) } },
-            within: method(:within)
+            within: method(:within),
+            at_work: method(:at_work)
           )
       end
 
@@ -202,7 +203,10 @@ module NutShelf
           .min_by { |stack| [stack.open ? 0 : 1, Core::Order.day(stack.usable_until), stack.id] }
       end
 
-      def on_shelf = at_work { |work| work.shelf.stacks.values }
+      # What a cook reaches for: not what stands in a box of a kit.
+      def on_shelf
+        at_work { |work| work.shelf.stacks.values.reject { |stack| work.place(stack.place_id).set_apart? } }
+      end
 
       def at_work
         @services.database.within(@household_id) { |db| yield Desk::UnitOfWork.new(@services, caller("tomas"), db) }

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "ferry_box"
 require_relative "household"
 
 module NutShelf
@@ -40,11 +41,13 @@ module NutShelf
       # @param front [#call] food key to the stack in front
       # @param standing [#call] id of a place to the stacks there, as a hand meets them
       # @param within [#call] takes a block with the household's store
-      def initialize(act:, front:, standing:, within:)
+      # @param at_work [#call] takes a block with a unit of work
+      def initialize(act:, front:, standing:, within:, at_work:)
         @act = act
         @front = front
         @standing = standing
         @within = within
+        @at_work = at_work
       end
 
       # @param day [Date]
@@ -52,7 +55,8 @@ module NutShelf
         case day
         when FIRST
           measure
-          kit
+        when FerryBox::DAY
+          FerryBox.new(act: @act, at_work: @at_work).call(place("Ferry box"))
         when Date.new(2026, 9, 20)
           jars
         when COUNTED
@@ -152,13 +156,6 @@ module NutShelf
         end
         act(:EnterRest, "juna", count_id: count, found: "as_expected")
         act(:FinishCount, "juna", count_id: count)
-      end
-
-      # The box in the hall is a kit: somebody said for whom and for how long.
-      def kit
-        act(:KeepPet, "ines", **Household::CAT)
-        set = act(:SetKit, "tomas", **Household::KIT)
-        act(:ChangePlace, "tomas", place_id: place("Ferry box"), kit_id: set["kit_id"], kit_box: 1)
       end
 
       def care

@@ -108,6 +108,10 @@ module NutShelf
       # @return [Hash{Integer=>Core::Place}] those that were taken away among them
       def all_places = @all_places ||= house.places.by_id
 
+      # To be said when an act made a place that it goes on to use.
+      # @return [void]
+      def know_places = @all_places = @places = nil
+
       # @return [Core::Shelf] everything that is there, as every plan, list and question sees it
       def shelf
         @shelf ||= begin

@@ -22,6 +22,10 @@ module NutShelf
       # @return [Array<Rows::Event>]
       def events = rows(:events).where(archived_at: nil).order(:hour, :id).all
 
+      # @return [Rows::Event]
+      # @raise [Missing]
+      def event(id) = found(rows(:events).where(id: id, archived_at: nil).first, "event")
+
       # @return [Rows::Outage, nil] the power cut that is not settled yet
       def outage = rows(:outages).where(archived_at: nil, settled_on: nil).order(:started_at, :id).last
     end

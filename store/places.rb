@@ -58,8 +58,9 @@ module NutShelf
         insert(:place_photos, place_id: place_id, media_type: media_type, bytes: Sequel.blob(bytes))
       end
 
+      # @param more [Hash] further columns, as Core::Place names them
       # @return [Integer] id
-      def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil)
+      def add(name:, kind:, tier: "working", low_c: nil, high_c: nil, parent_id: nil, **more)
         insert(
           :places,
           name: name,
@@ -68,6 +69,7 @@ module NutShelf
           low_c: low_c,
           high_c: high_c,
           parent_id: parent_id,
+          **more,
           position: (rows(:places).max(:position) || 0) + 1
         )
       end

@@ -9,6 +9,7 @@ require_relative "../views/kits_view"
 require_relative "../views/lasting_view"
 require_relative "../../desk/acts/close_gap"
 require_relative "../../desk/acts/keep_pet"
+require_relative "../../desk/acts/pack_box"
 require_relative "../../desk/acts/refresh_kit"
 require_relative "../../desk/acts/set_kit"
 
@@ -35,7 +36,10 @@ module NutShelf
 
       post("/:id/change") { act(Desk::SetKit, { kit_id: id_param, **body_as("ChangeKit") }) }
 
-      get("/:id/closing") { view(*TOPICS) { |work| KitClosingView.new(work, work.house.kits.find(id_param)).call } }
+      get("/:id/closing") do
+        own = params[:shelf] != "leave"
+        view(*TOPICS) { |work| KitClosingView.new(work, work.house.kits.find(id_param), own_shelf: own).call }
+      end
 
       get("/:id/menu") { layout(&:menu) }
 
@@ -46,6 +50,8 @@ module NutShelf
       end
 
       post("/:id/refresh") { act_on_stacks(Desk::RefreshKit, { kit_id: id_param, **body_as("RefreshKit") }) }
+
+      post("/:id/pack") { act_on_stacks(Desk::PackBox, { kit_id: id_param, **body_as("PackBox") }) }
 
       post("/:id/close") { act(Desk::CloseGap, { kit_id: id_param, **body_as("CloseGap") }) }
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../../desk/kits/lid_labels"
 require_relative "../../desk/stack_labels"
 require_relative "../../exchange/label_sheet"
 require_relative "../../exchange/pdf_picture"
@@ -28,6 +29,16 @@ module NutShelf
         content_type "application/pdf"
         headers "content-disposition" => "inline; filename=\"labels.pdf\""
         Exchange::LabelSheet.new(grid, skip: skip).render(labels)
+      end
+
+      get("/lids.pdf") do
+        grid = grid(params[:grid] || "3x8")
+        skip = number_param(:skip, 0, 0..200)
+        lids = read_only { |work| Desk::Kits::LidLabels.new(work, work.house.kits.find(id_param(:kit)), address).call }
+        refuse("not_fit", "No box of this kit is packed yet.", "Pack one first, then print its lid.") if lids.empty?
+        content_type "application/pdf"
+        headers "content-disposition" => "inline; filename=\"lids.pdf\""
+        Exchange::LabelSheet.new(grid, skip: skip).render(lids)
       end
 
       get("/label.png") do

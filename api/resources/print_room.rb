@@ -1,7 +1,10 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../papers/box_cards_paper"
+require_relative "../papers/event_paper"
 require_relative "../papers/give_away_paper"
+require_relative "../papers/kit_menu_paper"
 require_relative "../papers/list_paper"
 require_relative "../papers/month_paper"
 require_relative "../papers/occasion_paper"
@@ -43,11 +46,39 @@ module NutShelf
         pdf("occasion") { |work| Papers::OccasionPaper.new(work, id).call }
       end
 
+      get("/kits/:id/menu") { paper(:list) { |work| Papers::KitMenuPaper.new(work, kit(work)).call } }
+
+      get("/kits/:id/menu.pdf") { pdf("menu") { |work| Papers::KitMenuPaper.new(work, kit(work)).call } }
+
+      get("/kits/:id/boxes") { paper(:list) { |work| Papers::BoxCardsPaper.new(work, kit(work)).call } }
+
+      get("/kits/:id/boxes.pdf") { pdf("boxes") { |work| Papers::BoxCardsPaper.new(work, kit(work)).call } }
+
+      get("/events/:id") do
+        now = moment_param(:now)
+        made = read_only { |work| event(work, now) }
+        json(told(made))
+      end
+
+      get("/events/:id/pdf") do
+        now = moment_param(:now)
+        pdf("before") { |work| event(work, now) }
+      end
+
       helpers do
+        def kit(work) = work.house.kits.find(id_param)
+
+        def event(work, now)
+          Papers::EventPaper.new(work, work.house.kits.event(id_param), now: now).call
+        end
+
+        def told(made)
+          { title: made.title, subtitle: made.subtitle.to_s, back: made.back, parts: made.parts.map(&:told) }
+        end
+
         def paper(*more)
           view(:stock, :plan, :people, :rules, *more) do |work|
-            made = yield(work)
-            { title: made.title, subtitle: made.subtitle.to_s, back: made.back, parts: made.parts.map(&:told) }
+            told(yield(work))
           end
         end
 

@@ -41,7 +41,8 @@ module NutShelf
 
       def larder
         ice = @before.ice_l && KitWords.plain(Core::Kits::Rounding.down(@before.ice_l))
-        { eat_first: @before.chilled.map { |stack| chilled(stack) }, fresh: fresh, ice_l: ice }
+        { eat_first: @before.chilled.map { |stack| chilled(stack) }, fresh: fresh, ice_l: ice,
+          stretched: @before.stretched.map { |one| stretched(one) } }
       end
 
       def timed(turn) = { **task(turn.task), start: turn.start.utc.iso8601, by: turn.by.utc.iso8601 }
@@ -56,6 +57,15 @@ module NutShelf
       def chilled(stack)
         { lot_id: stack.id, name: stack.name(@work.food(stack.food_id)), amount: @work.wording(stack),
           until: stack.usable_until&.iso8601, mark: @work.mark(stack) }
+      end
+
+      def stretched(one)
+        tin = @work.food(one.tin.food_id)
+        {
+          lot_id: one.stack.id, name: one.stack.name(@work.food(one.stack.food_id)), amount: @work.wording(one.stack),
+          feeds: one.feeds, tin_lot_id: one.tin.id, tin: one.tin.name(tin), count: one.count,
+          pack: @work.wording(one.tin, amount: Desk::Kits::Stocks.unit(one.tin))
+        }
       end
 
       def fresh

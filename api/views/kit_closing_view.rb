@@ -9,10 +9,11 @@ module NutShelf
     class KitClosingView
       # @param work [Desk::UnitOfWork]
       # @param kit [Store::Rows::Kit]
-      def initialize(work, kit)
+      # @param own_shelf [Boolean] whether the own shelf gives what it can
+      def initialize(work, kit, own_shelf: true)
         @work = work
         @kit = kit
-        @closing = Desk::Kits::ClosingBook.new(work, Desk::Kits::KitBook.new(work, kit))
+        @closing = Desk::Kits::ClosingBook.new(work, Desk::Kits::KitBook.new(work, kit), own_shelf: own_shelf)
       end
 
       # @return [Hash]

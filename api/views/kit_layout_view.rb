@@ -54,11 +54,18 @@ module NutShelf
 
       def box(box, number)
         {
-          number: number, kg: KitWords.plain(Core::Kits::Rounding.up(box.gross_g / 1000, 1)),
+          number: number, place_id: place(number), holds: Desk::Kits::Stocks.packs_in(@work, place(number)),
+          kg: KitWords.plain(Core::Kits::Rounding.up(box.gross_g / 1000, 1)),
           fill_percent: (box.box_ml * 100 / @kit.box_ml).ceil, opener: box.opener?, glass: box.glass_g.positive?,
-          packs: box.counts.map { |id, count| { lot_id: id, name: name(id), count: count, pack: pack(id) } }
+          packs: box.counts.map { |id, count| packed(id, count) }
             .sort_by { |one| [one[:name], one[:lot_id]] }
         }
+      end
+
+      def place(number) = @laid.boxes[number]&.id
+
+      def packed(id, count)
+        { lot_id: id, name: name(id), count: count, pack: pack(id), in: !@laid.box_of(@laid.page(id)).nil? }
       end
 
       def name(id) = @laid.page(id).stock.stack.name(@laid.page(id).stock.supply.food)

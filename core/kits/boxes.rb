@@ -25,7 +25,8 @@ module NutShelf
       Dealt = Value.of(:boxes, :left_out, :kept, :spread_ok)
 
       # Deals packs into boxes so that losing one keeps half of everything (docs/kits.md 5): line by line, the largest
-      # first, each into the box that has least of its line; the fewest boxes, two or more, that hold all.
+      # first, each into the box that has least of its line; the fewest boxes, two or more, that hold all. What stands
+      # in a box stays there.
       class Boxes
         LEAST = 2
         MOST = 99
@@ -40,16 +41,19 @@ module NutShelf
           freeze
         end
 
-        # @param packets [Array<Packet>]
+        # @param packets [Array<Packet>] to deal
+        # @param standing [Hash{Integer=>Array<Packet>}] what stands in a box already, by its number from 1
         # @return [Dealt]
-        def call(packets)
+        def call(packets, standing: {})
           able, large = packets.partition { |one| room?([], one) }
           order = able.sort_by { |one| [place(one.line), -one.amount, -one.gross_g, one.id.to_s] }
-          dealt = (least(able)..MOST).lazy.filter_map { |count| deal(order, count) }.first
+          stay = standing.values.flatten
+          fewest = [least(able + stay), *standing.keys].max
+          dealt = (fewest..MOST).lazy.filter_map { |count| deal(order, filled(count, standing)) }.first
           return beyond(packets) unless dealt
 
           boxes = dealt.map { |list| box(list) }.freeze
-          Dealt.new(boxes: boxes, left_out: large.freeze, **spread(able, dealt))
+          Dealt.new(boxes: boxes, left_out: large.freeze, **spread(able + stay, dealt))
         end
 
         private
@@ -73,9 +77,15 @@ module NutShelf
         Filling = Struct.new(:packets, :weight, :ml, :lines)
         private_constant :Filling
 
+        def filled(count, standing)
+          Array.new(count) do |at|
+            Filling.new([], @tare.to_r, 0r, Hash.new(0r))
+              .tap { |box| standing.fetch(at + 1, []).each { |one| fill(box, one) } }
+          end
+        end
+
         # @return [Array<Array<Packet>>, nil] nil where so many boxes do not hold all
-        def deal(order, count)
-          boxes = Array.new(count) { Filling.new([], @tare.to_r, 0r, Hash.new(0r)) }
+        def deal(order, boxes)
           order.each do |packet|
             able = boxes.each_index.select { |at| fits?(boxes[at], packet) }
             into = able.min_by { |at| [boxes[at].lines[packet.line], boxes[at].weight, at] } or return

@@ -19,13 +19,14 @@ module NutShelf
       # What closes it is worked out before anybody has to wait.
       def prepare(input)
         kit = house.kits.find(input[:kit_id])
-        @book = Kits::ClosingBook.new(work, Kits::KitBook.new(work, kit))
+        @book = Kits::ClosingBook.new(work, Kits::KitBook.new(work, kit), own_shelf: !input[:leave_shelf])
         @fetched = input[:fetch] ? @book.closed.fetched.transform_keys { |supply| @book.stock(supply).stack } : {}
         @bought = bought(input, kit)
         @supplies = input[:supplies] ? Kits::SupplyBook.new(work, @book.book).missing : []
       end
 
-      # @param input [Hash] :kit_id, :fetch, :buy "none", "step" or "all", :supplies
+      # @param input [Hash] :kit_id, :fetch, :buy "none", "step" or "all", :supplies,
+      #   :leave_shelf where nothing of the own shelf is counted on
       def perform(input)
         raise Refusal.of(:nothing_to_close) if @fetched.empty? && @bought.empty? && @supplies.empty?
 

@@ -6,6 +6,8 @@ require_relative "../../core/kits/fresh_food"
 require_relative "../../core/kits/needs"
 require_relative "../../core/outage/eat_first"
 require_relative "../situation"
+require_relative "stocks"
+require_relative "stretch_book"
 require_relative "who"
 
 module NutShelf
@@ -49,6 +51,9 @@ module NutShelf
           @chilled ||= in_fridge.select { |stack| good?(stack) && eat_first.perishable?(item(stack)) }
             .sort_by { |stack| [stack.usable_until&.jd || Float::INFINITY, stack.id] }
         end
+
+        # @return [Array<StretchBook::Stretch>] leftovers too small for all, each with the tins that make a meal of it
+        def stretched = @stretched ||= StretchBook.new(@work, who, chilled).call
 
         # @return [Hash{String=>Core::Kits::FreshPlan}] by group
         def fresh
@@ -123,7 +128,7 @@ module NutShelf
           Core::Kits::Needs.new(figures).call(who.people).servings.fetch(group)
         end
 
-        def event_day = event.hour.to_date
+        def event_day = @work.services.clock.at(event.hour, @work.household.time_zone).to_date
       end
     end
   end

@@ -24,9 +24,11 @@ module NutShelf
 
         # @param work [UnitOfWork]
         # @param book [KitBook]
-        def initialize(work, book)
+        # @param own_shelf [Boolean] whether the own shelf gives what it can; else all of it is bought
+        def initialize(work, book, own_shelf: true)
           @work = work
           @book = book
+          @own_shelf = own_shelf
         end
 
         # @return [Core::Kits::Closed]
@@ -77,7 +79,7 @@ module NutShelf
         end
 
         def free
-          return [] if book.deep_pantry? || gaps.values.none?(&:positive?)
+          return [] if !@own_shelf || book.deep_pantry? || gaps.values.none?(&:positive?)
 
           book.stocks.free.filter_map do |stock|
             packs = stock.supply.packs - drawn(stock)

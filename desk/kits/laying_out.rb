@@ -31,8 +31,24 @@ module NutShelf
 
         # @return [Core::Kits::Dealt]
         def dealt
-          @dealt ||= Core::Kits::Boxes.new(box_ml: kit.box_ml, box_tare_g: kit.box_tare_g, limit_g: kit.carry_g)
-            .call(book.counted.flat_map { |page| Core::Kits::Packet.of(page.given) })
+          @dealt ||= begin
+            boxed = book.counted.group_by { |page| box_of(page) }.transform_values { |pages| packets(pages) }
+            Core::Kits::Boxes.new(box_ml: kit.box_ml, box_tare_g: kit.box_tare_g, limit_g: kit.carry_g)
+              .call(boxed.fetch(nil, []), standing: boxed.except(nil))
+          end
+        end
+
+        # @return [Hash{Integer=>Core::Place}] the places that are boxes of the kit, by number
+        def boxes
+          @boxes ||= @work.places.each_value.select { |place| place.kit_id == kit.id && place.kit_box && !place.gone? }
+            .to_h { |place| [place.kit_box, place] }
+        end
+
+        # @param page [KitBook::Page]
+        # @return [Integer, nil] number of the box it stands in
+        def box_of(page)
+          place = @work.place(page.stock.stack.place_id)
+          place.kit_box if place.kit_id == kit.id
         end
 
         # @return [Integer] times somebody goes to carry them all
@@ -45,6 +61,8 @@ module NutShelf
         private
 
         def kit = book.kit
+
+        def packets(pages) = pages.flat_map { |page| Core::Kits::Packet.of(page.given) }
 
         def stacks = book.counted.select { |page| page.given.for_people? && page.given.water_l.zero? }
 

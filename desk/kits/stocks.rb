@@ -40,6 +40,16 @@ module NutShelf
         # @return [Integer] the household's id of it
         def food_id(key) = @work.shelf.food_ids.fetch(key)
 
+        # @param work [UnitOfWork]
+        # @param place_id [Integer, nil] of a box
+        # @return [Integer] packs that stand in it, whatever they count for
+        def self.packs_in(work, place_id)
+          return 0 unless place_id
+
+          work.shelf.stacks.each_value.select { |stack| stack.place_id == place_id }
+            .sum { |stack| (stack.on_hand / unit(stack)).floor }
+        end
+
         # @param stack [Core::Stack]
         # @return [Rational] one pack, in the stack's own units
         def self.unit(stack)

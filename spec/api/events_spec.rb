@@ -32,6 +32,26 @@ RSpec.describe "The hours before an event, over the wire", :api do
 
   def ines_number = inside(ines) { |house| house.household.person(ines.account_id) }[/\d+/]
 
+  it "makes one meal for all of a small leftover and tins, and prints the whole for the fridge door" do
+    put_away(ines, "cooked-rice", "fridge", amount: "180", situation: "left_over", made_on: "2026-11-24")
+    put_away(ines, "canned-chickpeas", "cupboard", count: "2", printed_on: "2029-06-30", printed_kind: "best_before")
+    id = tell("/api/events", {
+      name: "Gale", hour: (now + (40 * 3600)).iso8601, fill_l: "40", flush_l: "20", helpers: 2, days: 4, has: []
+    })["event_id"]
+    expect(events.first["stretched"].map { |one| one.values_at("name", "feeds", "tin", "count") })
+      .to eq([["Cooked white rice, leftover", 1, "Chickpeas, canned", 1]])
+    paper = ask("/api/print/events/#{id}?now=#{now.iso8601}")
+    expect(paper["title"]).to eq("Before it comes: Gale")
+    clock = paper["parts"].first
+    expect(clock["rows"].size).to eq(events.first["tasks"].size)
+    expect(clock["rows"].first[1]).to match(/\A(\w{3} \d+ \w{3}, )?\d\d:\d\d\z/)
+    expect(paper["parts"].find { |part| part["heading"] == "One meal for all" }["items"].first).to include("Chickpeas")
+    get "/api/print/events/#{id}/pdf"
+    expect(last_response.content_type).to eq("application/pdf")
+    put_away(ines, "cooked-rice", "fridge", amount: "900", situation: "left_over", made_on: "2026-11-24")
+    expect(events.first["stretched"].size).to eq(1)
+  end
+
   it "leaves out what there is no time for, and says so" do
     tell("/api/events", {
       name: "Gale", hour: (now + 7200).iso8601, fill_l: "40", flush_l: "0", helpers: 1, days: 2, has: []

@@ -25,6 +25,8 @@ RSpec.describe "Kits over the wire", :api do
     expect(lines["protein"]["short"].size).to eq(3)
     closing = ask("/api/kits/#{kit}/closing")
     expect(closing["fetch"].map { |one| one["name"] }).to eq(["Chickpeas, canned"])
+    alone = ask("/api/kits/#{kit}/closing?shelf=leave")
+    expect([alone["fetch"], alone["cost_minor"] > closing["cost_minor"]]).to eq([[], true])
     expect(closing["steps"].sum { |step| step["cost_minor"] }).to eq(closing["cost_minor"])
     tell("/api/kits/#{kit}/close", { fetch: true, buy: "step" })
     after = ask("/api/kits/#{kit}")
@@ -71,6 +73,63 @@ RSpec.describe "Kits over the wire", :api do
     packs = ask("/api/kits/#{kit}")["stacks"].size
     expect(boxes.flat_map { |box| box["packs"].map { |one| one["lot_id"] } }.uniq.size).to eq(packs)
     expect(boxes.map { |box| box["kg"].to_f }).to all(be_between(1.5, 12))
+  end
+
+  def boxes = ask("/api/kits/#{kit}/boxes")["boxes"]
+
+  # As the page sends it.
+  def as_packed(list)
+    { boxes: list.map do |box|
+      { **box.slice("number", "holds"), packs: box["packs"].map { |one| one.slice("lot_id", "count") } }
+    end }
+  end
+
+  def standing = boxes.flat_map { |box| box["packs"].map { |one| one["in"] } }
+
+  it "packs boxes as dealt: places of their own, nothing set apart twice, the rest dealt around them" do
+    tins("canned-chickpeas", "12")
+    tins("canned-beef-stew", "8")
+    tell("/api/kits/#{kit}/close", { fetch: true, buy: "none" })
+    page = -> { ask("/api/kits/#{kit}")["lines"].map { |line| line.values_at("line", "have") } }
+    before = page.call
+    dealt = boxes
+    first = tell("/api/kits/#{kit}/pack", as_packed(dealt.first(1)))
+    packed = boxes.first
+    expect(packed["packs"].map { |one| one.values_at("name", "count", "in") })
+      .to eq(dealt.first["packs"].map { |one| [one["name"], one["count"], true] })
+    expect(packed.values_at("place_id", "holds")).to match([Integer, dealt.first["packs"].sum { |one| one["count"] }])
+    second = tell("/api/kits/#{kit}/pack", as_packed(boxes.drop(1)))
+    expect(standing).to all(be true)
+    expect(page.call).to eq(before)
+    expect(ask("/api/places")["places"].map { |one| one["name"] }).to include("Ferry box, box 1", "Ferry box, box 2")
+    expect(tell("/api/kits/#{kit}/pack", as_packed(dealt.first(1)))["title"]).to eq("Somebody packed box 1 meanwhile.")
+    [second, first].each { |done| expect(tell("/api/acts/#{done["act_id"]}/undo")["status"]).to be_nil }
+    expect(standing).to all(be false)
+    expect(page.call).to eq(before)
+  end
+
+  it "prints the menu, the box cards and, once boxes are packed, their lids" do
+    tins("canned-chickpeas", "12")
+    tins("couscous", "2")
+    tins("bottled-water", "60")
+    tell("/api/kits/#{kit}/change", { fuel_amount: "2000" })
+    tell("/api/kits/#{kit}/close", { fetch: true, buy: "none" })
+    menu = ask("/api/print/kits/#{kit}/menu")
+    expect(menu["parts"].map { |part| part["heading"] }).to include("Day 1", "Day 2", "Day 3")
+    warm = menu["parts"].flat_map { |part| part["rows"] }.find { |row| row[1].include?("Couscous") }
+    expect(warm[2]).to match(/\A\d+ min\z/)
+    expect(warm[3]).to match(/\A\d+ ml\z/)
+    get "/api/labels/lids.pdf?kit=#{kit}"
+    expect(JSON.parse(last_response.body)["code"]).to eq("not_fit")
+    tell("/api/kits/#{kit}/pack", as_packed(boxes))
+    cards = ask("/api/print/kits/#{kit}/boxes")["parts"]
+    expect(cards.first["heading"]).to match(/\ABox 1 of 2, [\d.]+ kg\z/)
+    chickpeas = cards.first["rows"].find { |row| row[1].start_with?("Chickpeas") }
+    expect(chickpeas.values_at(0, 2, 3)).to eq(["6", "by its ring", "30 Jun 2029"])
+    %W[print/kits/#{kit}/menu.pdf print/kits/#{kit}/boxes.pdf labels/lids.pdf?kit=#{kit}].each do |path|
+      get "/api/#{path}"
+      expect([last_response.status, last_response.content_type]).to eq([200, "application/pdf"])
+    end
   end
 
   it "says how long the household would last, side by side, and what one more would change" do

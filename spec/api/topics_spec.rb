@@ -23,7 +23,8 @@ RSpec.describe "What views read of", :api do
   paths = %w[
     today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
     meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
-    print/occasions/OCCASION dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass
+    print/occasions/OCCASION print/kits/KIT/menu print/kits/KIT/boxes
+    dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass
     look-back/advice look-back/give-away kits kits/lasting kits/KIT kits/KIT/closing kits/KIT/menu
     kits/KIT/boxes kits/KIT/refresh
     bring-forward

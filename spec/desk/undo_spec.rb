@@ -129,6 +129,14 @@ RSpec.describe NutShelf::Desk::Undo do
       lot = put_away(ines, "canned-peaches", "cupboard", count: "2", **printed)["lot_id"]
       { kit_id: kit, put_in: lot, packs: 2 }
     end,
+    PackBox: lambda do
+      printed = { printed_on: "2029-06-30", printed_kind: "best_before" }
+      whole = put_away(ines, "canned-peaches", "cupboard", count: "2", **printed)["lot_id"]
+      part = put_away(ines, "canned-chickpeas", "cupboard", count: "30", **printed)["lot_id"]
+      act(:CloseGap, ines, { kit_id: kit, fetch: true, buy: "none" })
+      { kit_id: kit, boxes: [{ number: 1, holds: 0, packs: [{ lot_id: whole, count: 2 }, { lot_id: part, count: 3 }] },
+                             { number: 2, holds: 0, packs: [{ lot_id: part, count: 4 }] }] }
+    end,
     SetEvent: -> { { event_id: gale, name: "Storm", helpers: 3 } },
     TickTask: -> { { event_id: gale, key: "fill-water", done: true } },
     BeginOutage: -> { { started_at: (Time.now.utc - 3600).iso8601, freezer_percent: 50 } },

@@ -20,6 +20,8 @@ module HouseSupport
 
     def today(_zone = nil) = day
 
+    def at(moment, zone = nil) = NutShelf::Boot::Clock.at(moment, zone)
+
     def zone_known?(name) = NutShelf::Boot::Clock.zone_known?(name)
   end
 

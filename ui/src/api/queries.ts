@@ -207,8 +207,11 @@ export const kitsQuery = queryOptions({ queryKey: [house, "kits"], queryFn: () =
 export const kitQuery = (id: number) =>
   queryOptions({ queryKey: [house, "kits", id], queryFn: () => get<KitPage>(`/api/kits/${id}`) });
 
-export const kitClosingQuery = (id: number) =>
-  queryOptions({ queryKey: [house, "kits", id, "closing"], queryFn: () => get<KitClosing>(`/api/kits/${id}/closing`) });
+export const kitClosingQuery = (id: number, leave: boolean) =>
+  queryOptions({
+    queryKey: [house, "kits", id, "closing", leave],
+    queryFn: () => get<KitClosing>(`/api/kits/${id}/closing${leave ? "?shelf=leave" : ""}`),
+  });
 
 export const kitMenuQuery = (id: number) =>
   queryOptions({ queryKey: [house, "kits", id, "menu"], queryFn: () => get<KitMenu>(`/api/kits/${id}/menu`) });

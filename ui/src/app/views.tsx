@@ -160,6 +160,14 @@ const OccasionPage = lazily(
   () => import("../views/work"),
   (module) => module.OccasionPage,
 );
+const PrintKit = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintKit,
+);
+const PrintEvent = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintEvent,
+);
 const PrintOccasion = lazily(
   () => import("../views/care"),
   (module) => module.PrintOccasion,
@@ -185,6 +193,11 @@ function ToStack() {
   return <Redirect to={`/shelf?stack=${useParams().id}`} replace />;
 }
 
+/** The code on a lid: what stands in the box. */
+function ToBox() {
+  return <Redirect to={`/shelf?place=${useParams().id}`} replace />;
+}
+
 /** Scans are caught everywhere but on the page that sends them. */
 
 /** Every view by its address; what is not the first one looked at is fetched when it is. */
@@ -203,6 +216,8 @@ export const VIEWS: [string, ComponentType][] = [
   ["/occasions", OccasionsView],
   ["/occasions/:id", OccasionPage],
   ["/print/occasion/:id", PrintOccasion],
+  ["/print/kit/:id/:what", PrintKit],
+  ["/print/event/:id", PrintEvent],
   ["/make", MakeView],
   ["/print/week", PrintWeek],
   ["/print/standing", PrintStanding],
@@ -234,4 +249,5 @@ export const VIEWS: [string, ComponentType][] = [
   ["/scale", ScalePage],
   ["/print/shelf", PrintShelf],
   ["/s/:id", ToStack],
+  ["/box/:id", ToBox],
 ];

@@ -7,7 +7,16 @@ export { default as LabelsView } from "./labels/LabelsView";
 export { default as PeopleView } from "./people/PeopleView";
 export { default as PhonesView } from "./devices/PhonesView";
 export { default as PlacesView } from "./places/PlacesView";
-export { PrintGiveAway, PrintList, PrintMonth, PrintOccasion, PrintStanding, PrintWeek } from "./print/PrintRoom";
+export {
+  PrintEvent,
+  PrintGiveAway,
+  PrintKit,
+  PrintList,
+  PrintMonth,
+  PrintOccasion,
+  PrintStanding,
+  PrintWeek,
+} from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";
 export { default as RecallView } from "./places/RecallView";
 export { default as ScalePage } from "./devices/ScalePage";

@@ -31,6 +31,11 @@ export const tick = (name: string) => `Done: ${name}`;
 export const untick = (name: string) => `Not done: ${name}`;
 export const eatFirst = "Eat first, while there is a fridge";
 export const nothingChilled = "Nothing in the fridge spoils.";
+export const together = "One meal for all";
+export const togetherWhy = "Leftovers too small for everybody, each with tins that make a meal of it.";
+export const stretch = (name: string, amount: string, feeds: number, tins: string) =>
+  `${name} ${amount}, enough for ${feeds}: with ${tins} all are fed.`;
+export const print = "Print it for the fridge door";
 export const fresh = "Fresh food that lasts without a fridge";
 export const serves = (from: number, to: number) => (from === to ? `day ${from}` : `day ${from} to ${to}`);
 export const tins = (label: string, day: number) => `${label}: tins from day ${day} on.`;

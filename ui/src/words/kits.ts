@@ -173,6 +173,7 @@ export const supply = (amount: number, unit: string) => (unit === "ml" ? `${amou
 export const closeIt = "Close the gap";
 export const reckoning = "Looking what closes the gap";
 export const closed = "Nothing is missing that can be fetched or bought.";
+export const leaveShelf = "Leave our own shelf alone, buy all of it";
 export const fromShelf = "From the own shelf";
 export const setApart = (count: number) => `Set ${plural(count, "pack")} apart`;
 export const toBuy = "To buy";
@@ -202,6 +203,15 @@ export const nothing = "nothing";
 export const nothingFor = (names: string[]) => `nothing for ${names.join(", ")}`;
 export const leftOver = (foods: string[]) => `Left over: ${foods.join(", ")}.`;
 export const boxes = "Boxes";
+export const printMenu = "Print the menu";
+export const printCards = "Print the box cards";
+export const printLids = "Print the lids";
+export const packAll = "All boxes are packed like this";
+export const packed = "Packed";
+export const packedBox = (number: number) => `Packed: box ${number}`;
+export const packing = "What lies in which box";
+export const inIt = "in it";
+export const whatIsInIt = "What is in it now";
 export const dealing = "Dealing the packs";
 export const boxesNote = (trips: number, carriers: number) =>
   [

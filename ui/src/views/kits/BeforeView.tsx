@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "wouter";
 import { eventsQuery } from "../../api/queries";
 import type { Event } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -78,6 +79,9 @@ function Coming({ event }: { event: Event }) {
       <div className="grid gap-4">
         <Larder event={event} />
         <p className="text-soft text-small">{say.local}</p>
+        <Link className="btn w-max" to={`/print/event/${event.id}`}>
+          {say.print}
+        </Link>
         <Button
           look="grave"
           className="w-max"

@@ -1,8 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { kitClosingQuery } from "../../api/queries";
 import type { KitClosing } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useMoney, useSession } from "../../app/session";
+import { Tick } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords } from "../../words/common";
@@ -10,7 +12,8 @@ import * as say from "../../words/kits";
 
 /** How the gap of a kit is closed: the own shelf first, then packs, at once or in steps of a small budget. */
 export function Closing({ kit }: { kit: number }) {
-  const query = useQuery(kitClosingQuery(kit));
+  const [leave, setLeave] = useState(false);
+  const query = useQuery(kitClosingQuery(kit, leave));
   const { today } = useSession();
   return (
     <Board
@@ -18,17 +21,18 @@ export function Closing({ kit }: { kit: number }) {
       note={query.data && say.mustReach(dayWords(query.data.must_reach, today))}
       tone="mustard"
     >
+      <Tick label={say.leaveShelf} checked={leave} onChange={(event) => setLeave(event.target.checked)} />
       <Loaded query={query} what={say.reckoning}>
-        {(told) => <Ways kit={kit} told={told} />}
+        {(told) => <Ways kit={kit} told={told} leave={leave} />}
       </Loaded>
     </Board>
   );
 }
 
-function Ways({ kit, told }: { kit: number; told: KitClosing }) {
+function Ways({ kit, told, leave }: { kit: number; told: KitClosing; leave: boolean }) {
   const { act } = useActs();
   const close = (fetch: boolean, buy: "none" | "step" | "all") =>
-    act(`/api/kits/${kit}/close`, { fetch, buy }, say.saved);
+    act(`/api/kits/${kit}/close`, { fetch, buy, leave_shelf: leave }, say.saved);
   const nothing = told.fetch.length === 0 && told.buy.length === 0;
   return (
     <>

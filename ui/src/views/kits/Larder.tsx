@@ -27,6 +27,17 @@ export function Larder({ event }: { event: Event }) {
           </FirstOf>
         </ul>
       </Board>
+      {event.stretched.length > 0 && (
+        <Board title={say.together} note={say.togetherWhy}>
+          <ul className="mt-1">
+            {event.stretched.map((one) => (
+              <li key={one.lot_id} className="border-t border-zinc2 py-1">
+                {say.stretch(one.name, one.amount, one.feeds, `${one.count} x ${one.tin}, ${one.pack}`)}
+              </li>
+            ))}
+          </ul>
+        </Board>
+      )}
       <Board title={say.fresh} note={event.ice_l ? say.ice(event.ice_l) : undefined}>
         {event.fresh.map((group) => (
           <section key={group.label} className="mt-1">

@@ -1,7 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
+import { Link } from "wouter";
 import { kitBoxesQuery, kitMenuQuery } from "../../api/queries";
 import type { KitBoxes, KitMenu } from "../../api/types";
+import { useActs } from "../../app/acts";
 import { Fold } from "../../kit/Fold";
+import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/kits";
 
@@ -26,6 +29,9 @@ function Menu({ kit }: { kit: number }) {
       {(menu) => (
         <>
           <p className="text-soft text-small">{say.menuNote(menu.heat_l, menu.cook_water_l)}</p>
+          <Link className="btn w-max mt-1" to={`/print/kit/${kit}/menu`}>
+            {say.printMenu}
+          </Link>
           {menu.days.map((day) => (
             <MenuDay key={day.day} day={day} />
           ))}
@@ -66,13 +72,30 @@ function MenuDay({ day }: { day: KitMenu["days"][number] }) {
 
 function Boxes({ kit }: { kit: number }) {
   const query = useQuery(kitBoxesQuery(kit));
+  const { act } = useActs();
+  const pack = (boxes: DealtBox[]) => act(`/api/kits/${kit}/pack`, { boxes: boxes.map(asPacked) }, say.packing);
   return (
     <Loaded query={query} what={say.dealing}>
       {(dealt) => (
         <>
           <p className="text-soft text-small">{say.boxesNote(dealt.carry_trips, dealt.carriers)}</p>
+          <div className="flex flex-wrap gap-2 mt-1">
+            {dealt.boxes.filter(open).length > 1 && (
+              <Button look="main" onClick={() => pack(dealt.boxes.filter(open))}>
+                {say.packAll}
+              </Button>
+            )}
+            <Link className="btn" to={`/print/kit/${kit}/boxes`}>
+              {say.printCards}
+            </Link>
+            {dealt.boxes.some((box) => box.place_id !== null) && (
+              <a className="btn" href={`/api/labels/lids.pdf?kit=${kit}`}>
+                {say.printLids}
+              </a>
+            )}
+          </div>
           {dealt.boxes.map((box) => (
-            <Box key={box.number} box={box} of={dealt.boxes.length} />
+            <Box key={box.number} box={box} of={dealt.boxes.length} onPack={() => pack([box])} />
           ))}
           <Kept dealt={dealt} />
         </>
@@ -81,7 +104,18 @@ function Boxes({ kit }: { kit: number }) {
   );
 }
 
-function Box({ box, of }: { box: KitBoxes["boxes"][number]; of: number }) {
+type DealtBox = KitBoxes["boxes"][number];
+
+/** Whether something is dealt to it that does not stand in it yet. */
+const open = (box: DealtBox) => box.packs.some((one) => !one.in);
+
+const asPacked = (box: DealtBox) => ({
+  number: box.number,
+  holds: box.holds,
+  packs: box.packs.filter((one) => !one.in).map((one) => ({ lot_id: one.lot_id, count: one.count })),
+});
+
+function Box({ box, of, onPack }: { box: DealtBox; of: number; onPack: () => Promise<unknown> }) {
   const minds = [box.opener ? say.boxOpener : "", box.glass ? say.boxGlass : ""].filter(Boolean);
   return (
     <section className="mt-2">
@@ -93,9 +127,22 @@ function Box({ box, of }: { box: KitBoxes["boxes"][number]; of: number }) {
       </h3>
       <ul>
         {box.packs.map((one) => (
-          <li key={one.lot_id} className="border-t border-zinc2 py-0.5">{`${one.count} x ${one.name}, ${one.pack}`}</li>
+          <li key={one.lot_id} className="flex gap-3 border-t border-zinc2 py-0.5">
+            <span className="grow">{`${one.count} x ${one.name}, ${one.pack}`}</span>
+            {one.in && <span className="text-soft text-small">{say.inIt}</span>}
+          </li>
         ))}
       </ul>
+      {open(box) && (
+        <Button className="mt-1" aria-label={say.packedBox(box.number)} onClick={onPack}>
+          {say.packed}
+        </Button>
+      )}
+      {box.place_id !== null && (
+        <Link className="text-rim underline text-small" to={`/shelf?place=${box.place_id}`}>
+          {say.whatIsInIt}
+        </Link>
+      )}
     </section>
   );
 }

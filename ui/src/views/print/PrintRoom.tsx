@@ -129,6 +129,18 @@ export function PrintMonth() {
   return <Room path={`month?from=${from}`} pdf={`month.pdf?from=${from}`} />;
 }
 
+/** A kit on paper: its menu, or a card for each box. */
+export function PrintKit() {
+  const { id, what } = useParams<{ id: string; what: string }>();
+  return <Room path={`kits/${id}/${what}`} pdf={`kits/${id}/${what}.pdf`} />;
+}
+
+/** The hours before a gale on paper, for the fridge door. */
+export function PrintEvent() {
+  const { id } = useParams<{ id: string }>();
+  return <Room path={`events/${id}`} pdf={`events/${id}/pdf`} />;
+}
+
 /** An occasion on paper: its menu, and what to begin when. */
 export function PrintOccasion() {
   const { id } = useParams<{ id: string }>();
