@@ -65,7 +65,7 @@ module NutShelf
             said("Into a bag against damp: ", given.select(&:bag?)),
             said("Into something rigid against mice: ", given.select(&:mice?)),
             said("Glass, not to be dropped: ", given.select(&:glass?)),
-            said("Once open, to be finished at once: ", given.reject { |one| one.opened.kind == :keeps })
+            said("Once open, to be eaten at one sitting: ", given.select { |one| one.opened.sitting? })
           ].compact
           Exchange::Papers::Lines.new(heading: "", items: items) if items.any?
         end

@@ -89,3 +89,6 @@ export const lastOnList = "The last one: on the list";
 export const onList = (food: string) => `On the list: ${food}`;
 export const allTheSame = "Do it all the same";
 export const because = "Because";
+export const findFood = "Part of its name";
+export const addFood = (name: string) => `+ ${name}: add it`;
+export const takeOutFood = (name: string) => `${name} ×: take it out`;

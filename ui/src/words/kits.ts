@@ -166,6 +166,11 @@ export const tasteless = (names: string[]) => `Nothing with taste that ${names.j
 export const softening = (foods: string[]) =>
   `Soft within a day once open in the heat, so in packs for one sitting: ${foods.join(", ")}.`;
 export const besides = "Besides food";
+export const boxHolds = "A box holds, litres";
+export const boxWeighs = "An empty box weighs, g";
+export const carries = "One person carries, kg with the box";
+export const carriers = "How many carry";
+export const givenUp = "Done without on purpose, such as milk for the mash";
 export const listSupplies = "What is missing on the list";
 export const coming = "on the list";
 export const supply = (amount: number, unit: string) => (unit === "ml" ? `${amount} ml` : String(amount));
@@ -251,7 +256,8 @@ export const OUT: Record<string, string> = {
 export const first = (what: string) => `First to run out: ${what}.`;
 export const longer = "Longer than anybody looked.";
 export const dayMore = (names: string[]) => `A day more for ${names.join(", ")}.`;
-export const alone = "By itself";
+export const alone = "Each thing by itself";
+export const aloneNote = "Days it would last, whatever else is there.";
 export const waterDays = "water to drink";
 export const foodDays = "food";
 export const proteinDays = "protein";

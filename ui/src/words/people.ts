@@ -126,3 +126,4 @@ export const asTheKit = "as the kit says";
 export const pregnant = "pregnant";
 export const nursing = "nursing";
 export const formulaFed = "an infant on formula";
+export const dislikes = "Does not like, so no kit counts on it";

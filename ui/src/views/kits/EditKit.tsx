@@ -1,5 +1,6 @@
 import type { Kit, KitsPage } from "../../api/types";
 import { useActs } from "../../app/acts";
+import { FoodKeys } from "../../app/FoodKeys";
 import { useGo } from "../../app/address";
 import { amountOf, Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";
 import { Button } from "../../kit/kit";
@@ -16,6 +17,9 @@ const FLAG_WORDS: Record<(typeof FLAGS)[number], string> = {
   hot_drinks: say.hotDrinks,
   count_disliked: say.disliked,
 };
+
+const LITRE = 1000;
+const KILO = 1000;
 
 function body(form: FormData, everybody: number[], animals: number[]) {
   const people = form.getAll("people").map(Number);
@@ -34,6 +38,11 @@ function body(form: FormData, everybody: number[], animals: number[]) {
     refresh_days: String(form.get("refresh_days")).trim().split(DAYS).filter(Boolean),
     margin_days: Number(form.get("margin_days")),
     budget_minor: Number(form.get("budget_minor")),
+    box_ml: Number(form.get("box_l")) * LITRE,
+    box_tare_g: Number(form.get("box_tare_g")),
+    carry_g: Number(form.get("carry_kg")) * KILO,
+    carriers: Number(form.get("carriers")),
+    given_up: form.getAll("given_up").map(String),
     people: people.length === everybody.length ? null : people,
     pets: pets.length === animals.length ? null : pets,
     ...Object.fromEntries(FLAGS.map((name) => [name, form.get(name) === "on"])),
@@ -109,6 +118,8 @@ export function EditKit({ kit, page, onClose }: { kit: Kit | null; page: KitsPag
         />
         <Whole label={say.margin} name="margin_days" min={0} max={365} required defaultValue={kit?.margin_days ?? 30} />
         <Whole label={say.budget} name="budget_minor" min={0} required defaultValue={kit?.budget_minor ?? 0} />
+        <Boxes kit={kit} />
+        <FoodKeys label={say.givenUp} name="given_up" given={kit?.given_up ?? []} />
         <Submit>{say.setKit}</Submit>
         {kit && (
           <>
@@ -147,6 +158,40 @@ function Whom({ kit, people, pets }: Whoever) {
           defaultChecked={kit?.pets ? kit.pets.includes(one.id) : true}
         />
       ))}
+    </fieldset>
+  );
+}
+
+/** How much a box holds, and what one person carries. */
+function Boxes({ kit }: { kit: Kit | null }) {
+  return (
+    <fieldset className="grid grid-cols-2 gap-3">
+      <legend className="font-semibold">{say.boxes}</legend>
+      <Whole
+        label={say.boxHolds}
+        name="box_l"
+        min={1}
+        max={500}
+        required
+        defaultValue={Math.round((kit?.box_ml ?? 30000) / LITRE)}
+      />
+      <Whole
+        label={say.boxWeighs}
+        name="box_tare_g"
+        min={0}
+        max={20000}
+        required
+        defaultValue={kit?.box_tare_g ?? 1500}
+      />
+      <Whole
+        label={say.carries}
+        name="carry_kg"
+        min={1}
+        max={60}
+        required
+        defaultValue={Math.round((kit?.carry_g ?? 12000) / KILO)}
+      />
+      <Whole label={say.carriers} name="carriers" min={1} max={30} required defaultValue={kit?.carriers ?? 1} />
     </fieldset>
   );
 }

@@ -8,6 +8,9 @@ import { Board } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/kits";
 
+/** Fewer days than that are told in red. */
+const FEW = 3;
+
 type Column = LastingPage["columns"][number];
 
 /** For how many days the household would last, with and without power and running water, and what would help most. */
@@ -38,6 +41,7 @@ export default function LastingView() {
                 <Lasts key={column.name} column={column} />
               ))}
             </div>
+            <Cover columns={told.columns} />
             <More told={told} kit={kit?.name} />
           </div>
         )}
@@ -48,28 +52,81 @@ export default function LastingView() {
 
 function Lasts({ column }: { column: Column }) {
   const out = column.runs_out_first;
-  const alone: [string, number | null][] = [
-    [say.waterDays, column.water_days],
-    [say.foodDays, column.food_days],
-    [say.proteinDays, column.protein_days],
-    ...column.pets.map((one): [string, number] => [say.petDays(one.species), one.days]),
-    ...(column.formula_days === null ? [] : [[say.formulaDays, column.formula_days] as [string, number]]),
-  ];
   return (
-    <Board title={say.COLUMNS[column.name]} tone={column.days < 3 ? "beet" : "rim"}>
+    <Board title={say.COLUMNS[column.name]} tone={column.days < FEW ? "beet" : "rim"}>
       <p className="text-[28px] leading-tight font-semibold">{say.days(column.days)}</p>
       <p>{out ? say.first(say.OUT[out] ?? out) : say.longer}</p>
       {column.day_after.length > 0 && <p className="text-soft text-small">{say.dayMore(column.day_after)}</p>}
-      <h3 className="text-small text-soft mt-2">{say.alone}</h3>
-      <dl>
-        {alone.map(([label, days]) => (
-          <div key={label} className="flex border-t border-zinc2 py-0.5">
-            <dt className="grow text-small">{label}</dt>
-            <dd>{days === null ? say.endless : say.days(days)}</dd>
-          </div>
-        ))}
-      </dl>
     </Board>
+  );
+}
+
+/** Each line by itself: its name, and the days in a column (null: it never ends there). */
+function coverOf(columns: Column[]): [string, (column: Column) => number | null][] {
+  const species = [...new Set(columns.flatMap((column) => column.pets.map((one) => one.species)))];
+  return [
+    [say.waterDays, (column) => column.water_days],
+    [say.foodDays, (column) => column.food_days],
+    [say.proteinDays, (column) => column.protein_days],
+    ...species.map((one): [string, (column: Column) => number | null] => [
+      say.petDays(one),
+      (column) => column.pets.find((pet) => pet.species === one)?.days ?? null,
+    ]),
+    ...(columns.some((column) => column.formula_days !== null)
+      ? [[say.formulaDays, (column: Column) => column.formula_days] as [string, (column: Column) => number | null]]
+      : []),
+  ];
+}
+
+/** Days that each thing lasts by itself: a table whose cells are bars of one scale. */
+function Cover({ columns }: { columns: Column[] }) {
+  const rows = coverOf(columns);
+  const most = Math.max(1, ...rows.flatMap(([, days]) => columns.map((column) => days(column) ?? 0)));
+  return (
+    <Board title={say.alone} note={say.aloneNote}>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say.alone}>
+        <table className="w-full mt-1 border-collapse table-fixed min-w-[520px]">
+          <thead>
+            <tr className="text-left align-bottom text-small">
+              <td />
+              {columns.map((column) => (
+                <th key={column.name} scope="col" className="pl-3 font-semibold">
+                  {say.COLUMNS[column.name]}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(([label, days]) => (
+              <tr key={label} className="border-t border-zinc2">
+                <th scope="row" className="text-left font-normal py-1.5">
+                  {label}
+                </th>
+                {columns.map((column) => (
+                  <td key={column.name} className="pl-3 py-1.5">
+                    <Bar days={days(column)} most={most} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </Board>
+  );
+}
+
+function Bar({ days, most }: { days: number | null; most: number }) {
+  return (
+    <>
+      <span>{days === null ? say.endless : say.days(days)}</span>
+      <span aria-hidden className="block h-2 rounded bg-zinc2 mt-0.5">
+        <span
+          className={`block h-2 rounded ${days !== null && days < FEW ? "bg-beet" : "bg-pea"}`}
+          style={{ width: `${days === null ? 100 : (days / most) * 100}%` }}
+        />
+      </span>
+    </>
   );
 }
 

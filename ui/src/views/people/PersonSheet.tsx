@@ -1,5 +1,6 @@
 import type { Person } from "../../api/types";
 import { useActs } from "../../app/acts";
+import { FoodKeys } from "../../app/FoodKeys";
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import { ALLERGENS } from "./allergens";
@@ -26,6 +27,7 @@ function figures(form: FormData) {
     sex: told("sex"),
     kg: amountOf(form.get("kg")) || null,
     activity: told("activity"),
+    dislikes: form.getAll("dislikes").map(String),
     ...Object.fromEntries(FLAGS.map((name) => [name, form.get(name) === "on"])),
   };
 }
@@ -122,6 +124,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
             ))}
           </div>
         </fieldset>
+        <FoodKeys label={say.dislikes} name="dislikes" given={person?.dislikes ?? []} />
         <Figures person={person} />
         <Text label={say.note} name="note" maxLength={300} defaultValue={person?.note} />
         <Submit>{say.keepItSo}</Submit>
