@@ -2,6 +2,7 @@
 
 require_relative "../core/planning/thaw"
 require_relative "../exchange/calendar_feed"
+require_relative "kits/kit_book"
 require_relative "occasions"
 require_relative "places_due"
 require_relative "preparations"
@@ -23,7 +24,8 @@ module NutShelf
 
       # @return [Array<Exchange::CalendarFeed::Entry>] by day
       def entries
-        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts].sort_by { |entry| [entry.on, entry.uid] }
+        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts, *refreshes, *events]
+          .sort_by { |entry| [entry.on, entry.uid] }
       end
 
       private
@@ -103,6 +105,30 @@ module NutShelf
             summary: rule.title,
             description: place(rule),
             category: "CARE"
+          )
+        end
+      end
+
+      # The packs that leave are told on the day: until then more may be eaten.
+      def refreshes
+        @work.house.kits.all.filter_map do |kit|
+          book = Kits::KitBook.new(@work, kit)
+          next if book.deep_pantry? || book.refresh_on > @work.today + AHEAD
+
+          entry(
+            uid: "kit-#{kit.id}-#{book.refresh_on}", on: book.refresh_on, category: "KIT",
+            summary: "Refresh #{kit.name}", description: "What stays must be good until #{book.must_reach}"
+          )
+        end
+      end
+
+      def events
+        @work.house.kits.events.map do |event|
+          at = @work.services.clock.at(event.hour, @work.household.time_zone)
+          entry(
+            uid: "event-#{event.id}", on: at.to_date, category: "BEFORE",
+            summary: "#{event.name}, #{at.strftime("%H:%M")}",
+            description: "The hours before are counted back under Kits"
           )
         end
       end

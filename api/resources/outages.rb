@@ -2,6 +2,7 @@
 
 require_relative "../base"
 require_relative "../views/outage_view"
+require_relative "../views/prepared_view"
 require_relative "../../desk/acts/begin_outage"
 require_relative "../../desk/acts/change_outage"
 require_relative "../../desk/acts/settle_outage"
@@ -18,6 +19,13 @@ module NutShelf
           json(outage: outage && OutageView.new(work, outage, now: now, findings: findings).call)
         end
       end
+
+      get("/prepared") do
+        view(:stock, :rules, :people) { |work| PreparedView.new(work, work.house.kits.outage).call }
+      end
+
+      # A phone without network knows no number of the cut that it told of.
+      post("/current/change") { act(Desk::ChangeOutage, { outage_id: nil, **body_as("ChangeOutage") }) }
 
       post("/") { act(Desk::BeginOutage, body_as("BeginOutage")) }
 

@@ -16,7 +16,7 @@ module NutShelf
       # What hands do to one stack: the word of the address, the act, and what it is told.
       DOINGS = {
         take: [Desk::Take, "Take"],
-        open: [Desk::Open, "Nothing"],
+        open: [Desk::Open, "Open"],
         move: [Desk::Move, "Move"],
         throw: [Desk::Throw, "Throw"],
         look: [Desk::Look, "Look"],

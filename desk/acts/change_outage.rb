@@ -12,9 +12,10 @@ module NutShelf
     class ChangeOutage < Act
       private
 
-      # @param input [Hash] :outage_id, any of :reading ({where:, c:, at:}), :started_at, :ended_at, :freezer_percent
+      # @param input [Hash] :outage_id (nil: the one that runs), any of
+      #   :reading ({where:, c:, at:}), :started_at, :ended_at, :freezer_percent
       def perform(input)
-        outage = house.records.lock("outage", input[:outage_id])
+        outage = house.records.lock("outage", input[:outage_id] || running)
         raise Refusal.of(:cut_settled) if outage.settled_on || outage.archived_at
 
         changes = changes(outage, input)
@@ -25,6 +26,8 @@ module NutShelf
         changed.alter("outage", outage, changes)
         done(changed, outage_id: outage.id)
       end
+
+      def running = (house.kits.outage || raise(Refusal.of(:no_cut_runs))).id
 
       def changes(outage, input)
         {

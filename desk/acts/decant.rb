@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../kits/floor"
 require_relative "../parting"
 require_relative "../refusal"
 
@@ -10,16 +11,18 @@ module NutShelf
     class Decant < Act
       private
 
-      # @param input [Hash] :lot_id, :container_id, :amount in base units or nil for one pack
+      # @param input [Hash] :lot_id, :container_id, :amount in base units or nil for one pack;
+      #   :despite why, see Take
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         jar = house.containers.find(input[:container_id])
         refuse_none_free(jar)
         amount = wanted(lot, input[:amount])
+        despite = Kits::Floor.new(work).guard({ lot.id => amount }, input[:despite])
         decanted =
           entry(
             "decant",
-            "Poured #{work.loose_words(lot, amount)} #{work.food(lot.food_id).name} into #{jar.name}"
+            "Poured #{work.loose_words(lot, amount)} #{work.food(lot.food_id).name} into #{jar.name}#{despite}"
           )
         part = Parting.new(work, decanted).part(lot, amount)
         place_id = standing(jar) || part.place_id

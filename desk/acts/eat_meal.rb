@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../fit"
+require_relative "../kits/floor"
 require_relative "../refusal"
 require_relative "../taking"
 
@@ -13,7 +14,8 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :meal_id, :amount of the portions in base units (decimal text), nil for as many as planned
+      # @param input [Hash] :meal_id, :amount of the portions in base units (decimal text), nil for as many as planned;
+      #   :despite why, see Take
       def perform(input)
         @meal = house.records.lock("meal", input[:meal_id])
         raise Refusal.of(:meal_settled, status: @meal.status) unless @meal.status == "planned"
@@ -22,7 +24,8 @@ module NutShelf
 
         lot = house.lots.lock_one(@meal.lot_id)
         amount = work.still_there(lot, wanted(lot, input[:amount]))
-        settle("Ate #{work.part_words(lot, amount)} #{lot.name(work.food(lot.food_id))}") do |eaten|
+        despite = Kits::Floor.new(work).guard({ lot.id => amount }, input[:despite])
+        settle("Ate #{work.part_words(lot, amount)} #{lot.name(work.food(lot.food_id))}#{despite}") do |eaten|
           Fit.check(work, lot, eaten.redate.part(lot), pointer: "/meal_id")
           Taking.new(work, eaten).take(lot, amount, "eaten")
         end

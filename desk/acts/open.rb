@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../kits/floor"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -10,16 +11,17 @@ module NutShelf
     class Open < Act
       private
 
-      # @param input [Hash] :lot_id
+      # @param input [Hash] :lot_id; :despite why, see Take
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         refuse(lot)
+        despite = Kits::Floor.new(work).guard({ lot.id => lot.pack_amount || lot.on_hand }, input[:despite])
         goes_to = Taking.new(work, nil).where_opened(lot)
         opened =
           entry(
             "open",
             "Opened #{work.food(lot.food_id).name}" \
-            "#{", now in #{work.place(goes_to).name}" unless goes_to == lot.place_id}"
+            "#{", now in #{work.place(goes_to).name}" unless goes_to == lot.place_id}#{despite}"
           )
         child = Taking.new(work, opened).open_one(lot)
         done(opened, lot_id: child.id)

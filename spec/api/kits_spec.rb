@@ -123,9 +123,9 @@ RSpec.describe "Kits over the wire", :api do
     expect(JSON.parse(last_response.body)["code"]).to eq("not_fit")
     tell("/api/kits/#{kit}/pack", as_packed(boxes))
     cards = ask("/api/print/kits/#{kit}/boxes")["parts"]
-    expect(cards.first["heading"]).to match(/\ABox 1 of 2, [\d.]+ kg\z/)
+    expect(cards.first["heading"]).to match(/\ABox 1 of 3, [\d.]+ kg\z/)
     chickpeas = cards.first["rows"].find { |row| row[1].start_with?("Chickpeas") }
-    expect(chickpeas.values_at(0, 2, 3)).to eq(["6", "by its ring", "30 Jun 2029"])
+    expect(chickpeas.values_at(0, 2, 3)).to eq(["4", "with an opener", "30 Jun 2029"])
     %W[print/kits/#{kit}/menu.pdf print/kits/#{kit}/boxes.pdf labels/lids.pdf?kit=#{kit}].each do |path|
       get "/api/#{path}"
       expect([last_response.status, last_response.content_type]).to eq([200, "application/pdf"])
@@ -165,6 +165,14 @@ RSpec.describe "Kits over the wire", :api do
     expect([last_response.status, JSON.parse(last_response.body)["code"]]).to eq([409, "below_floor"])
     told = tell("/api/stacks/#{beans}/take", { amount: "400", despite: "guests" })
     expect(told["summary"]).to end_with("guests")
+    jar = tell("/api/containers", { name: "Jar", kind: "jar", capacity_ml: 1500, owned: 1 })["container_id"]
+    ways = {
+      "stacks/#{beans}/open" => {}, "stacks/#{beans}/decant" => { container_id: jar },
+      "look-back/give-away" => { stacks: [{ lot_id: beans }] }
+    }
+    ways.each { |path, body| expect(tell("/api/#{path}", body)["code"]).to eq("below_floor") }
+    expect(tell("/api/stacks/#{beans}/open", { despite: "supper" })["summary"]).to end_with("supper")
+    expect(tell("/api/stacks/#{beans}/throw", { amount: "400", outcome: "binned", why: "disliked" })["code"]).to be_nil
   end
 
   it "lets a helper read kits and set packs apart, and a keeper alone change what they are" do

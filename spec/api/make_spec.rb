@@ -46,11 +46,16 @@ RSpec.describe "What can be made with it", :api do
     stew = recipes.find { |_, one| one.key == "beef-root-stew" }.first
     act(:PlanMeal, ines, { recipe_id: stew, on: (today + 2).iso8601 })
     act(:PlanMeal, ines, { kind: "out", on: (today + 3).iso8601, meal: "dinner" })
+    act(:SetKit, ines, { name: "Ferry box", days: 7, refresh_days: ["12-12"] })
+    act(:SetEvent, ines, {
+      name: "Gale", hour: "2026-11-26T18:00:00Z", fill_l: "20", flush_l: "0", helpers: 1, days: 3, has: []
+    })
     entries = at_work(ines) do |work|
       NutShelf::Desk::CalendarEntries.new(work, NutShelf::Desk::Plan.new(work)).entries
     end
     expect(entries.map { |one| [one.category, one.on, one.summary] }).to include(
       ["MEAL", today + 2, "Dinner: Slow beef and root stew"], ["MEAL", today + 3, "Dinner: eating out"],
+      ["KIT", Date.new(2026, 12, 12), "Refresh Ferry box"], ["BEFORE", today + 2, "Gale, 18:00"],
       ["BEGIN", today + 2, "Begin it in the morning: it takes 8 hours"]
     )
   end

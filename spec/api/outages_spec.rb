@@ -17,6 +17,22 @@ RSpec.describe "A power cut over the wire", :api do
     expect(told["stacks"].map { |one| one.values_at("where", "by_hour") }).to eq([%w[fridge 4], %w[freezer 24]])
   end
 
+  it "prepares what is said in the dark by stack and hour, and takes what phones told without knowing its number" do
+    put_away(ines, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")
+    told = ask("/api/outages/prepared")
+    expect(told.values_at("outage", "fridge_hours")).to eq([nil, 4])
+    expect(told["freezer"].map { |one| one.values_at("percent", "hours") }).to eq([[100, "48"], [50, "24"], [25, "12"]])
+    half = told["stacks"].find { |one| one["lot_id"] == mince }["ways"].find { |way| way["percent"] == 50 }
+    expect(half["turns"].map { |turn| turn.values_at("upto", "verdict") })
+      .to eq([%w[12 keep], %w[24 refreeze], %w[26 cook_now], [nil, "throw"]])
+    reading = { reading: { where: "fridge", c: "7", at: Time.now.utc.iso8601 } }
+    expect(tell("/api/outages/current/change", reading)["code"]).to eq("not_fit")
+    tell("/api/outages", { started_at: (Time.now.utc - 7200).iso8601, freezer_percent: 50 })
+    tell("/api/outages/current/change", reading)
+    expect(ask("/api/outages/prepared")["outage"]).to include("freezer_percent" => 50, "read" => ["fridge"])
+    expect(cut["readings"].size).to eq(1)
+  end
+
   it "tells the verdict by what somebody found, and refuses a finding that is none" do
     id = tell("/api/outages", { started_at: (Time.now.utc - 90_000).iso8601, freezer_percent: 50 })["outage_id"]
     tell("/api/outages/#{id}/change", { ended_at: Time.now.utc.iso8601 })

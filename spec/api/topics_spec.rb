@@ -26,7 +26,7 @@ RSpec.describe "What views read of", :api do
     print/occasions/OCCASION print/kits/KIT/menu print/kits/KIT/boxes
     dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass
     look-back/advice look-back/give-away kits kits/lasting kits/KIT kits/KIT/closing kits/KIT/menu
-    kits/KIT/boxes kits/KIT/refresh
+    kits/KIT/boxes kits/KIT/refresh outages/prepared
     bring-forward
     containers care counts people keeping/FOOD barcodes recall?food_id=FOOD acts
   ]

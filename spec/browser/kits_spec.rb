@@ -34,6 +34,49 @@ RSpec.describe "Kits", :browser do
     expect(page).to have_css("[data-look=main]", text: "half full")
   end
 
+  def until_kept(path)
+    Timeout.timeout(30) { Thread.pass until kept_answers.include?(path) }
+  end
+
+  it "tell in a dark house what to eat, keep what is done there, and say nothing that only a reading decides" do
+    put_away(who, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")
+    put_away(who, "beef-mince", "freezer", amount: "500")
+    enter(who)
+    with_worker
+    until_kept("/api/outages/prepared")
+    gate.dark = true
+    visit "/kits/power-cut"
+    click_button "The power went"
+    expect(page).to have_text("Nothing answers").and have_css("li", text: /yoghurt.*by hour 4/m)
+    expect(all("main li b").map(&:text)).to eq(["Plain whole-milk yoghurt", "Beef mince, 15% fat, raw"])
+    click_button "Fridge 8 °C"
+    click_button "The power is back"
+    expect(page).to have_css("li", text: /yoghurt.*In doubt: throw out/m).and have_css("li", text: /mince.*Keep/m)
+    expect_accessible("a power cut without network")
+    gate.dark = false
+    expect(page).to have_no_text("Nothing answers", wait: 30)
+    expect(page).to have_css("li", text: /yoghurt.*Eat today/m)
+    expect(inside(who) { |house| house.kits.outage.readings.size }).to eq(1)
+  end
+
+  it "are refreshed at the shelf without network, each thing once" do
+    kit = act(:SetKit, who, { name: "Gale box", days: 3, refresh_days: ["12-12"] })["kit_id"]
+    due = put_away(who, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",
+      printed_kind: "best_before")["lot_id"]
+    act(:RefreshKit, who, { kit_id: kit, put_in: due, packs: 3 })
+    enter(who)
+    with_worker
+    until_kept("/api/kits/#{kit}/refresh")
+    gate.dark = true
+    visit "/kits/#{kit}"
+    click_button "Refresh", exact: false
+    click_button "Chickpeas", exact: false
+    expect(page).to have_text("waits for signal").and have_no_button("Chickpeas", exact: false)
+    gate.dark = false
+    expect(page).to have_no_text("waits for signal", wait: 30)
+    expect(inside(who) { |house| house.reservations.all(HouseSupport::TODAY) }).to be_empty
+  end
+
   it "tell in a power cut what to eat first, and settle it in one act" do
     put_away(who, "plain-yoghurt", "fridge", printed_on: "2026-12-05", printed_kind: "use_by")
     put_away(who, "beef-mince", "freezer", amount: "500")

@@ -105,21 +105,6 @@ RSpec.describe "The list in the shop", :browser do
     expect(on_shelf(ines).map(&:food_key)).to contain_exactly("honey", "rolled-oats", "white-rice")
   end
 
-  # The worker is there once the page is drawn and quiet; what was looked at before is asked for through it once more.
-  def with_worker
-    page.evaluate_async_script(<<~JS)
-      navigator.serviceWorker.ready.then(() => {
-        const there = () => navigator.serviceWorker.controller ? arguments[0](true) : setTimeout(there, 50);
-        there();
-      });
-    JS
-    %w[/shelf /shop].each do |path|
-      visit path
-      expect(page).to have_css("h1")
-      yield path if block_given?
-    end
-  end
-
   it "opens without network, says of when it is, and keeps what is done there over closing the browser" do
     put_away(ines, "canned-chickpeas", "cupboard")
     enter(ines)
@@ -142,17 +127,11 @@ RSpec.describe "The list in the shop", :browser do
   it "leaves nothing of the house behind for whoever comes after" do
     enter(ines)
     with_worker { |path| expect(page).to have_text(path == "/shop" ? "Honey" : "Shelf") }
-    kept = lambda do
-      page.evaluate_async_script(<<~JS)
-        caches.open("nut-shelf-answers").then((kept) => kept.keys())
-          .then((all) => arguments[0](all.map((one) => new URL(one.url).pathname)));
-      JS
-    end
-    expect(kept.()).to include("/api/list", "/api/stacks")
+    expect(kept_answers).to include("/api/list", "/api/stacks")
     find("header [aria-haspopup=menu]").click
     find("[role=menuitem]", text: "Sign out").click
     expect(page).to have_field("Password")
     # That nobody is signed in may be told again.
-    expect(kept.() - ["/api/session"]).to eq([])
+    expect(kept_answers - ["/api/session"]).to eq([])
   end
 end

@@ -66,6 +66,30 @@ module BrowserSupport
 
   def gate = BrowserSupport.gate
 
+  # The worker is there once the page is drawn and quiet; what was looked at before is asked for through it once more.
+  def with_worker
+    page.evaluate_async_script(<<~JS)
+      navigator.serviceWorker.ready.then(() => {
+        const there = () => navigator.serviceWorker.controller ? arguments[0](true) : setTimeout(there, 50);
+        there();
+      });
+    JS
+    %w[/shelf /shop].each do |path|
+      visit path
+      expect(page).to have_css("h1")
+      yield path if block_given?
+    end
+  end
+
+  # What the worker has kept to be told again without network.
+  # @return [Array<String>] paths
+  def kept_answers
+    page.evaluate_async_script(<<~JS)
+      caches.open("nut-shelf-answers").then((kept) => kept.keys())
+        .then((all) => arguments[0](all.map((one) => new URL(one.url).pathname)));
+    JS
+  end
+
   def enter(who)
     hash = Argon2::Password.new(t_cost: 1, m_cost: 5).create(PASSWORD)
     email =

@@ -6,7 +6,8 @@ export const ANSWERS = "nut-shelf-answers";
 /** When an answer was given that is told again while nobody answers. */
 export const AS_OF = "x-nut-shelf-as-of";
 
-/** What is kept to be read without network: the list, the shelf, places with their photographs, counts, meals. */
+/** What is kept to be read without network: the list, the shelf, places with their photographs, counts, meals,
+ * kits and what is prepared for a power cut. */
 export const KEPT = new RegExp(
   `^/api/(${[
     "session",
@@ -23,7 +24,9 @@ export const KEPT = new RegExp(
     "keeping",
     "people",
     "care",
-  ].join("|")})(/[0-9]+)?(/photo)?/?$`,
+    "kits",
+    "outages/prepared",
+  ].join("|")})(/[0-9]+)?(/(photo|refresh))?/?$`,
 );
 
 const AWAY = [502, 503, 504];

@@ -26,6 +26,7 @@ import type {
   KitsPage,
   LastingPage,
   OutagePage,
+  PreparedForOutage,
   LookBack,
   LookBackAdvice,
   LookBackBehind,
@@ -235,6 +236,12 @@ export const outageQuery = (found: Readonly<Record<number, string>>) =>
     placeholderData: keepPreviousData,
     refetchInterval: 60000,
   });
+
+/** What is said in a power cut where nothing answers. */
+export const preparedQuery = queryOptions({
+  queryKey: [house, "kits", "prepared"],
+  queryFn: () => get<PreparedForOutage>("/api/outages/prepared"),
+});
 
 export const eventsQuery = queryOptions({
   queryKey: [house, "kits", "events"],

@@ -4,6 +4,7 @@ type Schemas = components["schemas"];
 export type Stack = Schemas["Stack"];
 export type StackDetail = Schemas["StackDetail"];
 export type Place = Schemas["Place"];
+export type PreparedForOutage = Schemas["PreparedForOutage"];
 export type Food = Schemas["Food"];
 export type Draft = Schemas["Draft"];
 export type Question = Schemas["Question"];

@@ -1,13 +1,17 @@
-import { useQueryClient, type QueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
 import {
   boughtQuery,
   countQuery,
   countsQuery,
+  kitQuery,
+  kitRefreshQuery,
+  kitsQuery,
   listQuery,
   mealQuery,
   mealsQuery,
   placesQuery,
+  preparedQuery,
   shelfQuery,
 } from "../api/queries";
 import { addDays } from "../words/common";
@@ -24,6 +28,11 @@ async function warm(client: QueryClient, today: string): Promise<void> {
   await client.prefetchQuery(shelfQuery);
   const counts = await client.fetchQuery(countsQuery);
   for (const count of counts.open) await client.prefetchQuery(countQuery(count.id));
+  const { kits } = await client.fetchQuery(kitsQuery);
+  for (const kit of kits) {
+    await client.prefetchQuery(kitQuery(kit.id));
+    if (kit.school === "set_apart") await client.prefetchQuery(kitRefreshQuery(kit.id));
+  }
   const places = await client.fetchQuery(placesQuery);
   for (const place of places.filter((one) => one.photo)) await fetch(`/api/places/${place.id}/photo`);
   const { meals } = await client.fetchQuery(mealsQuery);
@@ -34,9 +43,16 @@ async function warm(client: QueryClient, today: string): Promise<void> {
 
 export function useWarm(today: string): void {
   const client = useQueryClient();
+  const [ready, setReady] = useState(false);
+  // The power may go at any time: asked again whenever something of it changes.
+  useQuery({ ...preparedQuery, enabled: ready });
   useEffect(() => {
     if (!("serviceWorker" in navigator) || !navigator.serviceWorker.controller) return;
-    const timer = setTimeout(() => void warm(client, today).catch(() => undefined), SOON);
+    const begin = () => {
+      setReady(true);
+      void warm(client, today).catch(() => undefined);
+    };
+    const timer = setTimeout(begin, SOON);
     return () => clearTimeout(timer);
   }, [client, today]);
 }

@@ -171,6 +171,7 @@ export const boxWeighs = "An empty box weighs, g";
 export const carries = "One person carries, kg with the box";
 export const carriers = "How many carry";
 export const givenUp = "Done without on purpose, such as milk for the mash";
+export const waitsForSignal = "waits for signal";
 export const listSupplies = "What is missing on the list";
 export const coming = "on the list";
 export const supply = (amount: number, unit: string) => (unit === "ml" ? `${amount} ml` : String(amount));

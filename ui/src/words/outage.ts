@@ -13,6 +13,9 @@ export const FULL: readonly (readonly [string, string])[] = [
   ["50", "half full"],
   ["25", "nearly empty"],
 ];
+export const fromMemory = "Nothing answers: told from what the house prepared, and counted on here.";
+export const needsReading = "a reading was taken: only the house can say what it means";
+export const inDoubt = "In doubt: throw out";
 export const shut = "Keep both doors shut. Every look costs cold.";
 export const dark = (hours: string) => `${hours} hours in the dark`;
 export const lasts = (fridge: number, freezer: string) =>

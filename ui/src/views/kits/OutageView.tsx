@@ -10,27 +10,34 @@ import { Board, Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as kits from "../../words/kits";
 import * as say from "../../words/outage";
+import { DarkView } from "./DarkView";
 import { EatFirst } from "./EatFirst";
 import { inBox } from "./moments";
+import { Thermometers } from "./Thermometers";
 import { Verdicts } from "./Verdicts";
 
 /** A power cut: begun in one touch, read in one, settled afterwards with the rule for each stack. */
 export default function OutageView() {
   const [found, setFound] = useState<Readonly<Record<number, string>>>({});
   const query = useQuery(outageQuery(found));
+  const { away } = useActs();
   return (
     <>
       <Back to="/kits">{kits.back}</Back>
       <h1 className="mt-1">{say.title}</h1>
-      <Loaded query={query} what={say.asking}>
-        {({ outage }) =>
-          outage ? (
-            <Cut outage={outage} found={found} onFound={(id, state) => setFound({ ...found, [id]: state })} />
-          ) : (
-            <Begin />
-          )
-        }
-      </Loaded>
+      {away || query.isError ? (
+        <DarkView begin={<Begin />} />
+      ) : (
+        <Loaded query={query} what={say.asking}>
+          {({ outage }) =>
+            outage ? (
+              <Cut outage={outage} found={found} onFound={(id, state) => setFound({ ...found, [id]: state })} />
+            ) : (
+              <Begin />
+            )
+          }
+        </Loaded>
+      )}
     </>
   );
 }
@@ -140,31 +147,17 @@ function Times({ outage }: { outage: Outage }) {
   );
 }
 
-const TOUCHES: ["fridge" | "freezer", string, string[]][] = [
-  ["fridge", say.fridge, ["4", "5", "6", "8", "10", "15"]],
-  ["freezer", say.freezer, ["-18", "-12", "-6", "-1", "3", "6"]],
-];
-
 function Readings({ outage }: { outage: Outage }) {
   const { act } = useActs();
-  const note = (where: string, name: string, c: string) =>
-    act(
-      `/api/outages/${outage.id}/change`,
-      { reading: { where, c, at: new Date().toISOString() } },
-      say.readAs(name, c),
-    );
   return (
-    <Board title={say.reading} note={say.touch}>
-      {TOUCHES.map(([where, name, list]) => (
-        <div key={where} className="flex flex-wrap items-center gap-2 mt-2">
-          <span className="w-[9ch]">{name}</span>
-          {list.map((c) => (
-            <Button key={c} aria-label={say.readAs(name, c)} onClick={() => note(where, name, c)}>
-              {say.degree(c)}
-            </Button>
-          ))}
-        </div>
-      ))}
-    </Board>
+    <Thermometers
+      onRead={(where, name, c) =>
+        act(
+          `/api/outages/${outage.id}/change`,
+          { reading: { where, c, at: new Date().toISOString() } },
+          say.readAs(name, c),
+        )
+      }
+    />
   );
 }

@@ -23,7 +23,7 @@ function Row({ stack }: { stack: Stack }) {
     <li className="flex gap-3 border-t border-zinc2 py-1.5">
       <Mark kind={stack.mark} className="size-6 shrink-0" />
       <span className="grow min-w-0">
-        <Link className="underline" to={`/shelf/${stack.lot_id}`}>
+        <Link className="underline" to={`/shelf?stack=${stack.lot_id}`}>
           {stack.name}
         </Link>{" "}
         {stack.amount}
