@@ -107,8 +107,7 @@ module NutShelf
             act: ->(name, who, input) { act(Desk.const_get(name), who, input) },
             front: method(:front),
             standing: ->(place_id) { at_work { |work| work.stacks_in([place_id]) } },
-            within: method(:within),
-            at_work: method(:at_work)
+            within: method(:within), at_work: method(:at_work)
           )
       end
 

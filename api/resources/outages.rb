@@ -21,7 +21,7 @@ module NutShelf
       end
 
       get("/prepared") do
-        view(:stock, :rules, :people) { |work| PreparedView.new(work, work.house.kits.outage).call }
+        view(:stock, :plan, :rules, :people) { |work| PreparedView.new(work, work.house.kits.outage).call }
       end
 
       # A phone without network knows no number of the cut that it told of.

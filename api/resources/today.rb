@@ -3,6 +3,7 @@
 require_relative "../base"
 require_relative "../views/plan_view"
 require_relative "../views/stack_view"
+require_relative "../../desk/kits/due_book"
 require_relative "../../desk/occasions"
 require_relative "../../desk/todays_work"
 require_relative "care"
@@ -32,7 +33,7 @@ module NutShelf
             counts_due: @of.counts.map { |place, due| { place_id: place.id, place: place.name, reason: due.reason } },
             prepare: @of.prepare.map { |task| dated(task) }, thaw: @of.thaw.map { |task| dated(task) },
             lids: @of.lids.map(&:to_h), comes_up: comes_up,
-            goes_past: @of.goes_past.map { |one| going(one) }, runs_out: shorts
+            goes_past: @of.goes_past.map { |one| going(one) }, runs_out: shorts, ready: ready
           }
         end
       end
@@ -49,6 +50,10 @@ module NutShelf
               on_plan: of.planned?(row, day)
             }
           end
+        end
+
+        def ready
+          Desk::Kits::DueBook.new(@work).call.map { |one| { **one.to_h, kind: one.kind.to_s, on: one.on.iso8601 } }
         end
 
         def going(one)

@@ -8,6 +8,10 @@ module NutShelf
       # The days of the year on which a kit is refreshed, as months and days: "10-01". The 29th of February is the end
       # of that month, in every year.
       module RefreshDay
+        # Days a refresh may be late, and days before its day on which it counts as that one.
+        LATE = 14
+        EARLY = 10
+
         module_function
 
         # @param days [Array<String>] "MM-DD", one or more
@@ -19,6 +23,16 @@ module NutShelf
               on(text, year)
             end
           end.select { |one| one > day }.min
+        end
+
+        # @param days [Array<String>] "MM-DD", one or more
+        # @param today [Date]
+        # @param done_on [Date, nil] when the kit was refreshed last, nil where it never was
+        # @return [Date] the one that is due next: today's too, and one just missed, as long as nobody did it
+        def due(days, today, done_on)
+          day = after(days, (done_on ? today - LATE : today) - 1)
+          day = after(days, day) while done_on && done_on >= day - EARLY
+          day
         end
 
         # @param text [String] "MM-DD"

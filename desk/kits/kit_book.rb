@@ -42,7 +42,7 @@ module NutShelf
         def refresh_on
           return @work.today + kit.days if deep_pantry?
 
-          @refresh_on ||= Core::Kits::RefreshDay.after(kit.refresh_days, @work.today)
+          @refresh_on ||= Core::Kits::RefreshDay.due(kit.refresh_days, @work.today, kit.refreshed_on)
         end
 
         # @return [Date] a date must reach that day to count

@@ -105,7 +105,7 @@ RSpec.describe "The door", :api do
         container_id: 1
       },
       "top-up" => {
-        from_lot_id: 1
+        from_lot_id: 999_999
       },
       "correct" => {
         amount: "1"
@@ -144,6 +144,7 @@ RSpec.describe "The door", :api do
       "settle" => { stacks: [{ lot_id: 1 }], replace: false },
       "refresh" => { done: true },
       "close" => { fetch: true, buy: "none" },
+      "pack" => { boxes: [{ number: 1, holds: 0, packs: [{ lot_id: 1, count: 1 }] }] },
       "occasions/archive" => {},
       "occasions/hold" => {
         on: "2026-12-05"

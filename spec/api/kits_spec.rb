@@ -158,6 +158,25 @@ RSpec.describe "Kits over the wire", :api do
     expect(last_response.status).to eq(409)
   end
 
+  it "tells today of a refresh that is near, of an event and of a power cut until each is over" do
+    ready = -> { ask("/api/today")["ready"].map { |one| one.values_at("kind", "name", "packs") } }
+    due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",
+      printed_kind: "best_before")["lot_id"]
+    tell("/api/kits/#{kit}/refresh", { put_in: due, packs: 3 })
+    expect(ready.call).to eq([["refresh", "Ferry box", 3]])
+    now = Time.now.utc
+    event = tell("/api/events", {
+      name: "Gale", hour: (now + 86_400).iso8601, fill_l: "5", flush_l: "0", helpers: 1, days: 2, has: []
+    })["event_id"]
+    cut = tell("/api/outages", { started_at: (now - 3600).iso8601, freezer_percent: 50 })["outage_id"]
+    expect(ready.call.map(&:first)).to eq(%w[power_cut event refresh])
+    tell("/api/outages/#{cut}/change", { ended_at: now.iso8601 })
+    tell("/api/events/#{event}/change", { gone: true })
+    expect(ready.call.map(&:first)).to eq(%w[after_power_cut refresh])
+    tell("/api/kits/#{kit}/change", { refresh_days: ["03-12"] })
+    expect(ready.call.map(&:first)).to eq(%w[after_power_cut])
+  end
+
   it "refuses at the shelf what a deep pantry must hold, until somebody says why" do
     tell("/api/kits", { name: "Pantry", days: 3, school: "deep_pantry" })
     beans = tins("baked-beans", "4")

@@ -86,10 +86,12 @@ RSpec.describe "A week without a ferry, from the beginning", :api do
 
     today(Date.new(2027, 12, 12))
     plan = ask("/api/kits/#{kit}/refresh")
+    expect(plan["on"]).to eq("2027-12-12")
     expect(plan["kitchen"]).not_to be_empty
     plan["kitchen"].each { |one| tell("/api/kits/#{kit}/refresh", { take_out: one["lot_id"] }) }
     expect(ask("/api/kits/#{kit}/refresh")["kitchen"]).to be_empty
     tell("/api/kits/#{kit}/refresh", { done: true })
+    expect(ask("/api/kits/#{kit}/refresh")["on"]).to eq("2028-12-12")
     today(HouseSupport::TODAY)
 
     event = tell("/api/events", {

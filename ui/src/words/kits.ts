@@ -195,93 +195,11 @@ export const listed = (names: string[]) => `On the list for it: ${names.join(", 
 export const mustReach = (day: string) => `Each must be good until ${day} or later.`;
 export const saved = "What is missing in the kit";
 
-export const menu = "Menu";
-export const layingOut = "Laying out the meals";
-export const menuNote = (heat: string, water: string) =>
-  [
-    "Whole packs that do not keep once open first; then what keeps, so that the days come level.",
-    `It takes ${heat} l brought to the boil and ${water} l of cooking water.`,
-  ].join(" ");
-export const dayNumber = (day: number) => `Day ${day}`;
-export const ofNeed = (kcal: number, percent: number) => `${kcal} kcal, ${percent} % of what is needed`;
-export const MEALS: Record<string, string> = { morning: "Morning", midday: "Midday", evening: "Evening" };
-export const nothing = "nothing";
-export const nothingFor = (names: string[]) => `nothing for ${names.join(", ")}`;
-export const leftOver = (foods: string[]) => `Left over: ${foods.join(", ")}.`;
-export const boxes = "Boxes";
-export const printMenu = "Print the menu";
-export const printCards = "Print the box cards";
-export const printLids = "Print the lids";
-export const packAll = "All boxes are packed like this";
-export const packed = "Packed";
-export const packedBox = (number: number) => `Packed: box ${number}`;
-export const packing = "What lies in which box";
-export const inIt = "in it";
-export const whatIsInIt = "What is in it now";
-export const dealing = "Dealing the packs";
-export const boxesNote = (trips: number, carriers: number) =>
-  [
-    `${plural(trips, "walk")} for ${plural(carriers, "carrier")}.`,
-    "Dealt so that losing one box keeps about half of everything.",
-  ].join(" ");
-export const boxNumber = (number: number, of: number) => `Box ${number} of ${of}`;
-export const boxFacts = (kg: string, percent: number) => `${kg} kg, ${percent} % full`;
-export const boxOpener = "opener";
-export const boxGlass = "glass";
-export const ifLost = "If the worst box is lost, this stays";
-export const badlySpread = "badly spread";
-export const inNoBox = (names: string[]) => `Too heavy or too large for a box: ${names.join(", ")}.`;
-
 export const cautions = [
   "Follow your local authority first. A kit is a planning aid, not medical advice.",
   "Fuel stoves never indoors: carbon monoxide kills. Infant formula always by its date.",
 ];
 export const medicines = "Regular medicines: ask the pharmacist how many days you may keep.";
-
-export const lastTitle = "How long would we last";
-export const lastAbout = "On everything in the house, from today, without another shop: the best way of eating it.";
-export const counting = "Trying every way of eating";
-export const COLUMNS: Record<string, string> = {
-  all: "Power and water",
-  dark: "No power",
-  dry: "No running water",
-  dark_dry: "No power, no water",
-};
-export const OUT: Record<string, string> = {
-  water: "water to drink",
-  food: "food",
-  heat: "fuel",
-  cooking_water: "water to cook",
-  both: "fuel and water to cook",
-};
-export const first = (what: string) => `First to run out: ${what}.`;
-export const longer = "Longer than anybody looked.";
-export const dayMore = (names: string[]) => `A day more for ${names.join(", ")}.`;
-export const alone = "Each thing by itself";
-export const aloneNote = "Days it would last, whatever else is there.";
-export const waterDays = "water to drink";
-export const foodDays = "food";
-export const proteinDays = "protein";
-export const formulaDays = "formula";
-export const petDays = (name: string) => `food for the ${name}`;
-export const endless = "no end";
-export const oneMore = "In the dark and dry, one more of these would give";
-export const MORE: Record<string, string> = {
-  canister: "a gas canister",
-  water: "a 5 l container of water",
-  tins: "a dozen tins of beans",
-  rice: "a 5 kg sack of rice",
-};
-export const more = (days: number, persons: number) =>
-  days > 0 ? `${plural(days, "day")} more` : persons > 0 ? `${plural(persons, "person-day")} more` : "nothing";
-export const withKit = (name: string) => `With the stove and fuel of ${name}.`;
-export const freezer = "The freezer is";
-export const FREEZER: readonly (readonly [string, string])[] = [
-  ["100", "full"],
-  ["50", "half full"],
-  ["25", "nearly empty"],
-];
-export const heatThere = (litres: string) => `Fuel for ${litres} l brought to the boil.`;
 
 export const refresh = "Refresh";
 export const refreshPlan = (stay: number, day: string) =>

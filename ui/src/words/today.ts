@@ -80,3 +80,11 @@ export const goesPastNote = (sum: string) => `${sum} in two weeks, as things sta
 export const lostOf = (amount: string, name: string, place: string) => `${amount} ${name}, ${place}`;
 export const runsOut = "Runs out";
 export const runsOutNote = (count: number) => `${plural(count, "food")} in two weeks`;
+export const READY: Record<string, (name: string) => string> = {
+  power_cut: () => "The power is out",
+  after_power_cut: () => "What stood in the cold waits for a verdict",
+  event: (name) => `Get ready: ${name}`,
+  refresh: (name) => `Refresh ${name}`,
+};
+export const leave = (packs: number) => `${plural(packs, "pack")} to replace`;
+export const goThere = "Go there";

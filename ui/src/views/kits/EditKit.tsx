@@ -6,6 +6,7 @@ import { amountOf, Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form"
 import { Button } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
 import * as say from "../../words/kits";
+import { boxes as boxWords } from "../../words/kitLayout";
 
 const DAYS = /[ ,;]+/;
 const FLAGS = ["no_power", "no_water", "may_leave", "hot", "hot_drinks", "count_disliked"] as const;
@@ -166,7 +167,7 @@ function Whom({ kit, people, pets }: Whoever) {
 function Boxes({ kit }: { kit: Kit | null }) {
   return (
     <fieldset className="grid grid-cols-2 gap-3">
-      <legend className="font-semibold">{say.boxes}</legend>
+      <legend className="font-semibold">{boxWords}</legend>
       <Whole
         label={say.boxHolds}
         name="box_l"

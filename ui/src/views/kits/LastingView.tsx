@@ -6,7 +6,8 @@ import { Back } from "../../kit/Back";
 import { Toggles } from "../../kit/choices";
 import { Board } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import * as say from "../../words/kits";
+import * as kitWords from "../../words/kits";
+import * as say from "../../words/lasting";
 
 /** Fewer days than that are told in red. */
 const FEW = 3;
@@ -21,7 +22,7 @@ export default function LastingView() {
   const kit = kits.data?.kits.find((one) => one.id === query.data?.kit_id);
   return (
     <>
-      <Back to="/kits">{say.back}</Back>
+      <Back to="/kits">{kitWords.back}</Back>
       <h1 className="mt-1">{say.lastTitle}</h1>
       <p className="text-soft mb-2">{say.lastAbout}</p>
       <div className="flex flex-wrap items-center gap-2 mb-3">
@@ -54,7 +55,7 @@ function Lasts({ column }: { column: Column }) {
   const out = column.runs_out_first;
   return (
     <Board title={say.COLUMNS[column.name]} tone={column.days < FEW ? "beet" : "rim"}>
-      <p className="text-[28px] leading-tight font-semibold">{say.days(column.days)}</p>
+      <p className="text-[28px] leading-tight font-semibold">{kitWords.days(column.days)}</p>
       <p>{out ? say.first(say.OUT[out] ?? out) : say.longer}</p>
       {column.day_after.length > 0 && <p className="text-soft text-small">{say.dayMore(column.day_after)}</p>}
     </Board>
@@ -119,7 +120,7 @@ function Cover({ columns }: { columns: Column[] }) {
 function Bar({ days, most }: { days: number | null; most: number }) {
   return (
     <>
-      <span>{days === null ? say.endless : say.days(days)}</span>
+      <span>{days === null ? say.endless : kitWords.days(days)}</span>
       <span aria-hidden className="block h-2 rounded bg-zinc2 mt-0.5">
         <span
           className={`block h-2 rounded ${days !== null && days < FEW ? "bg-beet" : "bg-pea"}`}

@@ -6,7 +6,7 @@ import { useActs } from "../../app/acts";
 import { Fold } from "../../kit/Fold";
 import { Button } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import * as say from "../../words/kits";
+import * as say from "../../words/kitLayout";
 
 /** What becomes of a kit: its meals, days by meals, and the boxes it is dealt into. */
 export function Layout({ kit }: { kit: number }) {

@@ -64,6 +64,41 @@ function Early({ today }: { today: Today }) {
   );
 }
 
+const READY: Record<string, (id: number | null) => string> = {
+  power_cut: () => "/kits/power-cut",
+  after_power_cut: () => "/kits/power-cut",
+  event: () => "/kits/before",
+  refresh: (id) => `/kits/${id ?? ""}`,
+};
+
+/** A power cut, a gale that comes, a kit to be refreshed. */
+function Ready({ ready, today }: { ready: Today["ready"]; today: string }) {
+  return (
+    <>
+      {ready.map((one) => (
+        <li
+          key={`${one.kind} ${one.id ?? ""}`}
+          className="flex items-center gap-3 border-t border-zinc2 py-1 first:border-t-0"
+        >
+          <span className="grow min-w-0">
+            <b>{say.READY[one.kind]?.(one.name)}</b>
+            <span className="block text-soft text-small">
+              {[dayWords(one.on, today), one.packs ? say.leave(one.packs) : ""].filter(Boolean).join(", ")}
+            </span>
+          </span>
+          <Link
+            className="btn"
+            to={READY[one.kind]?.(one.id) ?? "/kits"}
+            aria-label={`${say.goThere}: ${say.READY[one.kind]?.(one.name) ?? ""}`}
+          >
+            {say.goThere}
+          </Link>
+        </li>
+      ))}
+    </>
+  );
+}
+
 /** What hands have to do today besides cooking: thaw, care, count. */
 export function Chores({ today }: { today: Today }) {
   const { act } = useActs();
@@ -73,12 +108,13 @@ export function Chores({ today }: { today: Today }) {
     const made = await act<{ count_id: number }>("/api/counts", { place_id: place.place_id }, say.count(place.place));
     if (made) void go(`/count/${made.count_id}`);
   };
-  const { care, prepare, thaw, lids, comes_up, counts_due } = today;
-  const none = [care, prepare, thaw, lids, comes_up, counts_due].every((list) => list.length === 0);
+  const { care, prepare, thaw, lids, comes_up, counts_due, ready } = today;
+  const none = [care, prepare, thaw, lids, comes_up, counts_due, ready].every((list) => list.length === 0);
   return (
     <Board title={say.toDoToday}>
       {none && <p className="mt-2 text-soft">{say.nothingIsDue}</p>}
       <ul className="mt-1">
+        <Ready ready={ready} today={today.today} />
         <Early today={today} />
         <Lids lids={today.lids} />
         <Feasts today={today} />
