@@ -63,6 +63,7 @@ module NutShelf
           bought_for: @lot.bought_for,
           lot_text: @lot.lot_text,
           wrapping: Core::Wrapping.of(@lot, @food),
+          opening: @lot.opening || @food.packing.opening,
           container: jar&.name,
           container_id: @lot.container_id,
           quarantined: @lot.quarantined,

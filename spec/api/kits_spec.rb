@@ -158,6 +158,19 @@ RSpec.describe "Kits over the wire", :api do
     expect(last_response.status).to eq(409)
   end
 
+  it "counts a tin as it was said to open, and asks for an opener" do
+    tin = tins("canned-sardines", "4")
+    tell("/api/kits/#{kit}/refresh", { put_in: tin, packs: 4 })
+    expect([ask("/api/stacks/#{tin}")["facts"]["opening"], ask("/api/kits/#{kit}")["checks"]["opener"]]).to eq(
+      ["ring", false]
+    )
+    tell("/api/stacks/#{tin}/amend", { opening: "opener" })
+    expect([ask("/api/stacks/#{tin}")["facts"]["opening"], ask("/api/kits/#{kit}")["checks"]["opener"]]).to eq(
+      ["opener", true]
+    )
+    expect(tell("/api/stacks/#{tin}/amend", { opening: "teeth" })["code"]).to eq("invalid")
+  end
+
   it "tells today of a refresh that is near, of an event and of a power cut until each is over" do
     ready = -> { ask("/api/today")["ready"].map { |one| one.values_at("kind", "name", "packs") } }
     due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",

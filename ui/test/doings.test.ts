@@ -76,6 +76,7 @@ function detail(
       bought_for: "",
       lot_text: "",
       wrapping: "plastic",
+      opening: null,
       container: null,
       container_id: null,
       quarantined: false,

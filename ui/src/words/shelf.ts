@@ -244,3 +244,13 @@ export const releaseIt = (amount: string, holder: string) => `Release ${amount} 
 export const ofItApart = (reserved: string, amount: string) =>
   reserved === amount ? "set apart" : `${reserved} set apart`;
 export const makeWithIt = "What can be made with it?";
+export const opensWith = "Opens";
+export const opensSomehow = "nobody said";
+export const OPENINGS: readonly (readonly [string, string])[] = [
+  ["ring", "by its ring"],
+  ["opener", "with an opener"],
+  ["key", "by its key"],
+  ["screw", "by its lid"],
+  ["tear", "by hand"],
+  ["cut", "with a knife"],
+];

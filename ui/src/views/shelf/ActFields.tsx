@@ -199,6 +199,13 @@ export function Known({ detail }: { detail: StackDetail }) {
       {field("bought_for", say.boughtFor, 120)}
       {field("lot_text", say.lotPrintedOn, 60)}
       <Pick name="wrapping" label={say.wrappedIn} defaultValue={facts.wrapping} options={WRAPS} />
+      <Pick
+        name="opening"
+        label={say.opensWith}
+        none={say.opensSomehow}
+        defaultValue={facts.opening ?? ""}
+        options={say.OPENINGS}
+      />
     </>
   );
 }

@@ -22,6 +22,7 @@ export function About({ detail }: { detail: StackDetail }) {
     [say.lot, facts.lot_text],
     [say.stored, detail.storage.now ? (WAYS[detail.storage.now] ?? detail.storage.now) : ""],
     [say.wrappedIn, facts.wrapping.replaceAll("_", " ")],
+    [say.opensWith, say.OPENINGS.find(([key]) => key === facts.opening)?.[1] ?? ""],
     [say.lastSeen, facts.seen_on ? dayWords(facts.seen_on, today) : ""],
   ];
   return (

@@ -232,7 +232,10 @@ const KNOWN = [
   "bought_for",
   "lot_text",
   "wrapping",
+  "opening",
 ] as const;
+/** What the house says of itself where nobody said anything. */
+const GUESSED = ["wrapping", "opening"] as readonly string[];
 const NULLABLE = ["printed_on", "printed_kind", "made_on"];
 
 /** Only what changed, with what it said before, so that two people do not overwrite each other. */
@@ -241,13 +244,14 @@ function amendInput(form: FormData, detail: StackDetail): Input {
     (name) =>
       form.has(name) &&
       text(form, name) !== (detail.facts[name] ?? "") &&
-      !(name === "printed_kind" && text(form, "printed_on") === ""),
+      !(name === "printed_kind" && text(form, "printed_on") === "") &&
+      !(name === "opening" && text(form, name) === ""),
   );
   const values = Object.fromEntries(
     changed.map((name) => [name, text(form, name) === "" && NULLABLE.includes(name) ? null : text(form, name)]),
   );
   const was = Object.fromEntries(
-    changed.filter((name) => name !== "wrapping").map((name) => [name, detail.facts[name]]),
+    changed.filter((name) => !GUESSED.includes(name)).map((name) => [name, detail.facts[name]]),
   );
   return { ...values, was };
 }
