@@ -25,12 +25,13 @@ RSpec.describe NutShelf::Core::Outage::Ahead do
     random = Random.new(7)
     foods = catalog.foods.values.reject { |one| one.key.start_with?("class-") || one.food_group == "supplies" }
     start = Time.utc(2026, 11, 24)
-    200.times do
-      place = %w[fridge freezer].sample(random: random)
-      states = place == "fridge" ? %w[bought_sealed opened cut cooked] : %w[frozen_at_home bought_frozen]
-      one = item(foods.sample(random: random).key, states.sample(random: random), place)
+    bearing = foods.select(&:warm_hours)
+    300.times do |turn|
+      place = turn.odd? ? "fridge" : %w[fridge freezer].sample(random: random)
+      states = place == "fridge" ? %w[opened cut cooked bought_sealed] : %w[frozen_at_home bought_frozen]
+      one = item((turn.odd? ? bearing : foods).sample(random: random).key, states.sample(random: random), place)
       fill = [1r, 1/2r, 1/4r].sample(random: random)
-      hours = Rational(random.rand(0..240), 4)
+      hours = Rational(random.rand(0..(turn.odd? ? 80 : 240)), 4)
       cut = NutShelf::Core::Outage::Cut.new(start: start, ends: start + (hours * 3600), fill: fill)
       said = NutShelf::Core::Outage::Judging.new(catalog, figures, cut).of(one)
       turn = turns(one, fill: fill).find { |candidate| candidate.upto.nil? || hours <= candidate.upto }
