@@ -29,11 +29,23 @@ module NutShelf
           boxes = @laid.dealt.boxes
           Exchange::Papers::Paper.new(
             title: "#{@kit.name}: what lies in which box", subtitle: subtitle, back: "/kits/#{@kit.id}",
-            parts: boxes.each_with_index.flat_map { |box, at| [card(box, at + 1, boxes.size), minding(box)].compact }
+            parts: boxes.each_with_index.flat_map { |box, at| [card(box, at + 1, boxes.size), minding(box)].compact } + beside
           )
         end
 
         private
+
+        def beside
+          return [] if @laid.loose.empty?
+
+          [Exchange::Papers::Lines.new(heading: "Beside the boxes", items: @laid.loose.map { |page| container(page) })]
+        end
+
+        def container(page)
+          supply = page.stock.supply
+          stack = page.stock.stack
+          "#{supply.packs} x #{stack.name(supply.food)}, #{@work.size(supply.pack)}, #{stack.place}"
+        end
 
         def subtitle
           who = [*@book.who.people, *@book.who.pets].map(&:name).join(", ")

@@ -29,7 +29,8 @@ module NutShelf
         dealt = @laid.dealt
         {
           boxes: dealt.boxes.each_with_index.map { |box, at| box(box, at + 1) }, carriers: @kit.carriers,
-          carry_trips: @laid.carry_trips, left_out: dealt.left_out.map { |one| name(one.id) }.uniq,
+          carry_trips: @laid.carry_trips, loose: @laid.loose.map { |page| loose(page) },
+          left_out: dealt.left_out.map { |one| name(one.id) }.uniq,
           kept: dealt.kept.map { |line, share| kept(line, share, dealt.spread_ok.fetch(line)) }
         }
       end
@@ -60,6 +61,11 @@ module NutShelf
           packs: box.counts.map { |id, count| packed(id, count) }
             .sort_by { |one| [one[:name], one[:lot_id]] }
         }
+      end
+
+      def loose(page)
+        id = page.stock.supply.id
+        { lot_id: id, name: name(id), count: page.stock.supply.packs, pack: pack(id), place: page.stock.stack.place }
       end
 
       def place(number) = @laid.boxes[number]&.id

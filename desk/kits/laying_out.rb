@@ -10,6 +10,9 @@ module NutShelf
       # What becomes of what counts in a kit: its menu, days by meals, and the boxes it is dealt into. Nothing is
       # written.
       class LayingOut
+        # A container of water that heavy has a handle, and stands beside the boxes.
+        HANDLE_G = 2000
+
         attr_reader :book
 
         # @param work [UnitOfWork]
@@ -32,9 +35,16 @@ module NutShelf
         # @return [Core::Kits::Dealt]
         def dealt
           @dealt ||= begin
-            boxed = book.counted.group_by { |page| box_of(page) }.transform_values { |pages| packets(pages) }
+            boxed = (book.counted - loose).group_by { |page| box_of(page) }.transform_values { |pages| packets(pages) }
             Core::Kits::Boxes.new(box_ml: kit.box_ml, box_tare_g: kit.box_tare_g, limit_g: kit.carry_g)
               .call(boxed.fetch(nil, []), standing: boxed.except(nil))
+          end
+        end
+
+        # @return [Array<KitBook::Page>] what is carried by itself
+        def loose
+          @loose ||= book.counted.select do |page|
+            page.given.water_l.positive? && page.given.gross_g / page.stock.supply.packs >= HANDLE_G && !box_of(page)
           end
         end
 
@@ -51,8 +61,11 @@ module NutShelf
           place.kit_box if place.kit_id == kit.id
         end
 
-        # @return [Integer] times somebody goes to carry them all
-        def carry_trips = (dealt.boxes.size / kit.carriers.to_r).ceil
+        # @return [Integer] times somebody goes to carry it all
+        def carry_trips
+          beside = (loose.sum(0r) { |page| page.given.gross_g } / kit.carry_g).ceil
+          ((dealt.boxes.size + beside) / kit.carriers.to_r).ceil
+        end
 
         # @param id [Object] of a packet
         # @return [KitBook::Page]

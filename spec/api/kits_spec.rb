@@ -108,6 +108,19 @@ RSpec.describe "Kits over the wire", :api do
     expect(page.call).to eq(before)
   end
 
+  it "leaves containers of water with a handle beside the boxes, and counts the walks for them" do
+    tins("canned-chickpeas", "4")
+    put_away(ines, "bottled-water", "cupboard", count: "6", amount: "5000", unit: "ml", printed_on: "2029-06-30",
+      printed_kind: "best_before")
+    tell("/api/kits/#{kit}/close", { fetch: true, buy: "none" })
+    told = ask("/api/kits/#{kit}/boxes")
+    expect(told["loose"].map { |one| one.values_at("name", "count", "pack") })
+      .to eq([["Bottled still water", 6, "5 l"]])
+    expect(told["boxes"].flat_map { |box| box["packs"].map { |one| one["name"] } }.uniq).to eq(["Chickpeas, canned"])
+    expect(told["carry_trips"]).to eq(told["boxes"].size + 3)
+    expect(ask("/api/print/kits/#{kit}/boxes")["parts"].last["heading"]).to eq("Beside the boxes")
+  end
+
   it "prints the menu, the box cards and, once boxes are packed, their lids" do
     tins("canned-chickpeas", "12")
     tins("couscous", "2")

@@ -37,3 +37,4 @@ export const boxGlass = "glass";
 export const ifLost = "If the worst box is lost, this stays";
 export const badlySpread = "badly spread";
 export const inNoBox = (names: string[]) => `Too heavy or too large for a box: ${names.join(", ")}.`;
+export const beside = "Beside the boxes, carried by itself";

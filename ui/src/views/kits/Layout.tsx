@@ -97,6 +97,19 @@ function Boxes({ kit }: { kit: number }) {
           {dealt.boxes.map((box) => (
             <Box key={box.number} box={box} of={dealt.boxes.length} onPack={() => pack([box])} />
           ))}
+          {dealt.loose.length > 0 && (
+            <section className="mt-2">
+              <h3 className="font-semibold">{say.beside}</h3>
+              <ul>
+                {dealt.loose.map((one) => (
+                  <li key={one.lot_id} className="border-t border-zinc2 py-0.5">
+                    {`${one.count} x ${one.name}, ${one.pack}`}{" "}
+                    <span className="text-soft text-small">{one.place}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <Kept dealt={dealt} />
         </>
       )}
