@@ -10,6 +10,9 @@ module NutShelf
       # @return [Array<Rows::Kit>]
       def all = rows(:kits).where(archived_at: nil).order(:name, :id).all
 
+      # @return [Hash{Integer=>String}] names of all, given up ones too
+      def names = rows(:kits).select_map(%i[id name]).to_h
+
       # @return [Rows::Kit]
       # @raise [Missing]
       def find(id) = found(rows(:kits).where(id: id, archived_at: nil).first, "kit")

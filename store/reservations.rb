@@ -23,6 +23,10 @@ module NutShelf
       # @return [Array<Rows::Reservation>] all that stand that day, the first that ends first
       def all(on) = standing(on).order(Sequel.asc(:until_on, nulls: :last), :id).all
 
+      # SELECT lot_id, kit_id FROM reservations WHERE household_id = 7 AND kit_id IS NOT NULL ORDER BY id
+      # @return [Hash{Integer=>Integer}] stacks that were ever set apart for a kit, by stack; the latest kit
+      def for_kits = rows(:reservations).exclude(kit_id: nil).order(:id).select_map(%i[lot_id kit_id]).to_h
+
       private
 
       def standing(on)

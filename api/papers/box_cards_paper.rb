@@ -29,7 +29,8 @@ module NutShelf
           boxes = @laid.dealt.boxes
           Exchange::Papers::Paper.new(
             title: "#{@kit.name}: what lies in which box", subtitle: subtitle, back: "/kits/#{@kit.id}",
-            parts: boxes.each_with_index.flat_map { |box, at| [card(box, at + 1, boxes.size), minding(box)].compact } + beside
+            parts: [*boxes.each_with_index.flat_map { |box, at| [card(box, at + 1, boxes.size), minding(box)].compact },
+                    *beside]
           )
         end
 

@@ -16,7 +16,7 @@ module NutShelf
         "power_cut" => "lost to a power cut",
         "other" => "another reason", "counted" => "found missing in a count"
       }.freeze
-      NOWHERE = { "shop" => "Shop not noted", "pack" => "Loose, or size not noted" }.freeze
+      NOWHERE = { "shop" => "Shop not noted", "pack" => "Loose, or size not noted", "kit" => "No kit" }.freeze
 
       # @param work [Desk::UnitOfWork]
       def initialize(work)
@@ -36,6 +36,7 @@ module NutShelf
         when "place" then @work.place(key).name
         when "shop" then shops.fetch(key, NOWHERE["shop"])
         when "pack" then pack(key)
+        when "kit" then kits.fetch(key, NOWHERE["kit"])
         when "week" then key.strftime("The week of %-d %b %Y")
         when "person" then people.fetch(key, "")
         end
@@ -52,6 +53,8 @@ module NutShelf
       def pack(size) = size.dimension == :count && size.amount == 1 ? "A piece" : @work.size(size)
 
       def shops = @shops ||= @work.house.shopping.every_shop.to_h { |shop| [shop.id, shop.name] }
+
+      def kits = @kits ||= @work.house.kits.names
 
       def people = @people ||= @work.house.outcomes.people
     end

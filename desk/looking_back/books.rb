@@ -13,7 +13,8 @@ module NutShelf
         BY = {
           "reason" => ->(one) { one.why.empty? ? one.kind : "#{one.kind}/#{one.why}" }, "food" => :food_id.to_proc,
           "group" => :group.to_proc, "place" => :place_id.to_proc, "shop" => :shop_id.to_proc,
-          "pack" => :pack.to_proc, "person" => :account_id.to_proc, "week" => ->(one) { monday(one.on) }
+          "pack" => :pack.to_proc, "kit" => :kit_id.to_proc,
+          "person" => :account_id.to_proc, "week" => ->(one) { monday(one.on) }
         }.freeze
 
         # @param work [UnitOfWork]

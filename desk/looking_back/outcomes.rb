@@ -74,7 +74,7 @@ module NutShelf
         def outcome(row, kind, weight, value)
           Core::Outcome.new(
             on: row.occurred_on, kind: kind, why: row.why, food_id: row.food_id,
-            group: @work.food(row.food_id).food_group, place_id: place_id(row),
+            group: @work.food(row.food_id).food_group, place_id: place_id(row), kit_id: kit_id(row),
             shop_id: shop_id(row), account_id: row.account_id, pack: pack(row), grams: weight,
             value_minor: value, days_left: row.days_left, looked: row.looked == true, estimated: row.value_estimated,
             movement_id: row.id, act_id: row.act_id, lot_id: row.lot_id, open: row.open
@@ -89,6 +89,23 @@ module NutShelf
           before = moves.select { |one| (at(one) <=> [row.occurred_on.iso8601, row.sequence]).negative? }
           before.max_by { |one| at(one) }&.fetch("place_id", nil) || row.start_place_id
         end
+
+        # The kit it belonged to before it left, in a box or set apart: what a refresh brings into the kitchen came out
+        # of it.
+        def kit_id(row)
+          return set_apart[row.lot_id] if boxes.empty?
+
+          moves = row.history.select { |one| earlier_move?(one, row) }.map { |one| one["place_id"] }
+          [row.start_place_id, *moves].filter_map { |id| boxes[id] }.last || set_apart[row.lot_id]
+        end
+
+        def earlier_move?(event, row)
+          event["kind"] == "moved" && (at(event) <=> [row.occurred_on.iso8601, row.sequence]).negative?
+        end
+
+        def boxes = @boxes ||= @work.all_places.transform_values(&:kit_id).compact
+
+        def set_apart = @set_apart ||= @work.house.reservations.for_kits
 
         def at(event) = [event["on"].to_s, event["seq"].to_i]
 

@@ -184,6 +184,19 @@ RSpec.describe "Kits over the wire", :api do
     expect(tell("/api/stacks/#{tin}/amend", { opening: "teeth" })["code"]).to eq("invalid")
   end
 
+  it "tells in look back what became of what was kept for the kit, once a refresh brought it out" do
+    due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", price_minor: 300, printed_on: "2027-03-31",
+      printed_kind: "best_before")["lot_id"]
+    tell("/api/kits/#{kit}/refresh", { put_in: due, packs: 3 })
+    tell("/api/kits/#{kit}/refresh", { take_out: due })
+    tell("/api/stacks/#{due}/take", { amount: "400" })
+    tell("/api/stacks/#{due}/throw", { amount: "400", outcome: "binned", why: "turned" })
+    honey = put_away(ines, "honey", "cupboard", price_minor: 500)["lot_id"]
+    tell("/api/stacks/#{honey}/take", { amount: "100" })
+    rows = ask("/api/look-back/by/kit")["rows"].to_h { |row| [row["name"], row["wasted_minor"]] }
+    expect(rows).to eq("Ferry box" => 100, "No kit" => 0)
+  end
+
   it "tells today of a refresh that is near, of an event and of a power cut until each is over" do
     ready = -> { ask("/api/today")["ready"].map { |one| one.values_at("kind", "name", "packs") } }
     due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",

@@ -59,9 +59,10 @@ export const WAYS: [Way, string][] = [
   ["place", "place"],
   ["shop", "shop"],
   ["pack", "pack size"],
+  ["kit", "kit"],
   ["person", "who noted it"],
 ];
-export type Way = "reason" | "food" | "group" | "place" | "shop" | "pack" | "person" | "week";
+export type Way = "reason" | "food" | "group" | "place" | "shop" | "pack" | "kit" | "person" | "week";
 export const left = "Left";
 export const wastedColumn = "Wasted";
 export const wastedShare = "Of it";
