@@ -89,7 +89,7 @@ module NutShelf
         })
       end
 
-      def note = "Good until #{Core::Words.day(@book.book.must_reach)} or later"
+      def note = "Good until #{Core::Words.day(@book.book.must_carry(work.today))} or later"
 
       def pack(offer, count)
         size = offer.given.stack.pack

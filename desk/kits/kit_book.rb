@@ -48,6 +48,17 @@ module NutShelf
         # @return [Date] a date must reach that day to count
         def must_reach = refresh_on + kit.margin_days
 
+        # @param from [Date] when it comes into a box
+        # @return [Date] the date a pack must carry to reach that day inside, where a box of the kit gets warm
+        def must_carry(from)
+          Core::Kits::WarmBox.needed(must_reach, from: from, high_c: warmest)
+        end
+
+        # @return [Integer, nil] degrees Celsius of its warmest box, nil where nobody said
+        def warmest
+          @work.places.each_value.select { |place| place.kit_id == kit.id }.filter_map(&:high_c).max
+        end
+
         # @return [Boolean]
         def deep_pantry? = kit.school == "deep_pantry"
 

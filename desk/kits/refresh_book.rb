@@ -21,7 +21,7 @@ module NutShelf
         # @return [Core::Kits::Refreshed]
         def plan
           @plan ||= Core::Kits::Refreshing.new(book.kit.refresh_days, margin: book.kit.margin_days)
-            .call(book.refresh_on, box: food(own), shelf: food(free))
+            .call(book.refresh_on, box: food(own), shelf: food(free).map { |one| carried(one) })
         end
 
         # @param supply [Core::Kits::SupplyStack]
@@ -46,6 +46,12 @@ module NutShelf
         end
 
         private
+
+        # As good as it will be once it stands in a box.
+        def carried(supply)
+          inside = Core::Kits::WarmBox.inside(supply.usable_until, from: book.refresh_on, high_c: book.warmest)
+          supply.with(usable_until: inside)
+        end
 
         def own = book.pages.map { |page| page.stock.supply }
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/kits/supply_stack"
+require_relative "../../core/kits/warm_box"
 require_relative "../../core/value"
 require_relative "../situation"
 
@@ -79,13 +80,39 @@ module NutShelf
           place = @work.place(stack.place_id)
           supply = Core::Kits::SupplyStack.new(
             id: stack.id, food: @work.food(stack.food_id), packs: (stack.on_hand / unit).floor, pack: pack(stack, unit),
-            usable_until: stack.until_on(strict: strict?), opening: stack.opening, wrapping: stack.wrapping,
+            usable_until: good_until(stack, place), opening: stack.opening, wrapping: stack.wrapping,
             place: place.kind,
             place_low_c: place.low_c, open: stack.open, state: state(stack),
             situation: Situation.of(stack, @work.food(stack.food_id), place.kind),
             reserved_elsewhere: false
           )
           Stock.new(stack: stack, supply: supply, free: (stack.free / unit).floor)
+        end
+
+        # In a box that gets warm a day counts more than once, those so far and those to come.
+        def good_until(stack, place)
+          last = stack.until_on(strict: strict?)
+          return last if last.nil? || place.kit_id.nil? || Core::Kits::WarmBox.factor(place.high_c) == 1
+
+          so_far = Core::Kits::WarmBox
+            .so_far(last, since: boxed_since(stack, place), today: @work.today, high_c: place.high_c)
+          Core::Kits::WarmBox.inside(so_far, from: @work.today, high_c: place.high_c)
+        end
+
+        # Since it was carried there; what nobody carried stood there since it came.
+        def boxed_since(stack, place)
+          lot = stories.fetch(stack.id)
+          moved = lot.history.select { |one| one["kind"] == "moved" && one["place_id"] == place.id }
+          text = moved.filter_map { |one| one["on"] }.max
+          text ? Date.iso8601(text) : lot.acquired_on || lot.known_on || @work.today
+        end
+
+        # Of all that stands in boxes, asked for at once.
+        def stories
+          @stories ||= begin
+            boxed = @work.shelf.stacks.each_value.select { |stack| @work.place(stack.place_id).kit_id }
+            @work.house.lots.every(boxed.map(&:id)).to_h { |lot| [lot.id, lot] }
+          end
         end
 
         # Somebody who goes by the date eats from it too.

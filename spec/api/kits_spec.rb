@@ -197,6 +197,19 @@ RSpec.describe "Kits over the wire", :api do
     expect(rows).to eq("Ferry box" => 100, "No kit" => 0)
   end
 
+  it "counts a day more than once where a box gets warm, so that what just reached does so no more" do
+    box = ask("/api/places")["places"].find { |one| one["kind"] == "cupboard" }["id"]
+    tell("/api/places/#{box}/change", { kit_id: kit, kit_box: 1 })
+    tin = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-01-20",
+      printed_kind: "best_before")["lot_id"]
+    told = -> { ask("/api/kits/#{kit}")["stacks"].map { |one| one.values_at("lot_id", "until", "reason") } }
+    expect(told.call).to eq([[tin, "2027-01-20", "counts"]])
+    tell("/api/places/#{box}/change", { low_c: 5, high_c: 34 })
+    expect(told.call).to eq([[tin, "2027-01-01", "early"]])
+    expect(ask("/api/stacks/#{tin}")["stack"]["usable_until"]).to eq("2027-01-20")
+    expect(ask("/api/kits/#{kit}/closing")["must_reach"]).to eq("2027-02-04")
+  end
+
   it "tells today of a refresh that is near, of an event and of a power cut until each is over" do
     ready = -> { ask("/api/today")["ready"].map { |one| one.values_at("kind", "name", "packs") } }
     due = put_away(ines, "canned-chickpeas", "cupboard", count: "3", printed_on: "2027-03-31",
