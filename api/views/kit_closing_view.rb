@@ -20,7 +20,8 @@ module NutShelf
       def call
         closed = @closing.closed
         {
-          must_reach: @closing.book.must_carry(@work.today).iso8601, budget_minor: @kit.budget_minor, cost_minor: closed.cost_minor,
+          must_reach: @closing.book.must_carry(@work.today).iso8601, budget_minor: @kit.budget_minor,
+          cost_minor: closed.cost_minor,
           fetch: closed.fetched.map { |supply, packs| fetched(supply, packs) },
           buy: closed.bought.map { |one| { **offer(one.offer), count: one.count, for: KitWords.line(one.for) } },
           steps: @closing.steps.call(@kit.budget_minor).map { |step| step(step) },
