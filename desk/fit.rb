@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
+require_relative "outages/unsettled"
 require_relative "refusal"
 
 module NutShelf
   module Desk
-    # Refuses to cook or pour together what a careful person would not eat.
+    # Refuses to cook, plan or pour together what a careful person would not eat.
     module Fit
       module_function
 
@@ -14,6 +15,7 @@ module NutShelf
       # @param pointer [String] where it stands in what was sent
       # @raise [Conflict]
       def check(work, lot, part, pointer:)
+        work.in_the_dark.guard([lot.id])
         return unless lot.quarantined || part.unfit?(work.today) || part.unknown
 
         why = lot.quarantined ? "is set apart as not to eat" : unfit(part)

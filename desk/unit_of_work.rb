@@ -6,6 +6,7 @@ require_relative "../core/reference/household_food"
 require_relative "../core/value"
 require_relative "../store/house"
 require_relative "envelope"
+require_relative "outages/unsettled"
 require_relative "shelf_loader"
 require_relative "refusal"
 
@@ -119,6 +120,9 @@ module NutShelf
           kept(:shelf, :stock, :rules) { ShelfLoader.new(self).drawn(drawn_before) }.shelf
         end
       end
+
+      # @return [Outages::Unsettled] what stood in a power cut nobody settled yet
+      def in_the_dark = @in_the_dark ||= Outages::Unsettled.new(self)
 
       # @return [Hash{Integer=>Rational}] what is set apart of stacks today, in their own units
       def held = @held ||= house.reservations.held(today)

@@ -45,6 +45,7 @@ module NutShelf
         {
           lot_id: stack.id, name: stack.name(one.item.food), amount: @work.wording(stack), place: stack.place,
           where: one.item.place, mark: @work.mark(stack), good: one.good,
+          until: book(100).good_until(one)&.iso8601, safety_until: stack.safety_until&.iso8601,
           perishable: book(100).eat_first.perishable?(one.item), ways: PERCENTS.map { |percent| way(one, percent) }
         }
       end

@@ -6,7 +6,6 @@ require_relative "../fit"
 require_relative "../kits/floor"
 require_relative "../makings"
 require_relative "../new_stack"
-require_relative "../outages/unsettled"
 require_relative "../plan"
 require_relative "../slots"
 require_relative "../taking"
@@ -29,7 +28,7 @@ module NutShelf
 
         @recipe = house.recipes.find(@meal.recipe_id)
         used = used(input)
-        Outages::Unsettled.new(work).guard(used.map { |one| one[:lot_id] })
+        work.in_the_dark.guard(used.map { |one| one[:lot_id] })
         @name = name(used)
         cooked = entry("cook", "Cooked #{@name}#{despite(used, input)}")
         value = draw(cooked, used)

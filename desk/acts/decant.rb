@@ -15,6 +15,7 @@ module NutShelf
       #   :despite why, see Take
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
+        work.in_the_dark.guard([lot.id])
         jar = house.containers.find(input[:container_id])
         refuse_none_free(jar)
         amount = wanted(lot, input[:amount])

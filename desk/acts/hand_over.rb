@@ -20,6 +20,7 @@ module NutShelf
         lots = house.lots.lock(wanted.keys.sort)
         raise Refusal.of(:stack_unknown, at: "/stacks") unless lots.size == wanted.size
 
+        work.in_the_dark.guard(lots.keys)
         check(lots)
         leaves = lots.to_h { |id, lot| [id, wanted[id] || lot.on_hand] }
         despite = Kits::Floor.new(work).guard(leaves, input[:despite])

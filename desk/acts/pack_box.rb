@@ -82,7 +82,7 @@ module NutShelf
         end
       end
 
-      # @return [Core::Place] the box of that number, made like the place its first pack comes from
+      # @return [Core::Place] the box of that number, as warm as the place its first pack comes from
       def box(packed, number, lot)
         places[number] ||= made(packed, number, work.place(lot.place_id))
       end
@@ -94,14 +94,17 @@ module NutShelf
 
       def made(packed, number, like)
         facts = {
-          name: free_name("#{@kit.name}, box #{number}"), kind: like.kind, tier: "set_apart", low_c: like.low_c,
-          high_c: like.high_c, dark: like.dark, kit_id: @kit.id, kit_box: number
+          name: free_name("#{@kit.name}, box #{number}"), kind: "cupboard", tier: "set_apart", kit_id: @kit.id,
+          kit_box: number, **climate(like)
         }.compact
         id = house.places.add(**facts)
         packed.made("place", id, facts)
         work.know_places
         house.places.find(id)
       end
+
+      # A box neither cools nor freezes: nothing may keep longer in it for where the first pack came from.
+      def climate(like) = like.kind == "cupboard" ? { low_c: like.low_c, high_c: like.high_c } : {}
 
       def free_name(name)
         taken = house.places.all.map { |place| place.name.downcase }

@@ -16,6 +16,7 @@ module NutShelf
       #   :label, :directions
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
+        work.in_the_dark.guard([lot.id])
         split = reckon(lot, input)
         name = input[:label] || work.food(lot.food_id).name
         made = entry("portion", "Made #{split.count} portions of #{size_words(lot, split.size)} from #{name}")

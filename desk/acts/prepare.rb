@@ -17,6 +17,7 @@ module NutShelf
       #   or nil
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
+        work.in_the_dark.guard([lot.id])
         amount = checked(lot, input)
         prepared =
           entry(

@@ -2,7 +2,6 @@
 
 require_relative "../act"
 require_relative "../kits/floor"
-require_relative "../outages/unsettled"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -17,7 +16,7 @@ module NutShelf
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
         amount = work.still_there(lot, wanted(lot, input[:amount]))
-        Outages::Unsettled.new(work).guard([lot.id])
+        work.in_the_dark.guard([lot.id])
         despite = Kits::Floor.new(work).guard({ lot.id => amount }, input[:despite])
         taken = entry("take", "Took #{work.part_words(lot, amount)} #{name(lot)}#{despite}")
         Taking.new(work, taken).take(lot, amount, "eaten")

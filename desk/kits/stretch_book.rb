@@ -3,6 +3,7 @@
 require_relative "../../core/errors"
 require_relative "../../core/kits/stretching"
 require_relative "../../core/value"
+require_relative "../plan"
 
 module NutShelf
   module Desk
@@ -36,7 +37,7 @@ module NutShelf
 
         def stretch(stack)
           food = @work.food(stack.food_id)
-          return unless left?(stack, food) && food.serving_g && stack.weighed?
+          return unless left?(stack, food) && food.serving_g && stack.weighed? && everybody?(food)
 
           grams = stack.free * stack.grams_per_unit
           tin, found = tins.filter_map { |one| with(one, food, grams) }.min_by { |one, made| [made.tins, order(one)] }
@@ -45,6 +46,15 @@ module NutShelf
           feeds = (grams / (food.serving_g * factors) * @who.eaters.size).floor
           Stretch.new(stack: stack, feeds: feeds, tin: tin, count: found.tins)
         end
+
+        # Where somebody must not have something, what nobody knows all of is for nobody.
+        def everybody?(food)
+          return false unless @who.eaters.all? { |one| one.eats?(food) }
+
+          @who.eaters.none? { |one| one.excludes.any? } || !(food.key.start_with?("class-") || plan.doubtful?(food))
+        end
+
+        def plan = @plan ||= Plan.new(@work)
 
         def left?(stack, food) = LEFT.include?(stack.situation) || food.aisle == "Home leftovers"
 

@@ -39,8 +39,9 @@ module NutShelf
         # @return [Boolean] whether it may be given to somebody who cannot know how it was kept
         def fit?(stack)
           last = [stack.usable_until, stack.quality_until].compact.min
-          sealed?(stack) && stack.sealed_packs? && !stack.quarantined && !stack.unfit?(@work.today) && !last.nil? &&
-            last >= @work.today + LEAST_DAYS
+          return false if @work.in_the_dark.doubts?(stack.id) || !sealed?(stack) || !stack.sealed_packs?
+
+          !stack.quarantined && !stack.unfit?(@work.today) && !last.nil? && last >= @work.today + LEAST_DAYS
         end
 
         private

@@ -83,6 +83,10 @@ module NutShelf
           Core::Outage::Verdict.new(item: one.item, act: :throw, rule: :not_to_eat)
         end
 
+        # @param one [Stood]
+        # @return [Date, nil] last day it may be eaten by its dates, cut or no cut
+        def good_until(one) = one.stack.until_on(strict: strict?)
+
         private
 
         # Somebody who goes by the date sits at the table.

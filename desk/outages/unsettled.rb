@@ -7,20 +7,36 @@ module NutShelf
   module Desk
     module Outages
       # While a power cut is not settled nobody can know whether what stood in it is still good: what its rules would
-      # throw out is neither cooked with nor eaten as if nothing had been.
+      # throw out is neither eaten nor cooked, cut, portioned, poured or given away as if nothing had been.
       class Unsettled
         # @param work [UnitOfWork]
         def initialize(work)
           @work = work
         end
 
-        # @param lot_ids [Array<Integer>] what is to be cooked or eaten
+        # @param lot_ids [Array<Integer>] what is to be eaten, cooked or handed on
         # @raise [Conflict] naming the first that is in doubt
         def guard(lot_ids)
-          outage = @work.house.kits.outage or return
-          book = OutageBook.new(@work, outage, now: Time.now.utc)
-          doubtful = book.open.find { |one| lot_ids.include?(one.stack.id) && book.verdict(one).act == :throw }
-          raise Refusal.of(:stood_in_the_dark, food: doubtful.item.food.name) if doubtful
+          food = doubtful.values_at(*lot_ids).compact.first
+          raise Refusal.of(:stood_in_the_dark, food: food.name) if food
+        end
+
+        # @param lot_id [Integer]
+        # @return [Boolean]
+        def doubts?(lot_id) = doubtful.key?(lot_id)
+
+        private
+
+        # @return [Hash{Integer=>Core::Food}] by stack what the rules would throw out
+        def doubtful
+          @doubtful ||= begin
+            outage = @work.house.kits.outage
+            outage ? thrown(OutageBook.new(@work, outage, now: Time.now.utc)) : {}
+          end
+        end
+
+        def thrown(book)
+          book.open.select { |one| book.verdict(one).act == :throw }.to_h { |one| [one.stack.id, one.item.food] }
         end
       end
     end

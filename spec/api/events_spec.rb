@@ -52,6 +52,24 @@ RSpec.describe "The hours before an event, over the wire", :api do
     expect(events.first["stretched"].size).to eq(1)
   end
 
+  it "feeds nobody a leftover or a tin somebody at the table may not have" do
+    put_away(ines, "cooked-pasta", "fridge", amount: "180", situation: "left_over", made_on: "2026-11-24")
+    put_away(ines, "canned-chickpeas", "cupboard", count: "2", printed_on: "2029-06-30", printed_kind: "best_before")
+    tell("/api/events", {
+      name: "Gale", hour: (now + (40 * 3600)).iso8601, fill_l: "40", flush_l: "20", helpers: 2, days: 4, has: []
+    })
+    expect(events.first["stretched"].size).to eq(1)
+    person = ask("/api/people")["people"].last
+    change = lambda do |excludes|
+      version = ask("/api/people")["people"].last["version"]
+      tell("/api/people/#{person["id"]}/change", { version: version, excludes: excludes })
+    end
+    change.(["gluten"])
+    expect(events.first["stretched"]).to be_empty
+    change.(["peanut"])
+    expect(events.first["stretched"].size).to eq(1)
+  end
+
   it "leaves out what there is no time for, and says so" do
     tell("/api/events", {
       name: "Gale", hour: (now + 7200).iso8601, fill_l: "40", flush_l: "0", helpers: 1, days: 2, has: []

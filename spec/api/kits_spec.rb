@@ -121,6 +121,18 @@ RSpec.describe "Kits over the wire", :api do
     expect(ask("/api/print/kits/#{kit}/boxes")["parts"].last["heading"]).to eq("Beside the boxes")
   end
 
+  it "makes a box that neither cools nor freezes, wherever its first pack comes from" do
+    frozen = put_away(ines, "frozen-peas", "freezer", amount: "1000", printed_on: "2028-01-31",
+      printed_kind: "best_before")["lot_id"]
+    tin = put_away(ines, "plain-yoghurt", "fridge", printed_on: "2026-12-10", printed_kind: "use_by")["lot_id"]
+    tell("/api/kits/#{kit}/pack", { boxes: [
+           { number: 1, holds: 0, packs: [frozen, tin].map { |id| { lot_id: id, count: 1 } } }
+         ] })
+    box = ask("/api/places")["places"].find { |one| one["name"] == "Ferry box, box 1" }
+    expect(box.values_at("kind", "tier")).to eq(%w[cupboard set_apart])
+    expect(ask("/api/stacks/#{tin}")["stack"]["usable_until"]).to be <= "2026-12-10"
+  end
+
   it "prints the menu, the box cards and, once boxes are packed, their lids" do
     tins("canned-chickpeas", "12")
     tins("couscous", "2")

@@ -33,6 +33,29 @@ RSpec.describe "A power cut over the wire", :api do
     expect(cut["readings"].size).to eq(1)
   end
 
+  # Nine hours shut: the yoghurt is over by its rule, whatever its date says.
+  it "lets nobody eat, cut, portion, pour, plan or give away what its rule would throw out, until it is settled" do
+    printed = { printed_on: "2027-01-30", printed_kind: "best_before" }
+    over = put_away(ines, "plain-yoghurt", "fridge", count: "2", amount: "150", **printed)["lot_id"]
+    jar = tell("/api/containers", { name: "Jar", kind: "jar", capacity_ml: 1500, owned: 1 })["container_id"]
+    offered = -> { at_work(ines) { |work| NutShelf::Desk::LookingBack::GiveAway.new(work).fit?(work.shelf.stack(over)) } }
+    expect(offered.call).to be(true)
+    cut = tell("/api/outages", { started_at: (Time.now.utc - (9 * 3600)).iso8601, freezer_percent: 50 })["outage_id"]
+    tell("/api/outages/#{cut}/change", { ended_at: Time.now.utc.iso8601 })
+    ways = {
+      "stacks/#{over}/take" => { amount: "150" }, "stacks/#{over}/prepare" => { how: "cooked" },
+      "stacks/#{over}/portion" => { count: 2 }, "stacks/#{over}/decant" => { container_id: jar },
+      "look-back/give-away" => { stacks: [{ lot_id: over }] },
+      "meals" => { lot_id: over, servings: "1", on: "2026-11-25", meal: "dinner" }
+    }
+    ways.each do |path, body|
+      expect([path, tell("/api/#{path}", body)["title"]])
+        .to eq([path, "Plain whole-milk yoghurt stood in a power cut that is not settled."])
+    end
+    expect(offered.call).to be(false)
+    expect(tell("/api/stacks/#{over}/throw", { amount: "150", outcome: "binned", why: "turned" })["code"]).to be_nil
+  end
+
   it "tells the verdict by what somebody found, and refuses a finding that is none" do
     id = tell("/api/outages", { started_at: (Time.now.utc - 90_000).iso8601, freezer_percent: 50 })["outage_id"]
     tell("/api/outages/#{id}/change", { ended_at: Time.now.utc.iso8601 })

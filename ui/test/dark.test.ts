@@ -22,6 +22,8 @@ const stack = (lot_id: number, where: "fridge" | "freezer", more: Partial<Stack>
   where,
   mark: "jar",
   good: true,
+  until: null,
+  safety_until: null,
   perishable: true,
   ways: [],
   ...more,
@@ -86,12 +88,23 @@ describe("a power cut while nothing answers", () => {
   });
 
   it("lists what stops keeping first ahead, and nothing that is not to be eaten", () => {
-    expect(inOrder(prepared, begun()).map((one) => one.stack.lot_id)).toEqual([1, 2, 3]);
+    expect(inOrder(prepared, begun(), "2026-11-24").map((one) => one.stack.lot_id)).toEqual([1, 2, 3]);
+  });
+
+  it("knows that what was prepared days ago may be over since", () => {
+    const milk = { ...yoghurt, until: "2026-11-24", safety_until: "2026-11-24" };
+    const old = { ...prepared, stacks: [milk] };
+    expect(inOrder(old, begun(), "2026-11-24")).toHaveLength(1);
+    expect(inOrder(old, begun(), "2026-11-25")).toHaveLength(0);
+    expect(judged(old, begun(), noon, "2026-11-24").map((one) => one.verdict)).toEqual(["keep"]);
+    expect(judged(old, begun(), noon, "2026-11-25").map((one) => [one.verdict, one.rule])).toEqual([
+      ["throw", "not_to_eat"],
+    ]);
   });
 
   it("judges by the hour, and leaves to the house what a reading would change", () => {
     const words = (cut: ReturnType<typeof begun>, now: number) =>
-      judged(prepared, cut, now).map((one) => [one.stack.lot_id, one.verdict]);
+      judged(prepared, cut, now, "2026-11-24").map((one) => [one.stack.lot_id, one.verdict]);
     expect(words(begun(), noon)).toEqual([
       [3, "keep"],
       [2, "keep"],

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState, type ReactNode } from "react";
 import { preparedQuery } from "../../api/queries";
 import type { PreparedForOutage } from "../../api/types";
+import { dayNow } from "../../api/envelope";
 import { letters } from "../../api/outbox";
 import { useActs } from "../../app/acts";
 import { useKept } from "../../app/useKept";
@@ -42,6 +43,7 @@ export function DarkView({ begin }: { begin: ReactNode }) {
 
 function Dark({ prepared, cut }: { prepared: PreparedForOutage; cut: Begun }) {
   const now = useNow();
+  const today = dayNow();
   const { act } = useActs();
   const change = (body: object, words: string) => act("/api/outages/current/change", body, words);
   const lasts = prepared.freezer.find((one) => one.percent <= cut.freezer_percent)?.hours ?? "0";
@@ -76,7 +78,7 @@ function Dark({ prepared, cut }: { prepared: PreparedForOutage; cut: Begun }) {
       {cut.ended_at ? (
         <Board title={say.over} note={say.overNote}>
           <ul className="mt-1">
-            {judged(prepared, cut, now).map(({ stack, verdict, rule }) => (
+            {judged(prepared, cut, now, today).map(({ stack, verdict, rule }) => (
               <Row
                 key={stack.lot_id}
                 stack={stack}
@@ -90,7 +92,7 @@ function Dark({ prepared, cut }: { prepared: PreparedForOutage; cut: Begun }) {
       ) : (
         <Board title={say.eatFirst}>
           <ul className="mt-1">
-            <FirstOf list={inOrder(prepared, cut)} most={MOST} what="">
+            <FirstOf list={inOrder(prepared, cut, today)} most={MOST} what="">
               {({ stack, by_hour }) => (
                 <Row
                   key={stack.lot_id}

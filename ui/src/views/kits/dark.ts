@@ -58,10 +58,10 @@ export interface Ahead {
   by_hour: string;
 }
 
-/** What may be eaten, what stops keeping first ahead. */
-export function inOrder(prepared: PreparedForOutage, cut: Begun): Ahead[] {
+/** What may be eaten that day, what stops keeping first ahead: what was prepared may be some days old. */
+export function inOrder(prepared: PreparedForOutage, cut: Begun, today: string): Ahead[] {
   return prepared.stacks
-    .filter((stack) => stack.good)
+    .filter((stack) => stack.good && (stack.until === null || stack.until >= today))
     .map((stack) => ({ stack, by_hour: wayOf(stack, cut.freezer_percent)?.by_hour ?? "0" }))
     .sort(
       (one, two) =>
@@ -77,9 +77,11 @@ export interface Judged {
 }
 
 /** What to do with each once the power is back. */
-export function judged(prepared: PreparedForOutage, cut: Begun, now: number): Judged[] {
+export function judged(prepared: PreparedForOutage, cut: Begun, now: number, today: string): Judged[] {
   const hours = hoursOf(cut, now);
   return prepared.stacks.map((stack) => {
+    if (stack.safety_until !== null && stack.safety_until < today)
+      return { stack, verdict: "throw", rule: "not_to_eat" };
     const turn = wayOf(stack, cut.freezer_percent)?.turns.find((one) => one.upto === null || hours <= Number(one.upto));
     const rule = turn?.rule ?? "";
     const open = cut.read.includes(stack.where) && !EITHER_WAY.includes(rule);
