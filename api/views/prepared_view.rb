@@ -26,7 +26,7 @@ module NutShelf
         {
           outage: @outage && running, fridge_hours: first.figures.usual("fridge-hours-no-power").to_i,
           freezer: PERCENTS.map { |percent| { percent: percent, hours: down(allowed(book(percent))) } },
-          stacks: first.standing.map { |one| stack(one) }
+          stacks: first.stood.map { |one| stack(one) }
         }
       end
 

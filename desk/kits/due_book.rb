@@ -45,7 +45,7 @@ module NutShelf
         end
 
         def refresh(book)
-          plan = RefreshBook.new(@work, book).plan
+          plan = RefreshBook.new(@work, book).leaving
           Due.new(
             kind: :refresh, id: book.kit.id, name: book.kit.name, on: book.refresh_on,
             packs: (plan.look.sum(&:packs) + plan.kitchen.sum { |one| one.stack.packs })

@@ -20,9 +20,11 @@ module NutShelf
 
         # @return [Core::Kits::Refreshed]
         def plan
-          @plan ||= Core::Kits::Refreshing.new(book.kit.refresh_days, margin: book.kit.margin_days)
-            .call(book.refresh_on, box: food(own), shelf: food(free).map { |one| carried(one) })
+          @plan ||= refreshed(shelf: food(free).map { |one| carried(one) })
         end
+
+        # @return [Core::Kits::Refreshed] what leaves, whatever there is to come in for it
+        def leaving = refreshed(shelf: [])
 
         # @param supply [Core::Kits::SupplyStack]
         # @return [Core::Stack]
@@ -46,6 +48,11 @@ module NutShelf
         end
 
         private
+
+        def refreshed(shelf:)
+          Core::Kits::Refreshing.new(book.kit.refresh_days, margin: book.kit.margin_days)
+            .call(book.refresh_on, box: food(own), shelf: shelf)
+        end
 
         # As good as it will be once it stands in a box.
         def carried(supply)

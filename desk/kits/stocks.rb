@@ -21,14 +21,13 @@ module NutShelf
         end
 
         # @return [Array<Stock>] of everything that is weighed
-        def all
-          @all ||= @work.shelf.stacks.each_value.select(&:weighed?).map { |stack| stock(stack) }.freeze
-        end
+        def all = @all ||= weighed.map { |stack| known(stack) }.freeze
 
         # @param kit_id [Integer]
         # @return [Array<Stock>] what belongs to the kit, so many packs of it
         def of(kit_id)
-          all.filter_map do |stock|
+          weighed.select { |stack| boxed?(stack, kit_id) || kept.dig(kit_id, stack.id) }.filter_map do |stack|
+            stock = known(stack)
             packs = packs_of(stock, kit_id)
             stock.with(supply: stock.supply.of(packs)) if packs.positive?
           end
@@ -61,9 +60,16 @@ module NutShelf
 
         private
 
+        def weighed = @weighed ||= @work.shelf.stacks.each_value.select(&:weighed?)
+
+        # Each is made once, and only if somebody asks for it.
+        def known(stack) = (@known ||= {})[stack.id] ||= stock(stack)
+
+        def boxed?(stack, kit_id) = @work.place(stack.place_id).kit_id == kit_id
+
         def packs_of(stock, kit_id)
           stack = stock.stack
-          return stock.supply.packs if @work.place(stack.place_id).kit_id == kit_id
+          return stock.supply.packs if boxed?(stack, kit_id)
 
           ((kept.dig(kit_id, stack.id) || 0r) / self.class.unit(stack)).floor
         end

@@ -65,9 +65,6 @@ module NutShelf
           @work.shelf.stacks.each_value.to_h { |stack| [stack.id.to_s, place_of(stack)] }.compact
         end
 
-        # @return [Array<Stood>] everything there, whatever became of it
-        def standing = stood
-
         # @return [Array<Stood>] what nobody settled yet
         def open = stood.reject(&:settled)
 
