@@ -15,7 +15,6 @@ module NutShelf
         # @param now [Time]
         def initialize(work, event, now:)
           @work = work
-          @now = now
           @told = EventView.new(work, event, now: now).call
         end
 
@@ -44,14 +43,10 @@ module NutShelf
           )
         end
 
-        # The day too where it is another than today.
+        # With its day: a paper hangs there tomorrow too.
         def moment(text)
-          at = local(Time.iso8601(text))
-          clock = at.strftime("%H:%M")
-          at.to_date == local(@now).to_date ? clock : "#{at.strftime("%a %-d %b")}, #{clock}"
+          @work.services.clock.at(Time.iso8601(text), @work.household.time_zone).strftime("%a %-d %b, %H:%M")
         end
-
-        def local(time) = @work.services.clock.at(time, @work.household.time_zone)
 
         def first
           items = @told[:eat_first].map do |one|

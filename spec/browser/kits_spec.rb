@@ -25,6 +25,19 @@ RSpec.describe "Kits", :browser do
     expect(page).to have_text("Nothing belongs to it yet")
   end
 
+  it "count on nothing somebody does not like, as it was looked for by name" do
+    enter(who)
+    visit "/people"
+    first("button", text: "Change", exact_text: true).click
+    fill_in "Does not like, so no kit counts on it", with: "peanut butt"
+    expect(page).to have_button("Peanut butter", exact: false)
+    find_field("Does not like", exact: false).send_keys(:enter)
+    expect(page).to have_button(text: /Peanut butter.*×/)
+    within("[role=dialog]") { click_button "Keep it so" }
+    expect(page).to have_no_css("[role=dialog]")
+    expect(inside(who) { |house| house.household.people.flat_map(&:dislikes) }).to eq(["peanut-butter"])
+  end
+
   it "say how long the household would last with and without power and water" do
     put_away(who, "canned-chickpeas", "cupboard", count: "24", printed_on: "2029-06-30", printed_kind: "best_before")
     enter(who)

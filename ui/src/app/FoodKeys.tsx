@@ -13,26 +13,36 @@ export function FoodKeys({ label, name, given }: { label: string; name: string; 
   const [find, setFind] = useState("");
   const every = useQuery(foodsQuery("")).data ?? [];
   const text = find.trim().toLowerCase();
-  const like = text.length < 2 ? [] : every.filter((one) => one.name.toLowerCase().includes(text));
+  const like =
+    text.length < 2
+      ? []
+      : every.filter((one) => one.name.toLowerCase().includes(text) && !keys.includes(one.key)).slice(0, MOST);
   const nameOf = (key: string) => every.find((one) => one.key === key)?.name ?? key;
+  const add = (key: string) => {
+    setKeys([...keys, key]);
+    setFind("");
+  };
   return (
     <div>
-      <Text label={label} value={find} onChange={(event) => setFind(event.target.value)} placeholder={say.findFood} />
+      <Text
+        label={label}
+        value={find}
+        onChange={(event) => setFind(event.target.value)}
+        onKeyDown={(event) => {
+          // Enter takes what was found; it does not send the whole sheet.
+          if (event.key !== "Enter" || text === "") return;
+          event.preventDefault();
+          const first = like[0];
+          if (first) add(first.key);
+        }}
+        placeholder={say.findFood}
+      />
       <ul className="flex flex-wrap gap-1 mt-1">
-        {like
-          .filter((one) => !keys.includes(one.key))
-          .slice(0, MOST)
-          .map((one) => (
-            <li key={one.key}>
-              <Button
-                aria-label={say.addFood(one.name)}
-                onClick={() => {
-                  setKeys([...keys, one.key]);
-                  setFind("");
-                }}
-              >{`+ ${one.name}`}</Button>
-            </li>
-          ))}
+        {like.map((one) => (
+          <li key={one.key}>
+            <Button aria-label={say.addFood(one.name)} onClick={() => add(one.key)}>{`+ ${one.name}`}</Button>
+          </li>
+        ))}
       </ul>
       <ul className="flex flex-wrap gap-1 mt-1">
         {keys.map((key) => (
