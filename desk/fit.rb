@@ -16,10 +16,16 @@ module NutShelf
       # @raise [Conflict]
       def check(work, lot, part, pointer:)
         work.in_the_dark.guard([lot.id])
-        return unless lot.quarantined || part.unfit?(work.today) || part.unknown
+        return look_first(part, pointer) unless lot.quarantined || part.unfit?(work.today) || part.unknown
 
         why = lot.quarantined ? "is set apart as not to eat" : unfit(part)
         raise Refusal.of(part.unknown ? :age_unknown : :not_fit, at: pointer, food: part.name, why: why)
+      end
+
+      # What somebody must look at does not hide among other food before that.
+      # @raise [Conflict]
+      def look_first(part, pointer)
+        raise Refusal.of(:look_at_it_first, at: pointer, food: part.name) if part.look_first
       end
 
       # @return [String] why it may not go in

@@ -16,7 +16,7 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 13
+      VERSION = 14
       # In the order they can be written back.
       TABLES = %i[
         people pets kits events outages places place_photos foods packs pack_barcodes keeping_rules containers

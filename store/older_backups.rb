@@ -72,7 +72,8 @@ module NutShelf
           },
           "places" => { "kit_id" => nil, "kit_box" => nil }, "reservations" => { "kit_id" => nil },
           "lots" => { "opening" => nil }, "packs" => { "opening" => nil }
-        }
+        },
+        13 => { "places" => { "checked_on" => nil } }
       }.freeze
 
       # What was told elsewhere before, see migration 015.

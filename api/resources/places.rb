@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/place_check_view"
 require_relative "../views/place_view"
 require_relative "../../core/fitting/boxes"
 require_relative "../../desk/acts/add_photo"
 require_relative "../../desk/acts/add_place"
 require_relative "../../desk/acts/change_place"
+require_relative "../../desk/acts/check_place"
 require_relative "../../desk/acts/remove_place"
 
 module NutShelf
@@ -41,6 +43,10 @@ module NutShelf
           picture(photo)
         end
       end
+
+      get("/:id/check") { view(:stock, :plan, :rules) { |work| PlaceCheckView.new(work, id_param).call } }
+
+      post("/:id/check") { act_on_stacks(Desk::CheckPlace, { place_id: id_param, **body_as("CheckPlace") }) }
 
       post("/:id/fit") do
         input = body_as("Fit")

@@ -5,8 +5,8 @@ require_relative "../views/stack_detail"
 require_relative "../views/stack_view"
 require_relative "../views/shelf_page"
 %w[
-  amend clear correct decant look move open portion prepare put_away quarantine seen set_apart set_level store_as take
-  throw top_up
+  amend clear correct decant look move open portion prepare put_away quarantine seen set_apart set_level sort_pests
+  store_as take throw top_up
 ].each { |name| require_relative "../../desk/acts/#{name}" }
 
 module NutShelf
@@ -30,7 +30,8 @@ module NutShelf
         amend: [Desk::Amend, "Amend"],
         clear: [Desk::Clear, "Nothing"],
         seen: [Desk::Seen, "Seen"],
-        "set-apart": [Desk::SetApart, "SetApart"]
+        "set-apart": [Desk::SetApart, "SetApart"],
+        "sort-pests": [Desk::SortPests, "SortPests"]
       }.freeze
 
       get("/") { view(:stock, :rules) { |work| ShelfPage.new(work, shelf_filters).call } }

@@ -95,7 +95,7 @@ module NutShelf
 
       def basis = Caps::PRINTED.include?(@basis) ? :printed : @basis || :none
 
-      def look_first? = @look_first == true && @usable.nil?
+      def look_first? = @suspected == true || (@look_first == true && @usable.nil?)
 
       def whereabouts
         {

@@ -93,6 +93,8 @@ module NutShelf
           looked(event.on, event.result)
         when :dark
           dark(event.on, event.result)
+        when :suspected
+          suspected(event.on)
         when :moved
           moved(event.on, event.place)
         when :frozen

@@ -19,8 +19,8 @@ module NutShelf
         usable = dates.usable_until
         return :stop if dates.stopped || (dates.safety_until && dates.safety_until < today)
         return :not_ready if dates.ready_on && today < dates.ready_on
-        return dates.look_first ? :look : :undated unless usable
-        return :look if usable < today
+        return :look if dates.look_first || usable&.<(today)
+        return :undated unless usable
 
         window((usable - today).to_i, policy)
       end

@@ -40,9 +40,10 @@ module NutShelf
       end
 
     # One thing that happened: kind :opened, :frozen, :thawed, :moved, :looked, :ripened, :cut, :cooked, :stored,
-    # :topped_up or :dark (a power cut). `on` may be nil when nobody knows the day; `order` settles what came first
-    # within a day. `place` for moved (a Standing); `result` for looked (:good, :turning or :bad) and dark (what was to
-    # be done); `method` for stored; `parts` (of Part) for what was topped up with or cooked from. Frozen.
+    # :topped_up, :dark (a power cut) or :suspected (pests were found beside it). `on` may be nil when nobody knows the
+    # day; `order` settles what came first within a day. `place` for moved (a Standing);
+    # `result` for looked (:good, :turning or :bad) and dark (what was to be done); `method` for stored;
+    # `parts` (of Part) for what was topped up with or cooked from. Frozen.
     Event = Value.of(:kind, :on, :order, :place, :result, :method, parts: [].freeze)
 
     # Where a stack stands, as far as dates care: kind "cupboard", "cool_dark", "fridge" or "freezer",

@@ -15,6 +15,8 @@ module NutShelf
       UNSAID = "Nothing gives it a date. Put one on it when you next see it."
       AGELESS =
         "Nobody knows how old it is, and germs like it: no meal is planned with it. Put a date on it, or throw it out."
+      # Warnings that ask for a look: they are said as such, and once.
+      ASKS_A_LOOK = %w[pests_near].freeze
       OPEN_SINCE = "It was open already and nobody knows since when. Look, then say whether it is good."
 
       module_function
@@ -33,8 +35,8 @@ module NutShelf
       # @return [Array<Need>] of one stack
       def of_one(stack, state, food)
         list = [*about(stack, state, food)]
-        warned = stack.flags.any? && state != :stop
-        list << Need.new(kind: :warning, stack: stack, text: stack.flags.first.text) if warned
+        warning = stack.flags.find { |flag| !ASKS_A_LOOK.include?(flag.code) }
+        list << Need.new(kind: :warning, stack: stack, text: warning.text) if warning && state != :stop
         list
       end
 
@@ -60,6 +62,8 @@ module NutShelf
 
       # @return [String] what to look for, and why
       def look(stack)
+        asks = stack.flags.find { |flag| ASKS_A_LOOK.include?(flag.code) }
+        return asks.text if asks
         return OPEN_SINCE if stack.look_first && stack.usable_until.nil?
 
         "#{Words.passed(stack.basis).sub(/\A(?:its|the|what)\b/,

@@ -8,11 +8,12 @@ module NutShelf
     # Where things stand in a house: `kind` "cupboard", "cool_dark", "fridge" or "freezer", `tier` "working",
     # "backstock" or "set_apart" (`kit_id`: for a kit, of which it is box `kit_box`), `reach` "hand", "steps" or "away"
     # (see BringForward), temperatures in whole degrees Celsius, `inner_mm` width, depth and height inside,
-    # `fill_percent` as somebody said on `fill_said_on`. Frozen.
+    # `fill_percent` as somebody said on `fill_said_on`; `checked_on`: when somebody looked through it last. Frozen.
     Place =
       Value.of(
         :id, :name, :kind, :tier, :parent_id, :position, :low_c, :high_c, :inner_mm, :fill_percent, :fill_said_on,
-        :count_every_days, :counted_on, :archived_at, :note, :version, :kit_id, :kit_box, dark: false, reach: "steps"
+        :count_every_days, :counted_on, :archived_at, :note, :version, :kit_id, :kit_box, :checked_on,
+        dark: false, reach: "steps"
       ) do
         # @return [Boolean] whether it is where hands take from
         def working? = tier == "working"

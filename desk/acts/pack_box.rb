@@ -21,6 +21,7 @@ module NutShelf
         refuse_packed_meanwhile(input[:boxes])
         packed = entry("pack_box", "Packed #{said(input[:boxes])}")
         wanted(input[:boxes]).each { |(number, lot_id), count| put(packed, number, lot_id, count) }
+        note_seen(packed, input[:boxes].map { |box| box[:number] }.uniq)
         done(packed, kit_id: @kit.id)
       end
 
@@ -67,6 +68,14 @@ module NutShelf
       def refuse_boxed(lot)
         stands = work.place(lot.place_id)
         raise Refusal.of(:in_a_box_already, place: stands.name) if stands.kit_id == @kit.id && stands.kit_box
+      end
+
+      # Who packs a box has seen what is in it: the next look through it is half a year from today.
+      def note_seen(packed, numbers)
+        places.values_at(*numbers).compact.each do |box|
+          place = house.records.lock("place", box.id)
+          packed.alter("place", place, { checked_on: work.today }) unless place.checked_on == work.today
+        end
       end
 
       # What stands in the box needs no setting apart; the rest of it stays set apart.

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../act"
-require_relative "../at_risk"
+require_relative "../pests_nearby"
 require_relative "../refusal"
 
 module NutShelf
   module Desk
-    # Sets stacks apart as not to eat: pests were found in them, or they are recalled. After pests a task follows to
-    # inspect or freeze whatever else in that place pests could reach.
+    # Sets stacks apart as not to eat: pests were found in them, or they are recalled. After pests whatever else in
+    # that place they could reach is looked at first, and a task says so.
     class Quarantine < Act
       private
 
@@ -37,21 +37,10 @@ module NutShelf
         ).join(", ")
       end
 
-      # @return [Integer] packs that pests could reach
+      # @return [Integer] stacks that pests could reach
       def follow(apart, lots)
-        lots.map(&:place_id).uniq.sum do |place_id|
-          reach = AtRisk.new(work).in_place(place_id).size
-          next 0 if reach.zero?
-
-          apart.make(
-            "care",
-            title: "Inspect or freeze #{reach} packs in #{work.place(place_id).name} that pests could reach",
-            place_id: place_id,
-            first_on: work.today,
-            next_on: work.today
-          )
-          reach
-        end
+        nearby = PestsNearby.new(work, apart)
+        lots.map(&:place_id).uniq.sum { |place_id| nearby.call(place_id, besides: lots.map(&:id)) }
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/value"
+require_relative "../place_check"
 require_relative "kit_book"
 require_relative "refresh_book"
 
@@ -8,12 +9,12 @@ module NutShelf
   module Desk
     module Kits
       # What being ready asks of somebody these days: a power cut that runs or waits to be settled, an event that is
-      # prepared for, a kit whose refresh is near.
+      # prepared for, a kit whose refresh is near, a box nobody looked through for half a year.
       class DueBook
         # Days ahead a refresh is told: what leaves is eaten until then, what comes in is shopped for.
         AHEAD = 21
-        # `kind` :power_cut, :after_power_cut, :event or :refresh; `id` of kit or event; `on` its day; how many `packs`
-        # leave. Frozen.
+        # `kind` :power_cut, :after_power_cut, :event, :refresh or :check; `id` of kit, event or place; `on` its day;
+        # how many `packs` leave. Frozen.
         Due = Core::Value.of(:kind, :id, :name, :on, :packs)
 
         # @param work [UnitOfWork]
@@ -22,7 +23,7 @@ module NutShelf
         end
 
         # @return [Array<Due>] what is most pressing first
-        def call = [*cut, *events, *refreshes]
+        def call = [*cut, *events, *refreshes, *checks]
 
         private
 
@@ -50,6 +51,16 @@ module NutShelf
             kind: :refresh, id: book.kit.id, name: book.kit.name, on: book.refresh_on,
             packs: (plan.look.sum(&:packs) + plan.kitchen.sum { |one| one.stack.packs })
           )
+        end
+
+        def checks
+          boxes = @work.places.each_value.select { |place| place.kit_id && !place.gone? }
+          boxes.filter_map { |place| check(place) }.sort_by { |due| [due.on, due.id] }
+        end
+
+        def check(place)
+          on = PlaceCheck.new(@work, place).due_on
+          Due.new(kind: :check, id: place.id, name: place.name, on: on, packs: nil) if on && on <= @work.today
         end
 
         def stocks = @stocks ||= Stocks.new(@work)

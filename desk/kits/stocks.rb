@@ -4,6 +4,7 @@ require_relative "../../core/kits/supply_stack"
 require_relative "../../core/kits/warm_box"
 require_relative "../../core/value"
 require_relative "../situation"
+require_relative "../stood_since"
 
 module NutShelf
   module Desk
@@ -105,13 +106,7 @@ module NutShelf
           Core::Kits::WarmBox.inside(so_far, from: @work.today, high_c: place.high_c)
         end
 
-        # Since it was carried there; what nobody carried stood there since it came.
-        def boxed_since(stack, place)
-          lot = stories.fetch(stack.id)
-          moved = lot.history.select { |one| one["kind"] == "moved" && one["place_id"] == place.id }
-          text = moved.filter_map { |one| one["on"] }.max
-          text ? Date.iso8601(text) : lot.acquired_on || lot.known_on || @work.today
-        end
+        def boxed_since(stack, place) = StoodSince.day(stories.fetch(stack.id), place.id) || @work.today
 
         # Of all that stands in boxes, asked for at once.
         def stories
@@ -138,7 +133,8 @@ module NutShelf
         end
 
         def state(stack)
-          return :stop if stack.quarantined || stack.unfit?(@work.today)
+          return :stop if stack.quarantined || stack.stopped || stack.age_unknown || stack.past_safety?(@work.today)
+          return :look if stack.look_first
 
           last = stack.until_on(strict: strict?)
           last && last < @work.today ? :look : :good

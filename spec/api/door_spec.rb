@@ -116,6 +116,8 @@ RSpec.describe "The door", :api do
       "quarantine" => {
         reason: "pest"
       },
+      "sort-pests" => { packs: 1 },
+      "check" => { found: [] },
       "foresee" => {
         act: "open"
       },

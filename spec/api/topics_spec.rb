@@ -21,7 +21,7 @@ RSpec.describe "What views read of", :api do
   let!(:kit) { act(:SetKit, ines, { name: "Ferry box", days: 7 })["kit_id"] }
 
   paths = %w[
-    today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE meals
+    today stacks stacks/STACK recipes recipes/RECIPE foods foods?usual=yes places places/PLACE places/PLACE/check meals
     meals/MEAL plan plan/audit occasions occasions/OCCASION print/week
     print/occasions/OCCASION print/kits/KIT/menu print/kits/KIT/boxes
     dishes list bought look-back look-back/by/shop look-back/by/pack/behind?key=400-mass

@@ -60,6 +60,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    14 => {
+      "places" => %w[checked_on]
+    },
     13 => {
       "people" => %w[born_on age age_on sex kg activity pregnant nursing formula_fed dislikes],
       "places" => %w[kit_id kit_box], "reservations" => %w[kit_id], "lots" => %w[opening], "packs" => %w[opening]

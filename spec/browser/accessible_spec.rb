@@ -82,6 +82,7 @@ RSpec.describe "Every view", :browser do
       "/count/#{@count}" => "[aria-label='The stack in hand']",
       "/keeping?food=#{food_id(who, "lettuce")}" => "table",
       "/places?place=#{place_id(who, "cupboard")}" => "[role=dialog] h3",
+      "/places/#{place_id(who, "cupboard")}/check" => "h2",
       "/bring-forward" => "h1",
       "/jars" => "h1",
       "/labels?stacks=#{stack}" => "[type=checkbox]",

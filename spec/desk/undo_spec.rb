@@ -270,6 +270,11 @@ RSpec.describe NutShelf::Desk::Undo do
     end,
     SetLevel: -> { { lot_id: rice, level: "low" } },
     StoreAs: -> { { lot_id: rice, method: "jar" } },
+    SortPests: lambda do
+      put_away(ines, "rolled-oats", "cupboard", count: "2", amount: "500", unit: "g")
+      { lot_id: rice, packs: 1, inner: 5, kept: 3 }
+    end,
+    CheckPlace: -> { { place_id: place_id(ines, "cupboard"), found: [{ lot_id: tins, result: "good" }], damp: true } },
     Take: -> { { lot_id: tins, amount: "250" } },
     Throw: -> { { lot_id: tins, outcome: "binned", why: "turned" } },
     TopUp:

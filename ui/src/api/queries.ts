@@ -39,6 +39,7 @@ import type {
   PeoplePage,
   Phones,
   Place,
+  PlaceCheck,
   PlaceDetail,
   Recipe,
   RecipeBrief,
@@ -172,6 +173,8 @@ export const differencesQuery = (id: number) =>
   });
 export const placeQuery = (id: number) =>
   queryOptions({ queryKey: [house, "place", id], queryFn: () => get<PlaceDetail>(`/api/places/${id}`) });
+export const placeCheckQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "place", id, "check"], queryFn: () => get<PlaceCheck>(`/api/places/${id}/check`) });
 export const bringQuery = queryOptions({
   queryKey: [house, "bring"],
   queryFn: () => get<{ items: BringItem[]; crossed: PlaceDetail["warnings"] }>("/api/bring-forward"),

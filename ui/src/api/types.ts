@@ -58,6 +58,7 @@ export type ExpectedStack = Schemas["ExpectedStack"];
 export type Difference = Schemas["Difference"];
 export type Foresight = Schemas["Foresight"];
 export type PlaceDetail = Schemas["PlaceDetail"];
+export type PlaceCheck = Schemas["PlaceCheck"];
 export type BringItem = Schemas["BringItem"];
 export type Container = Schemas["Container"];
 export type CareRow = Schemas["CareRow"];

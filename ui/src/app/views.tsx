@@ -128,6 +128,10 @@ const PhonesView = lazily(
   () => import("../views/care"),
   (module) => module.PhonesView,
 );
+const CheckView = lazily(
+  () => import("../views/care"),
+  (module) => module.CheckView,
+);
 const PlacesView = lazily(
   () => import("../views/care"),
   (module) => module.PlacesView,
@@ -240,6 +244,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/keeping", KeepingView],
   ["/phones", PhonesView],
   ["/places", PlacesView],
+  ["/places/:id/check", CheckView],
   ["/bring-forward", BringForward],
   ["/jars", JarsView],
   ["/recall", RecallView],

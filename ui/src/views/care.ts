@@ -1,6 +1,7 @@
 /** Views of foods, places, people and papers, fetched together: many small files weigh half as much again. */
 export { default as BringForward } from "./places/BringForward";
 export { default as BringIn } from "./bring-in/BringIn";
+export { default as CheckView } from "./places/CheckView";
 export { default as JarsView } from "./places/JarsView";
 export { default as KeepingView } from "./keeping/KeepingView";
 export { default as LabelsView } from "./labels/LabelsView";

@@ -184,7 +184,17 @@ export const moreOnes = "More";
 export const moreToDo = "More to do";
 export const putBackOnShelf = "Back on the shelf";
 export const keeperCanLet = "A keeper can let it back onto the shelf.";
-export const pestsFound = "Pests in it";
+export const pestsFound = "Pests in it: set it all apart";
+export const binGnawed = "Bin gnawed packs";
+export const binKeepRest = "Bin them, keep the sound ones";
+export const outerGoesToo =
+  "The outer pack goes, with whatever is not sound. Wipe the sealed packs you keep. What stands beside it is looked at " +
+  "first from now on.";
+export const gnawedPacks = "Packs gnawed, or with insects in them";
+export const sealedInside = "Sealed packs inside each";
+export const soundKept = "Of those sound, wiped and kept, in all";
+export const sortPests = "Bin gnawed packs";
+export const lookThroughPlace = (place: string) => `Look through ${place}`;
 export const recalledIt = "Recalled";
 export const history = "History";
 export const undoIt = "Undo";

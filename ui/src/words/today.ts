@@ -85,6 +85,7 @@ export const READY: Record<string, (name: string) => string> = {
   after_power_cut: () => "What stood in the cold waits for a verdict",
   event: (name) => `Get ready: ${name}`,
   refresh: (name) => `Refresh ${name}`,
+  check: (name) => `Look through ${name}: half a year is over`,
 };
 export const leave = (packs: number) => `${plural(packs, "pack")} to replace`;
 export const goThere = "Go there";

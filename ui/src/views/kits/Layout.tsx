@@ -152,9 +152,14 @@ function Box({ box, of, onPack }: { box: DealtBox; of: number; onPack: () => Pro
         </Button>
       )}
       {box.place_id !== null && (
-        <Link className="text-rim underline text-small" to={`/shelf?place=${box.place_id}`}>
-          {say.whatIsInIt}
-        </Link>
+        <span className="flex flex-wrap gap-x-4 text-small mt-1">
+          <Link className="text-rim underline" to={`/shelf?place=${box.place_id}`}>
+            {say.whatIsInIt}
+          </Link>
+          <Link className="text-rim underline" to={`/places/${box.place_id}/check`}>
+            {say.lookThroughIt}
+          </Link>
+        </span>
       )}
     </section>
   );

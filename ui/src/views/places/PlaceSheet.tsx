@@ -13,6 +13,7 @@ import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
 import { EditPlace } from "./EditPlace";
 import { TakePicture } from "../../kit/TakePicture";
+import { lookThrough } from "../../words/check";
 import * as say from "../../words/places";
 
 /** One place: its picture, the room left, what stands wrong there, what fits. */
@@ -65,6 +66,11 @@ function Body({
         <Link className="btn" to={`/shelf?place=${place.id}`}>
           {say.seeItsStacks}
         </Link>
+        {place.stacks > 0 && (
+          <Link className="btn" to={`/places/${place.id}/check`}>
+            {lookThrough}
+          </Link>
+        )}
         {keeper && (
           <Button aria-expanded={panel === "edit"} onClick={() => setPanel(panel === "edit" ? null : "edit")}>
             {say.changeIt}

@@ -3,7 +3,7 @@ import type { Place, StackDetail } from "../../api/types";
 import { Button } from "../../kit/kit";
 import type { Doing, Input } from "./doings";
 import { Effect } from "./Effect";
-import { Day, Form, Pick, Text } from "../../kit/form";
+import { Day, Form, Pick, Text, Whole } from "../../kit/form";
 import { Jars, Known, Part, Portions, Signs, Sources, Where } from "./ActFields";
 import * as say from "../../words/shelf";
 
@@ -75,6 +75,14 @@ function Fields({ doing, detail, places, onReady }: Omit<Props, "onDo"> & { onRe
       );
     case "look":
       return <Signs detail={detail} />;
+    case "pests":
+      return (
+        <>
+          <Whole label={say.gnawedPacks} name="packs" min={1} max={100000} required defaultValue={1} />
+          <Whole label={say.sealedInside} name="inner" min={0} max={1000} defaultValue={0} />
+          <Whole label={say.soundKept} name="kept" min={0} max={100000} defaultValue={0} />
+        </>
+      );
     case "ripened":
     case "cut":
     case "cooked":

@@ -144,6 +144,7 @@ const VERBS: Record<string, string> = {
   correct: say.correct,
   amend: say.change,
   "set-apart": say.setApart,
+  "sort-pests": say.sortPests,
 };
 
 function Doings({

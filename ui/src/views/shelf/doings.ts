@@ -96,6 +96,20 @@ export const DOINGS: Doing[] = [
     input: lookInput,
   },
   {
+    key: "pests",
+    act: "sort-pests",
+    name: say.binGnawed,
+    confirm: say.binKeepRest,
+    look: "grave",
+    when: (detail) => there(detail) && !detail.facts.quarantined && detail.stack.state !== "stop",
+    input: (form) => ({
+      packs: Math.max(1, Number(form.get("packs") || 1)),
+      inner: Number(form.get("inner") || 0),
+      kept: Number(form.get("kept") || 0),
+    }),
+    note: say.outerGoesToo,
+  },
+  {
     key: "ripened",
     act: "prepare",
     name: say.itIsRipe,

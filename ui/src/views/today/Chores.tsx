@@ -69,6 +69,7 @@ const READY: Record<string, (id: number | null) => string> = {
   after_power_cut: () => "/kits/power-cut",
   event: () => "/kits/before",
   refresh: (id) => `/kits/${id ?? ""}`,
+  check: (id) => `/places/${id ?? ""}/check`,
 };
 
 /** A power cut, a gale that comes, a kit to be refreshed. */
