@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "day"
+require_relative "pack_opening"
 require_relative "../core/dating/breaking"
 require_relative "../core/dating/came_in"
 require_relative "../core/planning/weight"
@@ -40,6 +41,7 @@ module NutShelf
       # @return [Store::Rows::Lot] as stored
       def write(entry)
         lot = entry.new_lot(facts)
+        PackOpening.learn(@work, entry, lot.pack_id, @input[:opening])
         note_price(entry, lot)
         entry.move(lot, quantity, value, came_in.bought? ? "bought" : "made")
       end
@@ -70,7 +72,7 @@ module NutShelf
           leftover_days: @input[:leftover_days],
           history: history,
           value_estimated: @input[:estimated] || @input[:price_minor].nil?,
-          pack_id: dry ? nil : pack_id,
+          **(dry ? {} : { pack_id: pack_id, opening: PackOpening.known(@work, pack_id) }),
           **@input.slice(:method, :wrapping, :opening, :lot_text, :directions, :bought_for).compact,
           **set_apart
         }

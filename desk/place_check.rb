@@ -34,7 +34,7 @@ module NutShelf
       end
 
       # @return [Boolean] whether it is one nobody opens otherwise
-      def box? = !place.kit_id.nil? && !place.kit_box.nil?
+      def box? = !place.kit_id.nil?
 
       # @return [Date, nil] when it is due; nil where it is no box, or nothing stands in it
       def due_on

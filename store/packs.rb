@@ -21,6 +21,13 @@ module NutShelf
           .group_by(&:food_id)
       end
 
+      # SELECT id, opening FROM packs WHERE household_id = 7 AND opening IS NOT NULL
+      # @return [Hash{Integer=>String}] how packs open of which somebody said so, by pack
+      def openings = @openings ||= rows(:packs).exclude(opening: nil).select_hash(:id, :opening)
+
+      # Somebody said it of another.
+      def know_openings = @openings = nil
+
       # SELECT packs.* FROM packs JOIN pack_barcodes ... WHERE code = '04006381333931'
       def by_barcode(code)
         rows(:packs)

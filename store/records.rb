@@ -17,7 +17,7 @@ module NutShelf
         "dish" => :dishes, "occasion" => :occasions, "occasion_time" => :occasion_times,
         "dish_photo" => :dish_photos, "shop" => :shops, "shopping" => :shoppings, "list_line" => :list_lines,
         "want" => :wants, "advice" => :advice_answers, "pet" => :pets, "kit" => :kits, "event" => :events,
-        "outage" => :outages
+        "outage" => :outages, "pack" => :packs
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE
@@ -68,7 +68,7 @@ module NutShelf
 
       private
 
-      def versioned?(kind) = !%w[count count_line keeping photo dish_photo].include?(kind)
+      def versioned?(kind) = !%w[count count_line keeping photo dish_photo pack].include?(kind)
 
       def scope(kind) = kind == "household" ? house : rows(TABLES.fetch(kind))
 

@@ -8,6 +8,7 @@ require_relative "../views/kit_view"
 require_relative "../views/kits_view"
 require_relative "../views/lasting_view"
 require_relative "../../desk/acts/close_gap"
+require_relative "../../desk/acts/eat_kit_meal"
 require_relative "../../desk/acts/keep_pet"
 require_relative "../../desk/acts/pack_box"
 require_relative "../../desk/acts/refresh_kit"
@@ -52,6 +53,8 @@ module NutShelf
       post("/:id/refresh") { act_on_stacks(Desk::RefreshKit, { kit_id: id_param, **body_as("RefreshKit") }) }
 
       post("/:id/pack") { act_on_stacks(Desk::PackBox, { kit_id: id_param, **body_as("PackBox") }) }
+
+      post("/:id/eat") { act_on_stacks(Desk::EatKitMeal, { kit_id: id_param, **body_as("EatKitMeal") }) }
 
       post("/:id/close") { act(Desk::CloseGap, { kit_id: id_param, **body_as("CloseGap") }) }
 

@@ -41,10 +41,19 @@ module NutShelf
         {
           day: number, kcal: kcal.floor, percent: menu.need.zero? ? 100 : (kcal * 100 / menu.need).floor,
           meals: menu.meals.select { |meal| meal.day == number }.map do |meal|
-            { meal: meal.meal, kcal: meal.kcal.floor, food: foods(meal.grams),
+            { meal: meal.meal, kcal: meal.kcal.floor, food: eaten(meal.grams),
               nothing_for: meal.nothing_for.map(&:name) }
           end
         }
+      end
+
+      def eaten(grams)
+        grams.sort_by { |food, _| food.name }.map do |food, amount|
+          {
+            food_id: @laid.book.stocks.food_id(food.key), grams: Core::Decimal.print(amount.floor(6)),
+            name: food.name, amount: @work.amount(Core::Quantity.new(amount.floor.to_r, :mass))
+          }
+        end
       end
 
       def foods(grams)

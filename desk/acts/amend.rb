@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../day"
+require_relative "../pack_opening"
 require_relative "../refusal"
 
 module NutShelf
@@ -39,6 +40,7 @@ module NutShelf
             end.uniq.join(", ")} of #{work.food(lot.food_id).name}#{trace(lot, changes)}"
           )
         amended.change(lot, "amended", changes)
+        PackOpening.learn(work, amended, lot.pack_id, changes[:opening])
         done(amended, lot_id: lot.id)
       end
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../kits/keeping"
 require_relative "../kits/stocks"
 require_relative "../parting"
 require_relative "../refusal"
@@ -60,7 +61,7 @@ module NutShelf
       end
 
       def carry(packed, lot, amount, place, kept)
-        release(packed, lot, kept, amount)
+        Kits::Keeping.release(work, packed, lot, kept, amount)
         part = Parting.new(work, packed).part(lot, amount)
         packed.happen(part, work.happening("moved", place_id: place.id), place_id: place.id)
       end
@@ -75,19 +76,6 @@ module NutShelf
         places.values_at(*numbers).compact.each do |box|
           place = house.records.lock("place", box.id)
           packed.alter("place", place, { checked_on: work.today }) unless place.checked_on == work.today
-        end
-      end
-
-      # What stands in the box needs no setting apart; the rest of it stays set apart.
-      def release(packed, lot, kept, amount)
-        kept.each do |row|
-          gone = [row.amount, amount].min
-          amount -= gone
-          next unless gone.positive?
-
-          change = gone == row.amount ? { archived_at: Time.now.utc.iso8601 } : { amount: row.amount - gone }
-          packed.alter("reservation", house.records.lock("reservation", row.id), change)
-          packed.tell(lot, "released", { amount: gone, holder: row.holder })
         end
       end
 

@@ -20,10 +20,11 @@ module NutShelf
 
         # @param taken [Hash{Integer=>Rational}] what leaves by stack, in its own units
         # @param despite [String, nil] why all the same
+        # @param besides [Integer, nil] the kit that is being eaten from: what it holds is there for that
         # @return [String] what the history says of it, empty where nothing falls short
         # @raise [Conflict] naming kit and line
-        def guard(taken, despite)
-          found = breach(taken) or return ""
+        def guard(taken, despite, besides: nil)
+          found = breach(taken, besides) or return ""
           why = despite.to_s.strip
           raise Refusal.of(:below_the_floor, kit: found.kit.name, line: words(found)) if why.empty?
 
@@ -34,8 +35,8 @@ module NutShelf
 
         def words(found) = Core::Kits::Lines.words(found.line).downcase
 
-        def breach(taken)
-          deep = @work.house.kits.all.select { |kit| kit.school == "deep_pantry" }
+        def breach(taken, besides)
+          deep = @work.house.kits.all.select { |kit| kit.school == "deep_pantry" && kit.id != besides }
           deep.lazy.filter_map { |kit| breach_of(kit, taken) }.first
         end
 

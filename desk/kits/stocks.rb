@@ -75,10 +75,18 @@ module NutShelf
           ((kept.dig(kit_id, stack.id) || 0r) / self.class.unit(stack)).floor
         end
 
+        # What each kit has of each stack, in its own units, and never more than is there: hands may take what is set
+        # apart, and who set apart first is served first then.
         # SQL: see Store::Reservations#all
         def kept
-          @kept ||= @work.house.reservations.all(@work.today).group_by(&:kit_id).transform_values do |list|
-            list.group_by(&:lot_id).transform_values { |rows| rows.sum(0r, &:amount) }
+          @kept ||= begin
+            left = Hash.new { |all, id| all[id] = @work.shelf.stacks[id]&.on_hand || 0r }
+            held = @work.house.reservations.all(@work.today).sort_by(&:id)
+            held.each_with_object(Hash.new { |all, id| all[id] = Hash.new(0r) }) do |row, kits|
+              there = [row.amount, left[row.lot_id]].min
+              left[row.lot_id] -= there
+              kits[row.kit_id][row.lot_id] += there
+            end.tap { |kits| kits.default = nil }
           end
         end
 

@@ -39,6 +39,20 @@ RSpec.describe "Kits of a household" do
     expect(reasons.keys).to include(shelf)
   end
 
+  it "counts no more than is there when hands took what was set apart, who set apart first first" do
+    shelf = tins
+    other = act(:SetKit, ines, { name: "Boat box", days: 2, gear: "burner" })["kit_id"]
+    [[kit, "4"], [other, "2"]].each do |id, packs|
+      inside(ines) do |house|
+        house.records.add("reservation", { lot_id: shelf, kit_id: id, amount: packs.to_r * 400, holder: "box" })
+      end
+    end
+    packs = -> { [kit, other].map { |id| book(id) { |one| one.pages.sum { |page| page.stock.supply.packs } } } }
+    expect(packs.call).to eq([4, 2])
+    act(:Take, ines, { lot_id: shelf, amount: "800" })
+    expect(packs.call).to eq([4, 0])
+  end
+
   it "says why something in it does not count" do
     box = act(:AddPlace, ines, { name: "Box 1", kind: "cupboard", tier: "set_apart" })["place_id"]
     act(:ChangePlace, ines, { place_id: box, kit_id: kit, kit_box: 1 })

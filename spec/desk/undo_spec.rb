@@ -137,6 +137,10 @@ RSpec.describe NutShelf::Desk::Undo do
       { kit_id: kit, boxes: [{ number: 1, holds: 0, packs: [{ lot_id: whole, count: 2 }, { lot_id: part, count: 3 }] },
                              { number: 2, holds: 0, packs: [{ lot_id: part, count: 4 }] }] }
     end,
+    EatKitMeal: lambda do
+      act(:CloseGap, ines, { kit_id: kit, fetch: true, buy: "none" }) if tins
+      { kit_id: kit, day: 1, meal: "midday", foods: [{ food_id: food_id(ines, "canned-chickpeas"), grams: "150" }] }
+    end,
     SetEvent: -> { { event_id: gale, name: "Storm", helpers: 3 } },
     TickTask: -> { { event_id: gale, key: "fill-water", done: true } },
     BeginOutage: -> { { started_at: (Time.now.utc - 3600).iso8601, freezer_percent: 50 } },

@@ -23,6 +23,8 @@ export const packed = "Packed";
 export const packedBox = (number: number) => `Packed: box ${number}`;
 export const packing = "What lies in which box";
 export const inIt = "in it";
+export const eaten = "Eaten";
+export const eatenMeal = (day: number, meal: string) => `Eaten: day ${day}, ${meal.toLowerCase()}`;
 export const lookThroughIt = "Look through it";
 export const whatIsInIt = "What is in it now";
 export const dealing = "Dealing the packs";

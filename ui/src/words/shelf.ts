@@ -7,6 +7,7 @@ export const staysIn = (words: string) => `stays in ${words}`;
 export const empty = (name: string, empty: number) => `${name}, ${empty} empty`;
 export const moreIn = (more: number, name: string, words: string) => `+${more} more in ${name}, ${words}`;
 export const lookFirstIts = (dayWords: string) => `look first, its date passed on ${dayWords}`;
+export const lookFirstThen = (dayWords: string) => `look first; if good, until ${dayWords}`;
 export const goodUntil = (dayWords: string) => `good until ${dayWords}`;
 export const setTheLevel = (name: string, level: string) => `${name}: ${level}. Set the level`;
 export const notToEat = (stop: number) => `${stop} not to eat`;

@@ -33,7 +33,7 @@ function Menu({ kit }: { kit: number }) {
             {say.printMenu}
           </Link>
           {menu.days.map((day) => (
-            <MenuDay key={day.day} day={day} />
+            <MenuDay key={day.day} kit={kit} day={day} />
           ))}
           {menu.left.length > 0 && (
             <p className="text-soft text-small my-1">
@@ -46,7 +46,18 @@ function Menu({ kit }: { kit: number }) {
   );
 }
 
-function MenuDay({ day }: { day: KitMenu["days"][number] }) {
+function MenuDay({ kit, day }: { kit: number; day: KitMenu["days"][number] }) {
+  const { act } = useActs();
+  const eat = (meal: KitMenu["days"][number]["meals"][number]) =>
+    act(
+      `/api/kits/${kit}/eat`,
+      {
+        day: day.day,
+        meal: meal.meal,
+        foods: meal.food.map((one) => ({ food_id: one.food_id, grams: one.grams })),
+      },
+      say.eatenMeal(day.day, say.MEALS[meal.meal] ?? meal.meal),
+    );
   return (
     <section className="mt-2">
       <h3 className="font-semibold">
@@ -63,6 +74,16 @@ function MenuDay({ day }: { day: KitMenu["days"][number] }) {
                 <span className="block text-beet text-small">{say.nothingFor(meal.nothing_for)}</span>
               )}
             </dd>
+            {meal.food.length > 0 && (
+              <dd className="shrink-0">
+                <Button
+                  aria-label={say.eatenMeal(day.day, say.MEALS[meal.meal] ?? meal.meal)}
+                  onClick={() => void eat(meal)}
+                >
+                  {say.eaten}
+                </Button>
+              </dd>
+            )}
           </div>
         ))}
       </dl>

@@ -20,9 +20,10 @@ function whose(stack: Foresight["stacks"][number]): string {
 function untilWords(stack: Foresight["stacks"][number], today: string): string {
   if (stack.state === "stop") return say.notToEatWord;
   if (!stack.usable_until) return say.noDate;
-  return stack.state === "look"
+  if (stack.state !== "look") return say.goodUntil(dayWords(stack.usable_until, today));
+  return stack.usable_until < today
     ? say.lookFirstIts(dayWords(stack.usable_until, today))
-    : say.goodUntil(dayWords(stack.usable_until, today));
+    : say.lookFirstThen(dayWords(stack.usable_until, today));
 }
 
 /** What an act would do to the dates, told before it is done: the act itself, tried and taken back. */

@@ -96,20 +96,6 @@ export const DOINGS: Doing[] = [
     input: lookInput,
   },
   {
-    key: "pests",
-    act: "sort-pests",
-    name: say.binGnawed,
-    confirm: say.binKeepRest,
-    look: "grave",
-    when: (detail) => there(detail) && !detail.facts.quarantined && detail.stack.state !== "stop",
-    input: (form) => ({
-      packs: Math.max(1, Number(form.get("packs") || 1)),
-      inner: Number(form.get("inner") || 0),
-      kept: Number(form.get("kept") || 0),
-    }),
-    note: say.outerGoesToo,
-  },
-  {
     key: "ripened",
     act: "prepare",
     name: say.itIsRipe,
@@ -217,6 +203,20 @@ export const DOINGS: Doing[] = [
     look: "grave",
     when: there,
     input: (form) => ({ outcome: form.get("outcome"), why: form.get("why"), ...amount(form) }),
+  },
+  {
+    key: "pests",
+    act: "sort-pests",
+    name: say.binGnawed,
+    confirm: say.binKeepRest,
+    look: "grave",
+    when: (detail) => there(detail) && !detail.facts.quarantined && detail.stack.state !== "stop",
+    input: (form) => ({
+      packs: Math.max(1, Number(form.get("packs") || 1)),
+      inner: Number(form.get("inner") || 0),
+      kept: Number(form.get("kept") || 0),
+    }),
+    note: say.outerGoesToo,
   },
 ];
 
