@@ -56,7 +56,7 @@ module NutShelf
       # @return [MealFilling] itself
       def ready
         problem unless open.zero?
-        @work.shelf_key
+        @plan.shelf_key
         @plan.recipes
         self
       end
@@ -83,7 +83,7 @@ module NutShelf
       def call(seconds: nil, moves: nil, cancel: nil)
         return [] if open.zero?
 
-        shared = Core::Work::Shared.new(key: [:meals, @work.shelf_key, problem.hash], value: problem)
+        shared = Core::Work::Shared.new(key: [:meals, @plan.shelf_key, problem.hash], value: problem)
         filling = Filling.new(seconds: seconds, moves: moves, budget: budget)
         found = Race.new(@work.services.work, shared).run(filling, cancel: cancel) do |better|
           yield proposed(better.plan), better.cost if block_given?

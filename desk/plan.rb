@@ -28,8 +28,12 @@ module NutShelf
         @to = [work.today + HORIZON, to].compact.max
       end
 
+      # What stood in a power cut nobody settled yet is planned with as little as it may be eaten.
       # @return [Core::Shelf]
-      def shelf = @work.shelf
+      def shelf = @shelf ||= @work.in_the_dark.withhold(@work.shelf)
+
+      # @return [Array] what that shelf is known by
+      def shelf_key = [*@work.shelf_key, @work.in_the_dark.ids]
 
       # A fresh draw on the shelf, by the dates of everybody who eats here.
       # @return [Core::Cursor]
@@ -92,7 +96,7 @@ module NutShelf
       def ranked(on)
         return worked_out(on) unless on == @work.today
 
-        @work.kept(:ranking, :stock, :plan, :people, :rules) { worked_out(on).freeze }
+        @work.kept(:ranking, :stock, :plan, :people, :rules, beside: @work.in_the_dark.ids) { worked_out(on).freeze }
       end
 
       # @return [Core::PriceBook]
@@ -241,7 +245,7 @@ module NutShelf
         )
       end
 
-      def shared = Core::Work::Shared.new(key: @work.shelf_key, value: shelf)
+      def shared = Core::Work::Shared.new(key: shelf_key, value: shelf)
 
       # What is eaten of it later is cooked with it.
       def value(row)

@@ -21,6 +21,19 @@ module NutShelf
           raise Refusal.of(:stood_in_the_dark, food: food.name) if food
         end
 
+        # What plans may draw on until then: what is in doubt stands there, and nothing of it is free.
+        # @param shelf [Core::Shelf]
+        # @return [Core::Shelf]
+        def withhold(shelf)
+          doubted = shelf.stacks.values_at(*doubtful.keys).compact
+          return shelf if doubted.empty?
+
+          shelf.after(doubted.map { |stack| stack.with(reserved: stack.on_hand, amount: stack.amount && 0r) }, [])
+        end
+
+        # @return [Array<Integer>] stacks in doubt
+        def ids = doubtful.keys
+
         # @param lot_id [Integer]
         # @return [Boolean]
         def doubts?(lot_id) = doubtful.key?(lot_id)

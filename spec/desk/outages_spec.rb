@@ -91,6 +91,20 @@ RSpec.describe "A power cut at the desk" do
     expect { act(:Cook, ines, { meal_id: meal, used: used }) }.to raise_error(NutShelf::Desk::Conflict, /not settled/)
   end
 
+  it "is planned with by nobody before it is settled" do
+    id = dark(9)
+    plan = ->(&asked) { at_work(ines) { |work| asked.call(NutShelf::Desk::Plan.new(work)) } }
+    free = -> { plan.call { |one| one.cursor.left("plain-yoghurt", HouseSupport::TODAY) } }
+    expect(free.call).to eq(0)
+    expect(plan.call { |one| one.shelf.stacks.fetch(yoghurt).on_hand }).to be > 0
+    expect(plan.call { |one| one.cursor.left("canned-chickpeas", HouseSupport::TODAY) }).to be > 0
+    key = plan.call(&:shelf_key)
+    reading = { where: "fridge", c: "4.0", at: (now - 3600).iso8601 }
+    act(:ChangeOutage, ines, { outage_id: id, reading: reading })
+    expect(free.call).to be > 0
+    expect(plan.call(&:shelf_key)).not_to eq(key)
+  end
+
   it "throws out, caps and marks in one act, which one undo takes back" do
     id = dark(60)
     over(id)
