@@ -65,7 +65,8 @@ module NutShelf
           lot_id: stack.id, name: stack.name(supply.food), place: stack.place, reason: page.reason.to_s,
           amount: @work.wording(stack, amount: supply.packs * Desk::Kits::Stocks.unit(stack)),
           until: supply.usable_until&.iso8601, mark: @work.mark(stack), fits: page.given.fits?,
-          minutes: page.given.minutes.to_i, opened: page.given.opened.kind.to_s, gives: gives(page)
+          minutes: page.given.minutes.to_i, opened: page.given.opened.kind.to_s, gives: gives(page),
+          warnings: stack.flags.map(&:text)
         }
       end
 

@@ -121,6 +121,15 @@ RSpec.describe "Kits over the wire", :api do
     expect(ask("/api/print/kits/#{kit}/boxes")["parts"].last["heading"]).to eq("Beside the boxes")
   end
 
+  it "warns on the kit's page of what freezes where it stands" do
+    attic = tell("/api/places", { name: "Attic", kind: "cupboard", low_c: -5, high_c: 20 })["place_id"]
+    jar = tell("/api/stacks", { food_id: food_id(ines, "canned-beef-stew"), place_id: attic, count: "2", amount: "400",
+                                unit: "g", printed_on: "2029-06-30", printed_kind: "best_before" })["lot_id"]
+    tell("/api/places/#{attic}/change", { version: 1, kit_id: kit })
+    found = ask("/api/kits/#{kit}")["stacks"].find { |one| one["lot_id"] == jar }
+    expect(found["warnings"].join).to match(/will freeze there/)
+  end
+
   it "makes a box that neither cools nor freezes, wherever its first pack comes from" do
     frozen = put_away(ines, "frozen-peas", "freezer", amount: "1000", printed_on: "2028-01-31",
       printed_kind: "best_before")["lot_id"]

@@ -28,6 +28,11 @@ function Row({ stack }: { stack: Stack }) {
         </Link>{" "}
         {stack.amount}
         <span className="block text-soft text-small">{facts.filter(Boolean).join(" · ")}</span>
+        {stack.warnings.map((text) => (
+          <span key={text} className="block text-beet text-small">
+            {text}
+          </span>
+        ))}
       </span>
       {!counts && <span className="text-small text-beet text-right max-w-[16ch]">{say.REASONS[stack.reason]}</span>}
     </li>
