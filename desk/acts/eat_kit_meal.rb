@@ -19,8 +19,8 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :kit_id, :day and :meal as the menu has them, :foods as [{ food_id:, grams: (decimal text, of
-      #   what is eaten) }]; :despite why, see Take
+      # @param input [Hash] :kit_id, :day and :meal as the menu has them, :foods as [{ food_id:, grams: (decimal text,
+      #   of what is eaten) }]; :despite why, see Take
       def perform(input)
         @kit = house.kits.find(input[:kit_id])
         bites = input[:foods].each_with_index.flat_map { |food, at| bites(food, "/foods/#{at}") }

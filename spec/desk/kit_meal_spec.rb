@@ -25,8 +25,10 @@ RSpec.describe "A meal out of a kit", :api do
     tell("/api/kits/#{kit}/eat", { day: day, meal: meal["meal"], foods: foods, **more })
   end
 
-  def stock = ask("/api/stacks")["stacks"].group_by { |one| one["food"] }
-    .transform_values { |list| list.sum { |one| one["on_hand"].to_r } }
+  def stock
+    ask("/api/stacks")["stacks"].group_by { |one| one["food"] }
+      .transform_values { |list| list.sum { |one| one["on_hand"].to_r } }
+  end
 
   it "takes what the menu says, opens what it must, and gives it all back" do
     before = stock

@@ -22,7 +22,7 @@ export default function BeforeView() {
   return (
     <>
       <Back to="/kits">{kits.back}</Back>
-      <h1 className="mt-1">{say.title}</h1>
+      <h1 className="mt-1 mb-2">{say.title}</h1>
       <Loaded query={query} what={say.asking}>
         {({ events }) => (events.length === 0 ? <Begin /> : events.map((one) => <Coming key={one.id} event={one} />))}
       </Loaded>

@@ -124,7 +124,7 @@ function Row({ stack, below, end, grave = false }: RowProps) {
         <b>{stack.name}</b> {stack.amount}
         <span className="block text-soft text-small">{below.filter(Boolean).join(" · ")}</span>
       </span>
-      <span className={`text-right ${grave ? "text-beet font-semibold" : ""}`}>{end}</span>
+      <span className={`shrink-0 max-w-[16ch] text-right ${grave ? "text-beet font-semibold" : ""}`}>{end}</span>
     </li>
   );
 }

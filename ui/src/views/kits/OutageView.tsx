@@ -24,7 +24,7 @@ export default function OutageView() {
   return (
     <>
       <Back to="/kits">{kits.back}</Back>
-      <h1 className="mt-1">{say.title}</h1>
+      <h1 className="mt-1 mb-2">{say.title}</h1>
       {away || query.isError ? (
         <DarkView begin={<Begin />} />
       ) : (

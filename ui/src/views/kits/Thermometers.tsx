@@ -12,7 +12,7 @@ export function Thermometers({ onRead }: { onRead: (where: string, name: string,
     <Board title={say.reading} note={say.touch}>
       {TOUCHES.map(([where, name, list]) => (
         <div key={where} className="flex flex-wrap items-center gap-2 mt-2">
-          <span className="w-[9ch]">{name}</span>
+          <span className="w-[9ch] phone:w-full font-semibold">{name}</span>
           {list.map((c) => (
             <Button key={c} aria-label={say.readAs(name, c)} onClick={() => onRead(where, name, c)}>
               {say.degree(c)}
