@@ -39,6 +39,17 @@ RSpec.describe "A week without a ferry, from the beginning", :api do
     ask("/api/kits/#{kit}")["lines"].to_h { |line| [line["line"], line["gap"].to_f] }.select { |_, gap| gap.positive? }
   end
 
+  # Packs are bought whole and each step is worked out anew, so a third of the cost may take four: the largest budget
+  # that takes three, as a household finds it.
+  def budget_of_three(kit, cost)
+    15.downto(0) do |turn|
+      budget = (cost / 3.0).ceil + (turn * 100)
+      tell("/api/kits/#{kit}/change", { budget_minor: budget })
+      return budget if ask("/api/kits/#{kit}/closing")["steps"].size == 3
+    end
+    0
+  end
+
   # Everything waiting on the list is bought, and put away with dates that reach.
   def shopped(place)
     ask("/api/list")["aisles"].flat_map { |aisle| aisle["items"] }
@@ -67,10 +78,8 @@ RSpec.describe "A week without a ferry, from the beginning", :api do
     fetched = gaps(kit)
     expect(fetched["kcal"]).to be < open["kcal"]
     closing = ask("/api/kits/#{kit}/closing")
-    tell("/api/kits/#{kit}/change", { budget_minor: (closing["cost_minor"] / 3.0).ceil + 800 })
-    steps = ask("/api/kits/#{kit}/closing")["steps"].size
-    expect(steps).to be_between(2, 3)
-    steps.times { tell("/api/kits/#{kit}/close", { fetch: false, buy: "step" }) }
+    expect(budget_of_three(kit, closing["cost_minor"])).to be_positive
+    3.times { tell("/api/kits/#{kit}/close", { fetch: false, buy: "step" }) }
     expect(ask("/api/kits/#{kit}/closing")["buy"]).to be_empty
     shopped(place_id(ines, "cupboard"))
     expect(gaps(kit)).to be_empty
