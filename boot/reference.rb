@@ -13,7 +13,8 @@ module NutShelf
       TABLES = %w[
         foods food_classes energy_exceptions keeping keeping_states stand_ins no_rule rules targets recipes
         recipe_lines recipe_makes methods look_signs losses revive foods_kit dish_words line_names
-        seasons warm_hours supplies event_tasks needs_others loses_crunch
+        seasons warm_hours supplies event_tasks needs_others loses_crunch assemblies assembly_lines cold dry_parts
+        drying essentials pack_kinds packaging preserving_steps produce_jars recipe_gear volumes
       ].freeze
 
       module_function

@@ -238,10 +238,8 @@ module NutShelf
 
       def ranking(on)
         Core::Ranking.new(
-          recipes: recipes.reject do |_, recipe|
-            recipe.followed
-          end, meals: coming, servings: servings, on: on, prices: prices, diet: diet, habits: habits,
-          allow_look: looks?, strict: strict?
+          recipes: recipes.reject { |_, recipe| recipe.followed }, meals: coming, servings: servings, on: on,
+          prices: prices, diet: diet, habits: habits, allow_look: looks?, strict: strict?
         )
       end
 

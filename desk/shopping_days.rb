@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/buying/trip_days"
-require_relative "../core/planning/trips"
+require_relative "../core/planning/shopping_trips"
 
 module NutShelf
   module Desk
@@ -35,14 +35,14 @@ module NutShelf
       def may_fall_out? = @work.household.settings.fetch("shopping_may_fall_out", false)
 
       # @param dishes [Array<Core::Dish>] of the span
-      # @return [Core::Trips::Shared]
+      # @return [Core::ShoppingTrips::Shared]
       def share(dishes)
         needs = dishes.flat_map do |dish|
           dish.missing.map do |line|
-            Core::Trips::Need.new(food_key: line.food_key, on: dish.on, grams: line.missing)
+            Core::ShoppingTrips::Need.new(food_key: line.food_key, on: dish.on, grams: line.missing)
           end
         end
-        Core::Trips.new(days, keeps: method(:keeps)).call(needs)
+        Core::ShoppingTrips.new(days, keeps: method(:keeps)).call(needs)
       end
 
       # By the careful figure of the place that suits it best; what lives in the freezer keeps.

@@ -72,7 +72,7 @@ module NutShelf
       # @return [ShoppingDays]
       def shopping = @shopping ||= ShoppingDays.new(@work, from: from, to: to)
 
-      # @return [Core::Trips::Shared] what its meals lack, by the shopping day it is got on
+      # @return [Core::ShoppingTrips::Shared] what its meals lack, by the shopping day it is got on
       def trips = shopping.share(dishes)
 
       # @return [Balance]

@@ -54,7 +54,7 @@ module NutShelf
 
       post("/:id/pack") { act_on_stacks(Desk::PackBox, { kit_id: id_param, **body_as("PackBox") }) }
 
-      post("/:id/eat") { act_on_stacks(Desk::EatKitMeal, { kit_id: id_param, **body_as("EatKitMeal") }) }
+      post("/:id/eaten") { act_on_stacks(Desk::EatKitMeal, { kit_id: id_param, **body_as("EatKitMeal") }) }
 
       post("/:id/close") { act(Desk::CloseGap, { kit_id: id_param, **body_as("CloseGap") }) }
 

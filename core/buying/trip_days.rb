@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../planning/trips"
+require_relative "../planning/shopping_trips"
 
 module NutShelf
   module Core
@@ -32,7 +32,7 @@ module NutShelf
 
       # @param keeps [Integer, nil] days from the shop
       # @return [Boolean]
-      def fresh?(keeps) = !keeps.nil? && keeps <= Trips::FRESH
+      def fresh?(keeps) = !keeps.nil? && keeps <= ShoppingTrips::FRESH
 
       # @param keeps [Integer, nil]
       # @return [Date] the day before which the first trip's food must do: the day after the last where no trip follows

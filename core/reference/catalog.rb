@@ -11,14 +11,15 @@ module NutShelf
     # The reference tables, indexed once and frozen: foods, classes, keeping rows and the tables that
     # say which row answers a question. Built by TableReader from rows that somebody else read.
     class Catalog
-      attr_reader :foods, :targets, :recipes, :class_names, :signs, :losses, :revivals, :kits
+      attr_reader :foods, :targets, :recipes, :class_names, :signs, :losses, :revivals, :kits, :trips
 
       # @param foods [Hash{String=>Food}] by key; home-made classes are foods too, under their class key
       # @param rows [Hash{Array=>KeepingRow}] by [scope, place, state]
       # @param states [Hash{Array=>Array<String>}] by [situation, place], in the order to ask
       # @param stand_ins [Array<Hash>] in file order
       # @param no_rules [Array<Hash>]
-      # @param more [Hash] :targets, :recipes, :class_names, :signs, :losses, :revivals, :kits, for those who need them
+      # @param more [Hash] :targets, :recipes, :class_names, :signs, :losses, :revivals, :kits, :trips, for
+      #   those who need them
       def initialize(foods:, rows:, states:, stand_ins:, no_rules:, **more)
         @foods = foods.freeze
         @rows = rows.freeze
@@ -33,6 +34,7 @@ module NutShelf
         @losses = more.fetch(:losses, {}).freeze
         @revivals = more.fetch(:revivals, {}).freeze
         @kits = more[:kits]
+        @trips = more[:trips]
         @home_classes = more.fetch(:home_classes, []).freeze
         freeze
       end

@@ -3,6 +3,7 @@
 require_relative "../errors"
 require_relative "kit_tables"
 require_relative "side_tables"
+require_relative "trip_table_checks"
 
 module NutShelf
   module Core
@@ -34,7 +35,7 @@ module NutShelf
       def faults
         [*duplicates, *groups, *energy, *keeping, *raw_meat, *rules, *answers, *lines, *dish_words,
          *seasons, *methods_of_storing, *packs,
-         *without_pack, *KitTables.faults(@tables, @catalog)]
+         *without_pack, *KitTables.faults(@tables, @catalog), *TripTableChecks.new(@tables, @catalog).faults]
       end
 
       private

@@ -6,6 +6,7 @@ require_relative "catalog"
 require_relative "kit_tables"
 require_relative "recipe"
 require_relative "side_tables"
+require_relative "trip_tables"
 require_relative "../quantity/quantity"
 
 module NutShelf
@@ -39,7 +40,8 @@ module NutShelf
           signs: signs,
           losses: losses,
           revivals: revivals,
-          kits: KitTables.read(@tables)
+          kits: KitTables.read(@tables),
+          trips: TripTables.read(@tables)
         )
       end
 

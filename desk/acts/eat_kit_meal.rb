@@ -23,7 +23,7 @@ module NutShelf
       #   of what is eaten) }]; :despite why, see Take
       def perform(input)
         @kit = house.kits.find(input[:kit_id])
-        bites = input[:foods].each_with_index.flat_map { |food, at| bites(food, "/foods/#{at}") }
+        bites = input[:foods].each_with_index.flat_map { |asked, at| bites(asked, "/foods/#{at}") }
         raise Refusal.of(:nothing_left) if bites.empty?
 
         lots = house.lots.lock(bites.map { |bite| bite.stock.stack.id })
@@ -38,19 +38,19 @@ module NutShelf
 
       # @return [Array<Bite>] what is open first, then what ends first
       # @raise [Conflict] when the kit no longer holds that much; what was noted without signal takes what is there
-      def bites(food, pointer)
-        open = food[:grams].to_r
-        list = stocks.fetch(food[:food_id], []).filter_map do |stock|
+      def bites(asked, pointer)
+        open = asked[:grams].to_r
+        list = stocks.fetch(asked[:food_id], []).filter_map do |stock|
           grams = [open, grams(stock)].min
           open -= grams
           Bite.new(stock: stock, amount: amount(stock, grams)) if grams.positive?
         end
-        refuse_short(food, open, pointer) if open.positive?
+        refuse_short(asked[:food_id], open, pointer) if open.positive?
         list.select { |bite| bite.amount.positive? }
       end
 
-      def refuse_short(food, open, pointer)
-        name = work.food_row(food[:food_id]).name
+      def refuse_short(food_id, open, pointer)
+        name = work.food_row(food_id).name
         raise Refusal.of(:not_in_the_kit, at: pointer, food: name, kit: @kit.name) unless work.late?
 
         work.unsettled << "#{work.size(Core::Quantity.new(open, :mass))} of #{name} was not in #{@kit.name} any more."

@@ -117,7 +117,7 @@ RSpec.describe "The door", :api do
         reason: "pest"
       },
       "sort-pests" => { packs: 1 },
-      "eat" => { day: 1, meal: "midday", foods: [{ food_id: 999_999_999, grams: "1" }] },
+      "eaten" => { day: 1, meal: "midday", foods: [{ food_id: 999_999_999, grams: "1" }] },
       "check" => { found: [] },
       "foresee" => {
         act: "open"

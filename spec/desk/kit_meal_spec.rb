@@ -22,7 +22,7 @@ RSpec.describe "A meal out of a kit", :api do
 
   def eat(day, meal, **more)
     foods = meal["food"].map { |food| food.slice("food_id", "grams") }
-    tell("/api/kits/#{kit}/eat", { day: day, meal: meal["meal"], foods: foods, **more })
+    tell("/api/kits/#{kit}/eaten", { day: day, meal: meal["meal"], foods: foods, **more })
   end
 
   def stock
@@ -71,6 +71,6 @@ RSpec.describe "A meal out of a kit", :api do
     deep = tell("/api/kits", { name: "Pantry", days: 30, school: "deep_pantry", gear: "burner" })["kit_id"]
     food = { food_id: food_id(ines, "canned-chickpeas"), grams: "240" }
     expect(tell("/api/stacks/#{tin}/take", { amount: "400" })["title"]).to include("Pantry")
-    expect(tell("/api/kits/#{deep}/eat", { day: 1, meal: "midday", foods: [food] })).to include("act_id")
+    expect(tell("/api/kits/#{deep}/eaten", { day: 1, meal: "midday", foods: [food] })).to include("act_id")
   end
 end

@@ -138,8 +138,10 @@ RSpec.describe NutShelf::Desk::Undo do
                              { number: 2, holds: 0, packs: [{ lot_id: part, count: 4 }] }] }
     end,
     EatKitMeal: lambda do
-      act(:CloseGap, ines, { kit_id: kit, fetch: true, buy: "none" }) if tins
-      { kit_id: kit, day: 1, meal: "midday", foods: [{ food_id: food_id(ines, "canned-chickpeas"), grams: "150" }] }
+      printed = { printed_on: "2029-06-30", printed_kind: "best_before" }
+      put_away(ines, "canned-peaches", "cupboard", count: "3", **printed)
+      act(:CloseGap, ines, { kit_id: kit, fetch: true, buy: "none" })
+      { kit_id: kit, day: 1, meal: "midday", foods: [{ food_id: food_id(ines, "canned-peaches"), grams: "550" }] }
     end,
     SetEvent: -> { { event_id: gale, name: "Storm", helpers: 3 } },
     TickTask: -> { { event_id: gale, key: "fill-water", done: true } },

@@ -10,7 +10,8 @@ export const neverDone = "Nobody has noted a look through it yet";
 export const dueOn = (day: string) => `due ${day}`;
 export const nothing = "Nothing stands here";
 export const boxAsks =
-  "Open it: are all seals sound, is it dry inside, does anything smell or leak? Then say of each stack how you found it.";
+  "Open it: are all seals sound, is it dry inside, does anything smell or leak? " +
+  "Then say of each stack how you found it.";
 export const placeAsks = "Say of each stack how you found it. What you leave open stays as it was.";
 export const LISTS: Record<string, string> = {
   tin: "Tins",

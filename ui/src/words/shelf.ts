@@ -189,8 +189,8 @@ export const pestsFound = "Pests in it: set it all apart";
 export const binGnawed = "Bin gnawed packs";
 export const binKeepRest = "Bin them, keep the sound ones";
 export const outerGoesToo =
-  "The outer pack goes, with whatever is not sound. Wipe the sealed packs you keep. What stands beside it is looked at " +
-  "first from now on.";
+  "The outer pack goes, with whatever is not sound. Wipe the sealed packs you keep. " +
+  "What stands beside it is looked at first from now on.";
 export const gnawedPacks = "Packs gnawed, or with insects in them";
 export const sealedInside = "Sealed packs inside each";
 export const soundKept = "Of those sound, wiped and kept, in all";

@@ -50,7 +50,7 @@ function MenuDay({ kit, day }: { kit: number; day: KitMenu["days"][number] }) {
   const { act } = useActs();
   const eat = (meal: KitMenu["days"][number]["meals"][number]) =>
     act(
-      `/api/kits/${kit}/eat`,
+      `/api/kits/${kit}/eaten`,
       {
         day: day.day,
         meal: meal.meal,

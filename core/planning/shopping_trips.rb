@@ -6,7 +6,7 @@ module NutShelf
   module Core
     # What is bought on which shopping day: what keeps on the first, each fresh food on the last one that still serves
     # its meals.
-    class Trips
+    class ShoppingTrips
       # What a meal lacks: food, day of the meal, grams. Frozen.
       Need = Value.of(:food_key, :on, :grams)
 

@@ -2,9 +2,9 @@
 
 require "spec_helper"
 require "date"
-require_relative "../../../core/planning/trips"
+require_relative "../../../core/planning/shopping_trips"
 
-RSpec.describe NutShelf::Core::Trips do
+RSpec.describe NutShelf::Core::ShoppingTrips do
   keeping = { "rice" => nil, "carrots" => 30, "mince" => 2, "lettuce" => 5 }
 
   def day(number) = Date.new(2026, 12, number)

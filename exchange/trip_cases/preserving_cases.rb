@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+require_relative "../../core/preserving/dryer"
+require_relative "../../core/preserving/next_time"
+require_relative "../../core/season/season_plan"
+require_relative "reading"
+
+module NutShelf
+  module Exchange
+    module TripCases
+      # What the next batch in the dryer may give.
+      class DryNextCase < Reading
+        # @return [Hash]
+        def answer
+          next_time = Core::Preserving::NextTime.new(drying, figures.usual(drying.hours_target), batches)
+          given = number("next_in_g")
+          {
+            yields: next_time.yields.map { |one| text(one, 4) }, yield: text(next_time.yield, 4),
+            hours: text(next_time.hours, 1),
+            water_back_ml_per_100g: text(Core::Preserving::WaterBack.of_batch(100r, 1r, next_time.yield)),
+            out_g: text(next_time.out_g(given)), litres: next_time.litres(given)&.then { |one| text(one, 1) }
+          }
+        end
+
+        private
+
+        def drying = row(:drying, @case["drying"])
+
+        def batches
+          @case.list("batches").map do |one|
+            Core::Preserving::Batch.new(
+              in_g: number("in_g", one), out_g: number("out_g", one), hours: one.amount("hours"),
+              done: one["done"] != false
+            )
+          end
+        end
+      end
+
+      # Loads of a dryer before a day.
+      class DryerCase < Reading
+        # @return [Hash]
+        def answer
+          drying = row(:drying, @case["drying"])
+          plan = Core::Preserving::Dryer.new(
+            drying, hours: @case.amount("hours") || figures.usual(drying.hours_target), trays: @case.whole("trays"),
+            tray_dm2: number("tray_dm2"), day_hours: number("day_hours"), watts: @case.amount("watts")
+          ).call(number("in_g"), needed_on: @case.day("needed_on"))
+          {
+            capacity_g: text(plan.capacity_g), loads: plan.loads, per_load_g: text(plan.per_load_g),
+            per_tray_g: text(plan.per_tray_g), days: plan.days, start_on: plan.start_on&.iso8601,
+            kwh: plan.kwh && text(plan.kwh, 1)
+          }
+        end
+      end
+
+      # Water that is given back.
+      class WaterBackCase < Reading
+        # @return [Hash]
+        def answer = { ml: text(millilitres) }
+
+        private
+
+        def millilitres
+          portion = number("portion_g")
+          back = Core::Preserving::WaterBack
+          return back.of_batch(portion, number("in_g"), number("out_g")) if @case["in_g"]
+
+          drying = row(:drying, @case["drying"])
+          back.of_table(portion, drying, figures.usual(drying.rehydrate_target))
+        end
+      end
+
+      # A year of jars.
+      class SeasonCase < Reading
+        # @return [Hash]
+        def answer
+          plan = season.call(
+            jars, today: @case.day("today"), harvest: @case.day("harvest"), next_harvest: @case.day("next_harvest"),
+            owned: owned, g_per_litre: produce.usual, pot_jars: @case["pot_jars"] && @case.whole("pot_jars")
+          )
+          { **need(plan), **filled(plan) }
+        end
+
+        private
+
+        def season
+          food = catalog.foods.fetch(@case["jar_class"]) { @case.bad("jar_class", @case["jar_class"], "Use a class.") }
+          Core::Season::SeasonPlan.new(
+            weekly_ml: number("weekly_ml"), margin: number("margin", usual: 0r),
+            keep_days: days(food, "home_canned", "cool_dark"), opened_days: days(food, "opened", "fridge")
+          )
+        end
+
+        def days(food, situation, place) = catalog.keeping(food, situation, place).row.days(policy.school)
+
+        def jars
+          @case.list("jars").map do |one|
+            Core::Season::JarStack.new(
+              id: one["id"], size_ml: number("size_ml", one), count: one.whole("count"),
+              good_until: one.day("good_until")
+            )
+          end
+        end
+
+        def owned = @case["owned"].to_h { |size, count| [size.to_r, count] }
+
+        def produce
+          said = @case.part("produce")
+          catalog.trips.produce_jars.find do |one|
+            one.food_key == said["food"] && (said["product"].nil? || one.product == said["product"])
+          end || @case.bad("produce", said["food"], "Use a food and product of that table.")
+        end
+
+        def need(plan)
+          {
+            needed_ml: text(plan.needed_ml), short_ml: text(plan.before.short_ml),
+            hole_from: plan.before.hole_from&.iso8601, goes_past: past(plan.before.past),
+            left_ml: text(plan.left_ml), left_eaten_ml: text(plan.eaten_ml), left_past: past(plan.after.past),
+            to_make_ml: up(plan.to_make_ml), days_jars_cannot_cover: plan.uncovered_days
+          }
+        end
+
+        def past(list) = list.map { |one| { id: one.id, ml: text(one.ml), after: one.after.iso8601 } }
+
+        def filled(plan)
+          {
+            one_jar_eaten_in_days: plan.one_jar_days, size_up_to_ml: text(plan.fits_ml),
+            empties: sizes(plan.empties), jars: sizes(plan.jars), empties_to_find: plan.find,
+            filled_ml: text(plan.filled_ml), produce_kg: up(plan.produce_g / 1000, 1), batches: plan.pots
+          }
+        end
+
+        def sizes(counts) = counts.sort.to_h { |size, count| [text(size), count] }
+      end
+    end
+  end
+end

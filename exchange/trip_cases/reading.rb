@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require "bigdecimal"
+require "time"
+require_relative "../../core/dating/policy"
+require_relative "../../core/kits/figures"
+require_relative "../../core/quantity/decimal"
+require_relative "../../core/quantity/quantity"
+require_relative "../../core/reference/recipe"
+require_relative "../case_file"
+
+module NutShelf
+  module Exchange
+    module TripCases
+      # Reads what cases of the bench and of trips have in common, and writes numbers: as text, rounded half up.
+      class Reading
+        attr_reader :case, :catalog
+
+        # @param one [CaseFile::Case]
+        # @param catalog [Core::Catalog]
+        def initialize(one, catalog)
+          @case = one
+          @catalog = catalog
+        end
+
+        # @return [Core::Kits::Figures] what is usual
+        def figures = @figures ||= Core::Kits::Figures.new(targets: catalog.targets)
+
+        # @return [Core::Policy]
+        def policy
+          school = @case["school"] || "look_then_decide"
+          known = %w[look_then_decide by_the_date]
+          @case.bad("school", school, "Use #{known.join(" or ")}.") unless known.include?(school)
+          Core::Policy.new(school: school.to_sym)
+        end
+
+        # @return [Core::Food]
+        def food(key, one = @case, field = "food")
+          catalog.foods.fetch(key) { one.bad(field, key, "Use the key of a food.") }
+        end
+
+        # @return [Object] the row of a table of trips
+        def row(table, key, field = table.to_s)
+          catalog.trips.public_send(table).fetch(key) { @case.bad(field, key, "Use a key of that table.") }
+        end
+
+        # @return [Rational]
+        def number(field, one = @case, usual: nil)
+          found = one.amount(field)
+          found.nil? ? usual || one.bad(field, nil, "A number is missing.") : found
+        end
+
+        # @return [Rational] that may lie below 0
+        def signed(field, one = @case)
+          BigDecimal(one[field].to_s).to_r
+        rescue ArgumentError
+          one.bad(field, one[field], "Write a number like -1.5.")
+        end
+
+        # @return [Time] as it is told, without a zone
+        def moment(field, one = @case)
+          Time.iso8601("#{one[field].to_s[0, 16]}:00Z")
+        rescue ArgumentError
+          one.bad(field, one[field], "Write a moment like 2027-08-02T07:00.")
+        end
+
+        # @return [Integer]
+        def count(field, one = @case, usual: nil) = one[field].nil? && usual ? usual : one.whole(field)
+
+        # @param lines [Array<CaseFile::Case>] of {food, quantity, unit}
+        # @return [Array<Core::RecipeLine>]
+        def lines(lines)
+          lines.map do |one|
+            food(one["food"], one)
+            Core::RecipeLine.new(
+              food_key: one["food"], quantity: Core::Quantity.of(one["quantity"].to_s, one["unit"] || "g")
+            )
+          end
+        end
+
+        # @param value [Numeric]
+        # @param places [Integer]
+        # @return [String] half up, without needless zeros
+        def text(value, places = 0) = Core::Decimal.print(half_up(value, places))
+
+        # @return [String] rounded up: what must be had
+        def up(value, places = 0) = Core::Decimal.print((value.to_r * (10**places)).ceil / (10**places).to_r)
+
+        private
+
+        def half_up(value, places) = ((value.to_r * (10**places)) + (1/2r)).floor / (10**places).to_r
+      end
+    end
+  end
+end
