@@ -33,6 +33,7 @@ module NutShelf
         "/api/pack-check" => PackCheck,
         "/api/look-back" => LookBack,
         "/api/kits" => Kits,
+        "/api/bench" => Bench,
         "/api/events" => Events,
         "/api/outages" => Outages,
         "/api/phones" => Phones,

@@ -83,6 +83,7 @@ RSpec.describe "Every view", :browser do
       "/keeping?food=#{food_id(who, "lettuce")}" => "table",
       "/places?place=#{place_id(who, "cupboard")}" => "[role=dialog] h3",
       "/places/#{place_id(who, "cupboard")}/check" => "h2",
+      "/portion?food=#{food_id(who, "rolled-oats")}" => "h1",
       "/bring-forward" => "h1",
       "/jars" => "h1",
       "/labels?stacks=#{stack}" => "[type=checkbox]",

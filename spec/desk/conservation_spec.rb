@@ -37,7 +37,7 @@ RSpec.describe "Conservation" do
 
     def step
       lot = stacks.sample(random: @dice)
-      case @dice.rand(9)
+      case @dice.rand(11)
       when 0
         act(:Move, lot_id: lot.id, place_id: places.sample(random: @dice), amount: amount(lot))
       when 1
@@ -66,6 +66,11 @@ RSpec.describe "Conservation" do
         act(:StoreAs, lot_id: lot.id, method: %w[bag jar paper].sample(random: @dice))
       when 7
         act(:Look, lot_id: lot.id, result: %w[good turning].sample(random: @dice))
+      when 8
+        alike = stacks.select { |one| one.food_id == lot.food_id }.map { |one| { lot_id: one.id, amount: amount(one) } }
+        act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first)
+      when 9
+        act(:SortPests, lot_id: lot.id, packs: 1, inner: 4, kept: 4)
       else
         act(:Quarantine, lot_ids: [lot.id], reason: "pest")
       end

@@ -12,7 +12,7 @@ RSpec.describe "Dates in hands" do
 
   # One member of the household at the shelf, by a seeded throw of dice.
   class Shelf # rubocop:disable Lint/ConstantDefinitionInBlock -- local to this file
-    ACTS = %i[move open portion decant top_up prepare look take amend undo].freeze
+    ACTS = %i[move open portion bench decant top_up prepare look take amend undo].freeze
 
     def initialize(spec, who, seed)
       @spec = spec
@@ -49,6 +49,11 @@ RSpec.describe "Dates in hands" do
     def open(lot) = act(:Open, lot_id: lot.id)
 
     def portion(lot) = act(:Portion, lot_id: lot.id, count: 2, amount: some(lot), place_id: place)
+
+    def bench(lot)
+      alike = stacks.select { |other| other.food_id == lot.food_id }.map { |one| { lot_id: one.id } }
+      act(:PortionBench, takes: alike, count: 3, fresh: 1, place_id: place, frozen_place_id: place)
+    end
 
     def decant(lot) = act(:Decant, lot_id: lot.id, container_id: jar, amount: some(lot))
 

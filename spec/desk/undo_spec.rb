@@ -276,6 +276,11 @@ RSpec.describe NutShelf::Desk::Undo do
     end,
     SetLevel: -> { { lot_id: rice, level: "low" } },
     StoreAs: -> { { lot_id: rice, method: "jar" } },
+    PortionBench: lambda do
+      mince = -> { put_away(ines, "beef-mince", "fridge", count: "2", amount: "500")["lot_id"] }
+      { takes: [{ lot_id: mince.call, amount: "700" }, { lot_id: mince.call }], trim_g: "50", spoiled_g: "20", count: 7,
+        fresh: 2, frozen_place_id: place_id(ines, "freezer") }
+    end,
     SortPests: lambda do
       put_away(ines, "rolled-oats", "cupboard", count: "2", amount: "500", unit: "g")
       { lot_id: rice, packs: 1, inner: 5, kept: 3 }

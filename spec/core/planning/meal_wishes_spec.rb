@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support"
+require_relative "../../../core/planning/dish_kind"
 require_relative "../../../core/planning/meal_wishes"
 
 RSpec.describe NutShelf::Core::MealWishes do

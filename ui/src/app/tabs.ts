@@ -12,6 +12,7 @@ export const TABS: Tab[] = [
   { path: "/count", name: say.count, key: "3" },
   { path: "/meals", name: say.meals, key: "4" },
   { path: "/shop", name: say.shop, key: "5" },
+  { path: "/portion", name: say.portion, key: "6" },
   { path: "/kits", name: say.kits, key: "7" },
   { path: "/look-back", name: say.lookBack, key: "9" },
   { path: "/keeping", name: say.keeping, key: "0" },

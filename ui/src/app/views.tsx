@@ -128,6 +128,10 @@ const PhonesView = lazily(
   () => import("../views/care"),
   (module) => module.PhonesView,
 );
+const BenchView = lazily(
+  () => import("../views/care"),
+  (module) => module.BenchView,
+);
 const CheckView = lazily(
   () => import("../views/care"),
   (module) => module.CheckView,
@@ -229,6 +233,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/shop", ShopView],
   ["/shop/packs", PackCheckView],
   ["/shop/bought", BoughtView],
+  ["/portion", BenchView],
   ["/kits", KitsView],
   ["/kits/lasting", LastingView],
   ["/kits/before", BeforeView],

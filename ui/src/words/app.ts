@@ -67,6 +67,7 @@ export const coldest = "Coldest";
 export const warmest = "Warmest";
 export const today = "Today";
 export const shelf = "Shelf";
+export const portion = "Portion";
 export const count = "Count";
 export const meals = "Meals";
 export const shop = "Shop";

@@ -194,6 +194,7 @@ export const outerGoesToo =
 export const gnawedPacks = "Packs gnawed, or with insects in them";
 export const sealedInside = "Sealed packs inside each";
 export const soundKept = "Of those sound, wiped and kept, in all";
+export const severalAtOnce = "Several packs at once, with trim and a part kept fresh";
 export const sortPests = "Bin gnawed packs";
 export const lookThroughPlace = (place: string) => `Look through ${place}`;
 export const recalledIt = "Recalled";

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { Link } from "wouter";
 import { jarsQuery, shelfQuery } from "../../api/queries";
 import type { Place, StackDetail } from "../../api/types";
 import { Amount, Day, Pick, Text, Whole } from "../../kit/form";
@@ -129,6 +130,11 @@ export function Portions({ detail, places }: { detail: StackDetail; places: Plac
       <Part detail={detail} label={say.outHowMuch} />
       <Where places={places} stays detail={detail} />
       <Text label={say.nameOnLabel} name="label" maxLength={120} placeholder={detail.stack.name} />
+      {detail.stack.unit === "g" && detail.stack.noun === null && (
+        <Link className="text-rim underline text-small" to={`/portion?food=${detail.stack.food_id}`}>
+          {say.severalAtOnce}
+        </Link>
+      )}
     </>
   );
 }
