@@ -29,7 +29,8 @@ export const label = "Name on the label";
 export const itComesTo = "It comes to";
 export const workingOut = "Working it out";
 export const tickOne = "Tick what goes in.";
-export const so = (count: number, share: string, pool: string) => `${plural(count, "portion")} of ${share}, from ${pool}`;
+export const so = (count: number, share: string, pool: string) =>
+  `${plural(count, "portion")} of ${share}, from ${pool}`;
 export const costs = (list: string[]) => list.join(", ");
 export const cost = (count: number, money: string) => `${count} at ${money}`;
 export const gives = (kcal: number | null, protein: string | null) =>
