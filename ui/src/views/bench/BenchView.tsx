@@ -172,7 +172,11 @@ function Cold({ places }: { places: Place[] }) {
         options={[["", say.noFreezer], ...places.filter((place) => place.kind === "freezer").map(option)]}
       />
       {frozen !== "" && <Whole label={say.fresh} name="fresh" min={0} max={500} defaultValue={0} />}
-      <Pick label={frozen === "" ? say.allPlace : say.freshPlace} name="place_id" options={[["", say.staysThere], ...places.map(option)]} />
+      <Pick
+        label={frozen === "" ? say.allPlace : say.freshPlace}
+        name="place_id"
+        options={[["", say.staysThere], ...places.map(option)]}
+      />
     </>
   );
 }
