@@ -16,7 +16,7 @@ module NutShelf
         bought_sealed bought_frozen left_over cooked home_canned home_dried ripening opened thawed frozen_at_home cut
         ripe ground portioned
       ].freeze
-      KINDS = %w[opened frozen thawed moved looked ripened cut cooked stored topped_up dark].freeze
+      KINDS = %w[opened frozen thawed moved looked ripened cut cooked stored topped_up dark suspected].freeze
       PLACES = %w[cupboard cool_dark fridge freezer].freeze
       RESULTS = %w[good turning bad].freeze
       VERDICTS = %w[keep eat_today cook_now eat_soon refreeze refreeze_poorer].freeze

@@ -18,7 +18,7 @@ module NutShelf
         found.each_key { |id| refuse_elsewhere(lots[id], place) }
         checked = entry("check_place", "Looked through #{place.name}#{told(found.values, input[:damp])}")
         found.sort.each { |id, result| checked.happen(lots.fetch(id), work.happening("looked", result: result)) }
-        checked.alter("place", place, { checked_on: work.today })
+        checked.alter("place", place, { checked_on: work.on })
         dry_out(checked, place) if input[:damp]
         done(checked, place_id: place.id)
       end

@@ -54,7 +54,8 @@ module NutShelf
         end
 
         def checks
-          boxes = @work.places.each_value.select { |place| place.kit_id && !place.gone? }
+          kits = @work.house.kits.all.map(&:id)
+          boxes = @work.places.each_value.select { |place| kits.include?(place.kit_id) && !place.gone? }
           boxes.filter_map { |place| check(place) }.sort_by { |due| [due.on, due.id] }
         end
 

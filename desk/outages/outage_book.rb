@@ -120,7 +120,7 @@ module NutShelf
           Stood.new(
             stack: stack, settled: outage.findings.key?(stack.id.to_s),
             good: stack.eligible?(@work.today, strict: strict?),
-            stopped: stack.quarantined || stack.unfit?(@work.today),
+            stopped: stack.quarantined || stack.stopped || stack.age_unknown || stack.past_safety?(@work.today),
             item: Core::Outage::Item.new(
               id: stack.id, food: food, situation: Situation.of(stack, food, kind), place: kind,
               usable_until: stack.usable_until, finding: state, warm_hours: warm

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../desk/kits/due_book"
+require_relative "../../desk/outages/outage_book"
 
 # Packs that were found gnawed, or with insects in them, and what stands beside them.
 RSpec.describe "Pests in a pack" do
@@ -71,6 +73,38 @@ RSpec.describe "Pests in a pack" do
     act(:Quarantine, ines, { lot_ids: [oats], reason: "pest" })
     expect(state(rice)).to eq(:look)
     expect(lot(oats).history.map { |one| one["kind"] }).not_to include("suspected")
+  end
+
+  it "is no verdict of a power cut: what must be looked at is not thrown out for that, nor told to be eaten" do
+    flour = grain("flour-white", "freezer", wrapping: "paper")
+    act(:Quarantine, ines, { lot_ids: [grain("rolled-oats", "freezer", wrapping: "card")], reason: "pest" })
+    expect(lot(flour).look_first).to be(true)
+    act(:BeginOutage, ines, { started_at: (Time.now.utc - 3600).iso8601, freezer_percent: 100 })
+    at_work(ines) do |work|
+      book = NutShelf::Desk::Outages::OutageBook.new(work, work.house.kits.outage, now: Time.now.utc)
+      one = book.open.find { |stood| stood.stack.id == flour }
+      expect(book.verdict(one).act).to eq(:keep)
+      expect(book.edible.map { |stood| stood.stack.id }).not_to include(flour)
+    end
+  end
+
+  it "is looked through by its box each half year, and no more once the kit is gone" do
+    kit = act(:SetKit, ines, { name: "Ferry box", days: 7 })["kit_id"]
+    box = act(:AddPlace, ines, { name: "Box", kind: "cupboard" })["place_id"]
+    act(:ChangePlace, ines, { place_id: box, kit_id: kit, kit_box: 1 })
+    act(:Move, ines, { lot_id: tin, place_id: box })
+    due = lambda do
+      at_work(ines) { |work| NutShelf::Desk::Kits::DueBook.new(work).call }.select { |one| one.kind == :check }
+    end
+    expect(due.call).to be_empty
+    clock.day = HouseSupport::TODAY >> 6
+    expect(due.call.map { |one| [one.id, one.name, one.on] }).to eq([[box, "Box", clock.day]])
+    act(:CheckPlace, ines, { place_id: box, found: [{ lot_id: tin, result: "good" }] })
+    expect(due.call).to be_empty
+    clock.day = clock.day >> 6
+    expect(due.call.size).to eq(1)
+    act(:SetKit, ines, { kit_id: kit, version: 1, gone: true })
+    expect(due.call).to be_empty
   end
 
   describe "looking through the place" do
