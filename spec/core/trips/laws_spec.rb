@@ -65,6 +65,20 @@ RSpec.describe "The laws of bags, jars and trips" do
       expect(bags::PartDate.new(catalog, policy, place: "freezer", low_air: true).of(jerky, today)).not_to be_nil
     end
 
+    it "take the date of what is in them alone, where a slice ends with its stack" do
+      rice = [today + 10, today + 90].map { |day| stack("couscous", day.to_s, 90, day) }
+      date = bags::PartDate.new(catalog, policy)
+      result = bags::Making.new(date, parts.first(1), { food("couscous") => rice }).call(2, on: today)
+      expect(result.bags.map { |bag| bag.until.on }).to eq([today + 10, today + 90])
+    end
+
+    it "hold nothing of unknown age that germs like, and keep no shorter without air" do
+      chicken = bags::BagStack.new(id: "c", food: food("chicken-thighs"), grams: 1r, value_minor: 0, place: "fridge")
+      expect(bags::PartDate.new(catalog, policy).of(chicken, today).on).to be < today
+      rice = stack("white-rice", "r", 100, today + 1500)
+      expect(bags::PartDate.new(catalog, policy, low_air: true).of(rice, today).on).to eq(today + 1500)
+    end
+
     it "hold nothing that was past its safety date, though nothing else gives it one" do
       ham = stack("ham-sliced", "h", 100, today - 2).with(printed_kind: :use_by, place: "fridge")
       expect(bags::PartDate.new(catalog, policy).of(ham, today).on).to be < today
