@@ -66,6 +66,25 @@ RSpec.describe "A meal out of a kit", :api do
     expect(done["unsettled"].join).to include("was not in Ferry box any more")
   end
 
+  it "keeps what stays of an opened pack for the kit" do
+    day, meal = first_with("oats")
+    eat(day, meal)
+    rest = ask("/api/stacks")["stacks"].find { |one| one["food"] == "Rolled oats" && one["open"] }
+    expect(inside(ines) { |house| house.reservations.of_lot(rest["id"], clock.day) })
+      .to contain_exactly(have_attributes(kit_id: kit, amount: rest["on_hand"].to_r))
+  end
+
+  it "takes nothing that a power cut left in doubt" do
+    yoghurt = put_away(ines, "plain-yoghurt", "fridge", printed_on: "2027-02-05", printed_kind: "use_by")["lot_id"]
+    inside(ines) do |house|
+      house.records.add("reservation", { lot_id: yoghurt, kit_id: kit, amount: 400r, holder: "Ferry box" })
+    end
+    act(:BeginOutage, ines, { started_at: (Time.now.utc - (9 * 3600)).iso8601, freezer_percent: 100 })
+    food = { food_id: food_id(ines, "plain-yoghurt"), grams: "100" }
+    refused = tell("/api/kits/#{kit}/eaten", { day: 1, meal: "morning", foods: [food] })
+    expect(refused["title"]).to include("power cut")
+  end
+
   it "is not refused for the floor of the pantry it is eaten from" do
     tell("/api/kits/#{kit}/change", { version: ask("/api/kits/#{kit}")["kit"]["version"], gone: true })
     deep = tell("/api/kits", { name: "Pantry", days: 30, school: "deep_pantry", gear: "burner" })["kit_id"]

@@ -36,6 +36,12 @@ RSpec.describe "Pests in a pack" do
     expect(summary).to match(/\AFound pests in .*: 375 g binned, 5 sound inner packs wiped and kept\z/)
   end
 
+  it "asks once, however often pests are found" do
+    [oats, rice]
+    2.times { act(:SortPests, ines, { lot_id: oats, packs: 1 }) }
+    expect(lot(rice).history.count { |event| event["kind"] == "suspected" }).to eq(1)
+  end
+
   it "bins whole packs where nothing sealed is inside" do
     done = act(:SortPests, ines, { lot_id: oats, packs: 1 })
     expect(lot(oats).on_hand).to eq(2500r)
