@@ -14,7 +14,9 @@ RSpec.describe "The bench", :browser do
     visit "/portion?food=#{food_id(who, "chicken-thighs")}"
     expect(page).to have_button("Portion it", disabled: true)
     check "take", allow_label_click: true
-    fill_in "Trim, weighed, in g", with: "150"
+    act(:ReadScale, who, { grams: "150", steady: true })
+    click_button "Weigh: Trim, weighed"
+    expect(page).to have_field("Trim, weighed, in g", with: "150")
     fill_in "How many portions", with: "13"
     select freezer.name, from: "Freezer for the rest"
     fill_in "How many stay fresh", with: "2"

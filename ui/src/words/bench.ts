@@ -12,7 +12,7 @@ export const whatGoesIn = "What goes in";
 export const take = (name: string, amount: string, place: string) => `${name}, ${amount}, ${place}`;
 export const howMuch = (name: string) => `How much of ${name}, in g; empty: all`;
 export const trim = "Trim, weighed";
-export const trimNote = "Empty: by what of it is usually eaten.";
+export const trimNote = "empty: as usual for it";
 export const spoiled = "Spoiled, thrown out";
 export const howMany = "Portions by";
 export const soMany = "number";

@@ -1,16 +1,18 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "wouter";
-import { placesQuery, shelfQuery } from "../../api/queries";
+import { jarsQuery, placesQuery, shelfQuery } from "../../api/queries";
 import type { Place, Stack } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
+import { ByScale } from "../../kit/ByScale";
 import { Toggles } from "../../kit/choices";
 import { Amount, amountIn, Form, Pick, Submit, Text, Whole } from "../../kit/form";
 import { Board, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/bench";
+import * as scale from "../../words/scale";
 import { Outcome, type Asked } from "./Outcome";
 
 /** The bench: several packs of one food become portions. */
@@ -71,6 +73,7 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const { act } = useActs();
   const [by, setBy] = useState("count");
   const [asked, setAsked] = useState<Asked | null>(null);
+  const [jar, setJar] = useState("");
   const [made, setMade] = useState<number[]>([]);
   const read = (form: FormData) => askedOf(form, stacks);
   const send = async (form: FormData) => {
@@ -89,11 +92,10 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
     >
       <Board title={say.whatGoesIn}>
         <div className="grid gap-3 mt-2">
-          <Takes stacks={stacks} places={places} />
-          <div className="grid grid-cols-2 gap-3">
-            <Amount label={say.trim} unit="g" name="trim_g" note={say.trimNote} />
-            <Amount label={say.spoiled} unit="g" name="spoiled_g" />
-          </div>
+          <Jar value={jar} onPick={setJar} />
+          <Takes stacks={stacks} places={places} jar={jar} />
+          <Weight label={say.trim} name="trim_g" jar={jar} placeholder={say.trimNote} />
+          <Weight label={say.spoiled} name="spoiled_g" jar={jar} />
           <div className="flex flex-wrap items-center gap-2">
             <span className="font-semibold">{say.howMany}</span>
             <Toggles
@@ -109,7 +111,7 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
           {by === "count" ? (
             <Whole label={say.portionsField} name="count" min={1} max={500} required defaultValue={4} />
           ) : (
-            <Amount label={say.sizeField} unit="g" name="size_g" required />
+            <Weight label={say.sizeField} name="size_g" jar={jar} required />
           )}
           <Cold places={places} />
           <Text label={say.label} name="label" maxLength={120} placeholder={stacks[0]?.food} />
@@ -129,7 +131,33 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   );
 }
 
-function Takes({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
+/** What stands on the scale with the food: its weight is taken off. */
+function Jar({ value, onPick }: { value: string; onPick: (id: string) => void }) {
+  const jars = (useQuery(jarsQuery).data ?? []).filter((one) => one.tare_g !== null);
+  if (jars.length === 0) return null;
+  return (
+    <Pick
+      label={scale.liesIn}
+      value={value}
+      onChange={(event) => onPick(event.target.value)}
+      options={[["", scale.nothing], ...jars.map((one): [string, string] => [String(one.id), one.name])]}
+    />
+  );
+}
+
+const jarId = (jar: string) => (jar === "" ? undefined : Number(jar));
+
+/** A weight, typed or by the scale. */
+function Weight({ jar, ...rest }: { label: string; name: string; jar: string; placeholder?: string; required?: boolean }) {
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
+      <Amount unit="g" {...rest} />
+      <ByScale name={rest.name} what={rest.label} container={jarId(jar)} />
+    </div>
+  );
+}
+
+function Takes({ stacks, places, jar }: { stacks: Stack[]; places: Place[]; jar: string }) {
   const { today } = useSession();
   const name = (id: number) => places.find((place) => place.id === id)?.name ?? "";
   return (
@@ -153,6 +181,7 @@ function Takes({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
             aria-label={say.howMuch(stack.name)}
             placeholder={`${stack.on_hand} g`}
           />
+          <ByScale name={`amount.${stack.id}`} what={stack.name} container={jarId(jar)} />
         </li>
       ))}
     </ul>
