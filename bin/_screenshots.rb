@@ -30,6 +30,17 @@ GO_ON =
     press(browser, "Go on")
     appear(browser, "[aria-label='The stack in hand']")
   end
+BENCH =
+  lambda do |browser|
+    browser.execute(<<~JS)
+      const box = document.querySelector("select[name=food]");
+      const yoghurt = [...box.options].find((one) => one.text.startsWith("Strained yoghurt"));
+      Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(box, yoghurt.value);
+      box.dispatchEvent(new Event("change", { bubbles: true }));
+    JS
+    appear(browser, "[name=take]").each(&:click)
+    appear(browser, "[role=status] ul li")
+  end
 SHOTS = [
   ["today", "/", WIDE],
   ["shelf", "/shelf", WIDE],
@@ -79,9 +90,9 @@ SHOTS = [
       appear(browser, "section.border-t-mustard li")
     end
   ],
+  ["portion", "/portion", WIDE, BENCH],
   ["look-back", "/look-back", WIDE, ->(browser) { appear(browser, ".recharts-surface") }],
   ["today-phone", "/", PHONE],
-  ["shelf-phone", "/shelf", PHONE],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]
 ].freeze
 OPTIONS =

@@ -76,6 +76,20 @@ RSpec.describe NutShelf::Core::Portioning do
     expect(jars.thickness_mm(900r, width_mm: 180r, height_mm: 250r)).to eq(20)
   end
 
+  it "dates what was bottled at home by its class, looks at seals on the way, and has what did not seal open" do
+    plums = food("class-home-canned-high-acid")
+    bottled = catalog.keeping(plums, "home_canned", "cool_dark").row
+    on = day("2026-09-12")
+    expect(on + bottled.days(:look_then_decide)).to eq(day("2027-09-12"))
+    expect(on + bottled.care_every_days).to eq(day("2026-12-11"))
+    expect(on + catalog.keeping(plums, "opened", "fridge").row.low).to eq(day("2026-09-17"))
+  end
+
+  it "weighs bags, so that forty lighter ones save what they save" do
+    bags = catalog.trips.packaging
+    expect((bags.fetch("stand-pouch-1000").tare_g - bags.fetch("zip-bag-500").tare_g) * 40).to eq(400)
+  end
+
   it "keeps onion, garlic, chocolate, grapes and raisins out of an animal's bowl" do
     bowl = %w[white-fish onions dark-chocolate raisins grapes garlic flour-self-raising].map { |key| food(key) }
     expect(described_class::PetSafe.never(bowl).map(&:key))
