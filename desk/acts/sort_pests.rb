@@ -19,6 +19,7 @@ module NutShelf
       #   of those, in all
       def perform(input)
         lot = house.lots.lock_one(input[:lot_id])
+        raise Refusal.of(:nothing_left) if lot.gone?
         raise Refusal.of(:not_to_keep) if lot.quarantined || lot.stopped
 
         found, kept = amounts(lot, input)

@@ -32,7 +32,7 @@ RSpec.describe "Cooking", :browser do
     expect(page).to have_text("1 portion,")
     fill_in "Portions left over", with: "1"
     fill_in "into the freezer", with: "2"
-    click_button "Cooked", exact: true
+    click_button "Cooked", exact: true, wait: 20
     expect(page).to have_css("h1", text: "Meals")
     expect(portions).to contain_exactly(["Fridge", 1], ["Freezer", 2])
   end

@@ -101,7 +101,7 @@ RSpec.describe "A new user", :browser do
     before = stock
     visit "/meals"
     first(:link, "Cook", exact: false).click
-    click_button "Cooked"
+    click_button "Cooked", wait: 20
     expect(page).to have_css("h1", text: "Meals")
     expect(page).to have_content("Cooked")
     expect(stock["totals"]["value_minor"]).to be < before["totals"]["value_minor"]

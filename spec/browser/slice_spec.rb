@@ -33,7 +33,7 @@ RSpec.describe "The interface", :browser do
     before = stacks.sum(&:value_minor)
     click_link "Meals"
     first(:link, "Cook", exact: false).click
-    click_button "Cooked"
+    click_button "Cooked", wait: 20
     expect(page).to have_content(/Cooked .+/)
     expect(stacks.sum(&:value_minor)).to be < before
     visit page.current_path

@@ -65,7 +65,7 @@ RSpec.describe "A week of meals by hand", :browser do
     clock.day = row.on_date
     visit "/meals/#{row.id}"
     fill_in "Portions left over", with: portions if portions
-    click_button "Cooked", exact: true
+    click_button "Cooked", exact: true, wait: 20
     expect(page).to have_css("h1", text: "Meals")
     page_agrees
   end

@@ -58,6 +58,9 @@ RSpec.describe "Pests in a pack" do
   it "refuses to keep more than is inside, and what is not to eat" do
     refused = NutShelf::Desk::Invalid
     expect { act(:SortPests, ines, { lot_id: oats, packs: 1, inner: 2, kept: 3 }) }.to raise_error(refused, /inside/)
+    act(:Throw, ines, { lot_id: tin, outcome: "binned", why: "turned" })
+    expect { act(:SortPests, ines, { lot_id: tin, packs: 1, inner: 2 }) }
+      .to raise_error(NutShelf::Desk::Conflict, /left/)
     act(:Look, ines, { lot_id: rice, result: "bad" })
     expect { act(:SortPests, ines, { lot_id: rice, packs: 1 }) }.to raise_error(NutShelf::Desk::Conflict)
   end
