@@ -147,8 +147,17 @@ function Jar({ value, onPick }: { value: string; onPick: (id: string) => void })
 
 const jarId = (jar: string) => (jar === "" ? undefined : Number(jar));
 
+interface WeightProps {
+  label: string;
+  name: string;
+  /** What it lies in on the scale. */
+  jar: string;
+  placeholder?: string;
+  required?: boolean;
+}
+
 /** A weight, typed or by the scale. */
-function Weight({ jar, ...rest }: { label: string; name: string; jar: string; placeholder?: string; required?: boolean }) {
+function Weight({ jar, ...rest }: WeightProps) {
   return (
     <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
       <Amount unit="g" {...rest} />
