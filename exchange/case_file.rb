@@ -4,6 +4,7 @@ require "bigdecimal"
 require "date"
 require "json"
 require_relative "../core/buying/pack_cover"
+require_relative "../core/errors"
 require_relative "errors"
 
 module NutShelf
@@ -92,6 +93,16 @@ module NutShelf
       end
 
       private
+
+      # What the core refuses is said with the case it is of.
+      # @param kind [#answer]
+      # @param given [Case]
+      # @raise [Unreadable]
+      def told_of(kind, given)
+        kind.answer
+      rescue Core::Error => e
+        given.bad("input", nil, [e.message, e.remedy].compact.join(" "))
+      end
 
       def order = @order ||= @cases.map { |one| one["id"].to_s }
 

@@ -41,15 +41,6 @@ module NutShelf
           [id, told_of(kind.new(given, @catalog), given)]
         end
       end
-
-      private
-
-      # What the core refuses is said with the case it is of.
-      def told_of(kind, given)
-        kind.answer
-      rescue Core::Error => e
-        given.bad("input", nil, [e.message, e.remedy].compact.join(" "))
-      end
     end
   end
 end

@@ -50,19 +50,12 @@ module NutShelf
         given = Case.new(id, input)
         asked = KINDS[kind] || given.bad("kind", kind, "Use several or one of #{KINDS.keys.join(", ")}.")
         given.bad("input", input, "Use {...}.") unless input.is_a?(Hash)
-        told(asked.new(given, @catalog), given)
+        told_of(asked.new(given, @catalog), given)
       end
 
       def several(id, list)
         Case.new(id, {}).bad("input", list, "Use a list of {kind, input}.") unless list.is_a?(Array)
         list.each_with_index.map { |one, at| answer("#{id}, #{at + 1}", one["kind"], one["input"]) }
-      end
-
-      # What the core refuses is said with the case it is of.
-      def told(asked, given)
-        asked.answer
-      rescue Core::Error => e
-        given.bad("input", nil, [e.message, e.remedy].compact.join(" "))
       end
     end
   end

@@ -21,14 +21,18 @@ module NutShelf
           raise Refusal.of(:stood_in_the_dark, food: food.name) if food
         end
 
-        # What plans may draw on until then: what is in doubt stands there, and nothing of it is free.
+        # What plans may draw on until then: what is in doubt stands there, and nothing of it is free, be it told by
+        # weight or by level.
         # @param shelf [Core::Shelf]
         # @return [Core::Shelf]
         def withhold(shelf)
           doubted = shelf.stacks.values_at(*doubtful.keys).compact
           return shelf if doubted.empty?
 
-          shelf.after(doubted.map { |stack| stack.with(reserved: stack.on_hand, amount: stack.amount && 0r) }, [])
+          held = doubted.map do |stack|
+            stack.with(reserved: stack.on_hand, amount: stack.amount && 0r, level: nil)
+          end
+          shelf.after(held, [])
         end
 
         # @return [Array<Integer>] stacks in doubt

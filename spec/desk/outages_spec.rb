@@ -105,6 +105,14 @@ RSpec.describe "A power cut at the desk" do
     expect(plan.call(&:shelf_key)).not_to eq(key)
   end
 
+  it "is not free for plans either where it is kept by level" do
+    act(:SetLevel, ines, { lot_id: yoghurt, level: "plenty" })
+    free = -> { at_work(ines) { |work| NutShelf::Desk::Plan.new(work).shelf.free?("plain-yoghurt") } }
+    expect(free.call).to be(true)
+    dark(9)
+    expect(free.call).to be(false)
+  end
+
   it "throws out, caps and marks in one act, which one undo takes back" do
     id = dark(60)
     over(id)

@@ -32,6 +32,9 @@ export default function CheckView() {
   );
 }
 
+/** What is past its date, or stood beside pests, is told by itself: no thumb blesses it with the rest. */
+const ownLook = (stack: Stack) => ["look", "stop"].includes(stack.state) || stack.beside_pests;
+
 function Check({ check }: { check: PlaceCheck }) {
   const { act } = useActs();
   const { today } = useSession();
@@ -39,6 +42,7 @@ function Check({ check }: { check: PlaceCheck }) {
   const [found, setFound] = useState<Found>({});
   const [damp, setDamp] = useState(false);
   const open = check.stacks.filter((stack) => !found[stack.lot_id]);
+  const plain = open.filter((stack) => !ownLook(stack));
   const said = check.stacks.length - open.length;
   const path = `/api/places/${check.place_id}/check`;
   const send = async () => {
@@ -70,11 +74,11 @@ function Check({ check }: { check: PlaceCheck }) {
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 mt-4">
         {check.box && <Tick label={say.damp} checked={damp} onChange={(event) => setDamp(event.target.checked)} />}
-        {open.length > 0 && (
+        {plain.length > 0 && (
           <Button
-            onClick={() => setFound({ ...found, ...Object.fromEntries(open.map((stack) => [stack.lot_id, "good"])) })}
+            onClick={() => setFound({ ...found, ...Object.fromEntries(plain.map((stack) => [stack.lot_id, "good"])) })}
           >
-            {said === 0 ? say.allGood(open.length) : say.restIsGood(open.length)}
+            {plain.length === check.stacks.length ? say.allGood(plain.length) : say.restIsGood(plain.length)}
           </Button>
         )}
         {(check.box || said > 0) && (
