@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/dating/judge"
+require_relative "bench/bag_dates"
 
 module NutShelf
   module Desk
@@ -69,6 +70,7 @@ module NutShelf
           place: event["place_id"] && standing(event["place_id"]),
           result: event["result"]&.to_sym,
           method: event["method"],
+          bag: event["bag"] && Bench::BagDates.read(event["bag"]),
           parts: parts(event).freeze
         )
       end

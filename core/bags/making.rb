@@ -10,8 +10,8 @@ module NutShelf
       # What is taken from one stack for bags: grams and their value. Frozen.
       Pick = Value.of(:stack, :grams, :value_minor)
 
-      # A bag that can be made: its cost, until when it is good. Frozen.
-      Bag = Value.of(:cost_minor, :until)
+      # A bag that can be made: its cost, until when it is good, and what of each stack is in it. Frozen.
+      Bag = Value.of(:cost_minor, :until, takes: {}.freeze)
 
       # How many bags can be made, and of what: `can` by the foods alone, `limits` the foods that end first, `missing`
       # by food for all that were asked for, the takes, and each bag. Frozen.
@@ -79,25 +79,28 @@ module NutShelf
 
           costs = Money.split(takes.values.flatten(1).sum { |pick, _| pick.value_minor }, makes).sort
           costs.each_with_index.map do |cost, at|
-            Bag.new(cost_minor: cost, until: first_end(takes, at, mixed))
+            slices = takes.flat_map { |food, list| slices(list, @need.fetch(food), at, mixed && makes) }
+            Bag.new(
+              cost_minor: cost, until: first_end(slices.map(&:last)),
+              takes: slices.to_h { |stack, grams, _| [stack, grams] }.freeze
+            )
           end.freeze
         end
 
-        # The earliest of what the slice of that bag touches.
-        def first_end(takes, at, mixed)
-          dates = takes.flat_map do |food, list|
-            need = @need.fetch(food)
-            mixed ? list.map(&:last) : touched(list, need * at, need * (at + 1))
-          end
-          dates.compact.min_by { |one| [one.on, one.kind == :safety ? 0 : 1] }
-        end
+        # The earliest of what that bag touches.
+        def first_end(dates) = dates.compact.min_by { |one| [one.on, one.kind == :safety ? 0 : 1] }
 
-        def touched(list, from, to)
+        # Bag by bag its slice of what was taken; mixed in one bowl, of each stack its share.
+        # @return [Array<Array(BagStack, Rational, Until)>]
+        def slices(list, need, at, mixed)
+          return list.map { |pick, date| [pick.stack, pick.grams / mixed, date] } if mixed
+
           before = 0r
           list.filter_map do |pick, date|
-            start = before
+            start = [before, need * at].max
             before += pick.grams
-            date if start < to && before > from
+            grams = [before, need * (at + 1)].min - start
+            [pick.stack, grams, date] if grams.positive?
           end
         end
       end

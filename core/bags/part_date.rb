@@ -8,10 +8,11 @@ module NutShelf
   module Core
     module Bags
       # A stack that parts of bags come from: grams there, what they are worth, and what its date rests on. `place`
-      # where it stands ("cupboard", "freezer" and so on). Frozen.
+      # where it stands ("cupboard", "freezer" and so on). `story`: all that is known of it, which then counts instead
+      # of the rest. Frozen.
       BagStack =
         Value.of(
-          :id, :food, :grams, :value_minor, :printed_on, :printed_kind, :opened_on, :frozen_on, :made_on,
+          :id, :food, :grams, :value_minor, :printed_on, :printed_kind, :opened_on, :frozen_on, :made_on, :story,
           situation: "bought_sealed", place: "cupboard"
         )
 
@@ -28,6 +29,8 @@ module NutShelf
         VACUUM = "class-vacuum-packed-dry-meals"
         # Grams of fat in 100 g above which fat turns, air or none.
         LEAN = 20
+        # After whatever was noted of a day.
+        LATE = 10**15
 
         # @param catalog [Catalog]
         # @param policy [Policy]
@@ -72,20 +75,38 @@ module NutShelf
         def longer(stack, packed, on)
           row = @catalog.row(VACUUM, @place.kind, "portioned") or return packed
           last = [packed.on, on + row.days(@policy.school)].max
-          Until.new(on: [last, *stack.printed_on].min, kind: :quality)
+          Until.new(on: [last, *(stack.story ? before(stack, on) : stack.printed_on)].min, kind: :quality)
         end
 
+        # Its date as it stands, neither opened for this nor moved.
+        def before(stack, on) = date(unopened(stack.story), on).usable_until
+
         def judged(stack, opened_on, on)
-          Judge.date(
-            Story.new(
-              food: stack.food, situation: stack.situation, printed_on: stack.printed_on,
-              printed_kind: stack.printed_kind, made_on: stack.made_on, acquired_on: stack.made_on,
-              known_on: stack.made_on || stack.opened_on || on,
-              place: Standing.new(name: stack.place, kind: stack.place), events: events(stack, opened_on || on, on)
-            ),
-            catalog: @catalog, policy: @policy, today: on
+          told = events(stack, opened_on || on, on)
+          return date(story(stack, on).with(events: told), on) unless stack.story
+
+          # Opened earlier is in its own story; otherwise it counts as opened now.
+          own = !opened_on.nil? && opened_on == stack.opened_on
+          base = own ? stack.story : unopened(stack.story)
+          told = told.reject { |event| event.kind == :frozen || (own && event.kind == :opened) }
+          date(base.with(events: [*base.events, *told.map { |event| after_all(event) }]), on)
+        end
+
+        # In the same day after all that was noted.
+        def after_all(event) = event.with(order: LATE + event.order)
+
+        def unopened(story) = story.with(events: story.events.reject { |event| event.kind == :opened }.freeze)
+
+        def story(stack, on)
+          Story.new(
+            food: stack.food, situation: stack.situation, printed_on: stack.printed_on,
+            printed_kind: stack.printed_kind, made_on: stack.made_on, acquired_on: stack.made_on,
+            known_on: stack.made_on || stack.opened_on || on,
+            place: Standing.new(name: stack.place, kind: stack.place)
           )
         end
+
+        def date(story, on) = Judge.date(story, catalog: @catalog, policy: @policy, today: on)
 
         # Out of the freezer it thaws before it is opened; into it, it is opened before it freezes.
         def events(stack, opened_on, on)

@@ -93,7 +93,7 @@ module NutShelf
         )
       end
 
-      def basis = Caps::PRINTED.include?(@basis) ? :printed : @basis || :none
+      def basis = Caps::PRINTED.include?(@basis) ? :printed : { bag: :part }.fetch(@basis, @basis) || :none
 
       def look_first? = @suspected == true || (@look_first == true && @usable.nil?)
 

@@ -36,6 +36,8 @@ module NutShelf
           came_frozen
         when "frozen_at_home"
           began_in_freezer
+        when "bagged"
+          await_bag
         else
           @place.freezer? ? began_in_freezer : begin_keeping
         end

@@ -3,6 +3,7 @@
 require_relative "../reference/catalog"
 require_relative "answering"
 require_relative "arriving"
+require_relative "bagged"
 require_relative "caps"
 require_relative "chronicle"
 require_relative "clock"
@@ -29,6 +30,7 @@ module NutShelf
     class Judge
       include Answering
       include Arriving
+      include Bagged
       include Cooking
       include Darkness
       include Freezing
@@ -76,6 +78,8 @@ module NutShelf
       private
 
       def take_in(event)
+        return take_in_bag(event) if bag?
+
         case event.kind
         when :opened
           opened(event.on)

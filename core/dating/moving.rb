@@ -131,6 +131,7 @@ module NutShelf
 
       # After each event: did it come out of the cold, or go back in time? The same day is in time, a night is not.
       def watch_warmth(on)
+        return if bag?
         return @warm_since ||= on || @since || :unknown if out_of_cold?
 
         back_in_cold(on)

@@ -79,7 +79,7 @@ module NutShelf
         end
 
         def bags(made)
-          made.bags.chunk_while { |one, other| one == other }.map do |list|
+          made.bags.chunk_while { |one, other| one.with(takes: {}) == other.with(takes: {}) }.map do |list|
             bag = list.first
             { count: list.size, good_until: bag.until&.on&.iso8601, kind: bag.until&.kind&.to_s, cost: bag.cost_minor }
           end

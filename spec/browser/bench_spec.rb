@@ -31,4 +31,31 @@ RSpec.describe "The bench", :browser do
     expect(page).to have_css("h1", text: "Labels")
     expect(page.all("input[type=checkbox]:checked").size).to eq(made.size)
   end
+
+  it "fills eighteen of twenty bags, says why not more, and weighs a scoop more" do
+    { "whole-milk-powder" => %w[460 613], "cocoa-powder" => %w[125 155], "sugar-white" => %w[1000 109],
+      "protein-powder-cocoa" => %w[500 1500] }.each do |key, (amount, price)|
+      put_away(who, key, "cupboard", amount: amount, price_minor: price.to_i, printed_on: "2027-12-31",
+        printed_kind: "best_before")
+    end
+    enter(who)
+    visit "/portion/bags"
+    select "Cup of cocoa: 18 possible", from: "Which bag?"
+    fill_in "How many bags", with: "20"
+    expect(page).to have_text("18 of 20 bags").and have_text("Whole milk powder: 40 g missing for 20.")
+    expect(page).to have_text("46 g, 48.5 g packed")
+    select "Whey protein powder, cocoa", from: "Put in besides"
+    fill_in "How much", with: "30"
+    click_button "Put in"
+    expect(page).to have_text("76 g, 78.5 g packed").and have_text("Without the change: 46 g")
+    act(:ReadScale, who, { grams: "28", steady: true })
+    click_button "Weigh: Whey protein powder, cocoa"
+    expect(page).to have_text("74 g, 76.5 g packed")
+    click_button "Leave out Whey protein powder, cocoa"
+    expect(page).to have_text("46 g, 48.5 g packed")
+    click_button "Fill the bags"
+    expect(page).to have_link("Print their labels")
+    bags = on_shelf(who).select { |stack| stack.noun == "bag" }
+    expect(bags.sum(&:on_hand)).to eq(18)
+  end
 end

@@ -281,6 +281,12 @@ RSpec.describe NutShelf::Desk::Undo do
       { takes: [{ lot_id: mince.call, amount: "700" }, { lot_id: mince.call }], trim_g: "50", spoiled_g: "20", count: 7,
         fresh: 2, frozen_place_id: place_id(ines, "freezer") }
     end,
+    AssembleBags: lambda do
+      put_away(ines, "couscous", "cupboard", amount: "1000")
+      put_away(ines, "dried-onion", "cupboard", amount: "100")
+      lines = { "couscous" => "80", "dried-onion" => "5" }.map { |key, g| { food_id: food_id(ines, key), amount: g } }
+      { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
+    end,
     SortPests: lambda do
       put_away(ines, "rolled-oats", "cupboard", count: "2", amount: "500", unit: "g")
       { lot_id: rice, packs: 1, inner: 5, kept: 3 }

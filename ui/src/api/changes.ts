@@ -28,6 +28,7 @@ const READS: Record<string, readonly Topic[]> = {
   today: ["stock", "plan", "people", "rules"],
   meals: ["stock", "plan", "people", "rules"],
   audit: ["stock", "plan", "people", "rules"],
+  bags: ["stock", "plan", "people", "rules"],
   occasions: ["plan", "people"],
   occasion: ["stock", "plan", "people", "rules"],
   paper: ["stock", "plan", "people", "rules"],

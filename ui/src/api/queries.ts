@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
 import type {
+  BagsPage,
   ActRow,
   Audit,
   Barcode,
@@ -152,6 +153,11 @@ export const listQuery = (days: number | null, shop: number | null) =>
     },
   });
 export const boughtQuery = queryOptions({ queryKey: [house, "bought"], queryFn: () => get<Bought>("/api/bought") });
+export const bagsQuery = queryOptions({
+  queryKey: [house, "bags"],
+  queryFn: () => get<BagsPage>("/api/bench/bags"),
+});
+
 export const foodsQuery = (text: string) =>
   queryOptions({
     queryKey: [house, "foods", text],

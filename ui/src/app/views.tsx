@@ -128,6 +128,10 @@ const PhonesView = lazily(
   () => import("../views/care"),
   (module) => module.PhonesView,
 );
+const BagsBench = lazily(
+  () => import("../views/care"),
+  (module) => module.BagsBench,
+);
 const BenchView = lazily(
   () => import("../views/care"),
   (module) => module.BenchView,
@@ -234,6 +238,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/shop/packs", PackCheckView],
   ["/shop/bought", BoughtView],
   ["/portion", BenchView],
+  ["/portion/bags", BagsBench],
   ["/kits", KitsView],
   ["/kits/lasting", LastingView],
   ["/kits/before", BeforeView],

@@ -43,6 +43,7 @@ export function ByScale({ name, what, container }: Props) {
 
 /** As if somebody had typed it, so that the form hears of it. */
 function fill(box: HTMLInputElement, text: string) {
-  box.value = text;
+  // By the element's own setter, or a box whose text React keeps would not hear of it.
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(box, text);
   box.dispatchEvent(new Event("input", { bubbles: true }));
 }

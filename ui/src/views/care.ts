@@ -1,4 +1,5 @@
 /** Views of foods, places, people and papers, fetched together: many small files weigh half as much again. */
+export { default as BagsBench } from "./bench/BagsBench";
 export { default as BenchView } from "./bench/BenchView";
 export { default as BringForward } from "./places/BringForward";
 export { default as BringIn } from "./bring-in/BringIn";

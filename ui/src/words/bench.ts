@@ -2,6 +2,11 @@ import { plural } from "./region";
 
 /** What is said at the bench, where food is shared out into portions. */
 export const portion = "Portion";
+export const jobs = "Jobs of the bench";
+export const tabs: [string, string][] = [
+  ["/portion", "Portions"],
+  ["/portion/bags", "Bags"],
+];
 export const about = "Several packs in, portions out: size, cost and dates are shown before anything moves.";
 export const whichFood = "Which food?";
 export const chooseFood = "Choose a food that is in the house";

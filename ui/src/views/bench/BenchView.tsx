@@ -13,6 +13,7 @@ import { Loaded } from "../../kit/state";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/bench";
 import * as scale from "../../words/scale";
+import { BenchTabs } from "./BenchTabs";
 import { Outcome, type Asked } from "./Outcome";
 
 /** The bench: several packs of one food become portions. */
@@ -21,10 +22,7 @@ export default function BenchView() {
   const places = useQuery(placesQuery).data ?? [];
   return (
     <>
-      <div className="flex flex-wrap items-baseline gap-x-6 mb-3">
-        <h1>{say.portion}</h1>
-        <span className="text-soft">{say.about}</span>
-      </div>
+      <BenchTabs title={say.portion} about={say.about} />
       <Loaded query={shelf} what={say.fetching}>
         {(data) => <Foods stacks={data.stacks.filter((stack) => weighed(stack, places))} places={places} />}
       </Loaded>
