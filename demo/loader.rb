@@ -5,6 +5,7 @@ require_relative "../api/passwords"
 require_relative "calendar"
 require_relative "coming_week"
 require_relative "feasts"
+require_relative "harvest"
 require_relative "household"
 require_relative "routine"
 require_relative "shelf_work"
@@ -111,6 +112,11 @@ module NutShelf
           )
       end
 
+      def harvest
+        @harvest ||=
+          Harvest.new(act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, within: method(:within))
+      end
+
       def within = @services.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }
 
       def live(day)
@@ -122,6 +128,7 @@ module NutShelf
         clear_out if day.sunday? && day < Routine::CLEAR_OUT_UNTIL
         Routine::ON_DAYS.fetch(day.iso8601, []).each { |kind, *rest| public_send_act(kind, rest) }
         shelf_work.on(day)
+        harvest.on(day)
       end
 
       def stock

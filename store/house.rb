@@ -5,6 +5,7 @@ require_relative "containers"
 require_relative "dish_photos"
 require_relative "counts"
 require_relative "access"
+require_relative "batches"
 require_relative "foods"
 require_relative "households"
 require_relative "kits"
@@ -55,6 +56,7 @@ module NutShelf
         :shopping,
         :outcomes,
         :kits,
+        :batches,
         :db
 
       def initialize(db, household_id)
@@ -67,6 +69,7 @@ module NutShelf
         @ledger = Ledger.new(db, household_id)
         @recipes = Recipes.new(db, household_id)
         @kits = Kits.new(db, household_id)
+        @batches = Batches.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)

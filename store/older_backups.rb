@@ -84,7 +84,8 @@ module NutShelf
         8 => ->(tables) { { "occasions" => [], "occasion_times" => [], "dish_photos" => [], **tables } },
         10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } },
         11 => ->(tables) { { "advice_answers" => [], **tables } },
-        12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } }
+        12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } },
+        14 => ->(tables) { { "batches" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

@@ -120,6 +120,16 @@ module NutShelf
       # What the household answered to an advice of the look back: "taken" or "declined"; minor units it would have
       # saved.
       AdviceAnswer = Core::Value.of(:id, :food_id, :kind, :answer, :on_date, :saving_minor, :archived_at, version: 1)
+      # Food that is frozen, dried or bottled at home: `cut` the row of the table (drying) or the product (bottling);
+      # `lot_id` what is worked on, which `reservation_id` keeps for it; grams, minor units, hours it took so far;
+      # `heated_c` what the middle reached; `ticked` numbers of steps; `jars` [{"ml", "count", "sealed"}]. "going" or
+      # "finished".
+      Batch =
+        Core::Value.of(
+          :id, :food_id, :lot_id, :reservation_id, :process, :begun_on, :finished_on, :in_g, :out_g, :trays, :temp_c,
+          :heated_c, :archived_at, cut: "", status: "going", value_minor: 0, hours: 0r, source: "", note: "",
+          ticked: [].freeze, jars: [].freeze, version: 1
+        )
       KeepingRule = Core::Value.of(:id, :scope, :place, :state, :storage, :low, :high, :kind, :reason, :removed)
 
       Recipe =
@@ -269,7 +279,7 @@ module NutShelf
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
-        advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage,
+        advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage, batches: Batch,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

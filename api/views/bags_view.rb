@@ -38,7 +38,8 @@ module NutShelf
         parts = assembly.lines.map { |line| part(line) }
         {
           key: assembly.key, name: assembly.name, meal: assembly.meal, directions: assembly.directions,
-          packaging: assembly.packaging, low_air: assembly.closing == "low_air", can: can(parts), scoops: scoops(assembly),
+          packaging: assembly.packaging, low_air: assembly.closing == "low_air", can: can(parts),
+          scoops: scoops(assembly),
           lines: parts.map do |one|
             { food_id: @work.shelf.food_ids[one.food.key], name: one.food.name, grams: Core::Decimal.print(one.grams) }
           end

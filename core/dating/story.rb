@@ -8,12 +8,12 @@ module NutShelf
     #
     # `situation` is how it came into the house: "bought_sealed", "bought_frozen", "left_over", "cooked",
     # "home_canned", "home_dried", "ripening", "opened" (came in open, day unknown), "thawed", "frozen_at_home", "cut",
-    # "ripe", "ground", "portioned" or
-    # "bagged" (a bag of several foods, of which a :bagged event tells). `printed_on` with `printed_kind` (:use_by, :best_before) is the date on the
-    # pack; `made_on` the day it was packed, made or cooked; `acquired_on` the day it came; `known_on` the first day
-    # anybody knew of it (came, counted, seen), nil when nothing is known. `place` is where it stood first; `events`
-    # follow. `leftover_days` is the recipe's own limit for its leftovers. `method` is how it is stored ("bag", "jar",
-    # "water", "paper", "vacuum" or nil). `care_until` with `care_words`: last day its care still holds, where the
+    # "ripe", "ground", "portioned" or "bagged" (a bag of several foods, of which a :bagged event tells). `printed_on`
+    # with `printed_kind` (:use_by, :best_before) is the date on the pack; `made_on` the day it was packed, made or
+    # cooked; `acquired_on` the day it came; `known_on` the first day anybody knew of it (came, counted, seen), nil when
+    # nothing is known. `place` is where it stood first; `events` follow. `leftover_days` is the recipe's own limit for
+    # its leftovers. `method` is how it is stored ("bag", "jar", "water", "paper", "vacuum" or nil). `care_until` with
+    # `care_words`: last day its care still holds, where the
     # rule says that care is part of its time.
     Story =
       Value.of(

@@ -27,8 +27,8 @@ module NutShelf
 
       private
 
-      # @param input [Hash] what Bench::BagRecipe takes, :count bags, :empty bags on hand or nil, :place_id where they go,
-      #   :low_air whether they are closed without air, :mixed whether all is mixed in one bowl first
+      # @param input [Hash] what Bench::BagRecipe takes, :count bags, :empty bags on hand or nil, :place_id where they
+      #   go, :low_air whether they are closed without air, :mixed whether all is mixed in one bowl first
       def perform(input)
         @bag = Bench::BagRecipe.new(work, input)
         @low_air = input[:low_air] == true

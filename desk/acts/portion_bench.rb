@@ -2,7 +2,7 @@
 
 require_relative "../act"
 require_relative "../bench/pool"
-require_relative "../fit"
+require_relative "../bench/takes"
 require_relative "../refusal"
 require_relative "../../core/portioning/bench"
 
@@ -31,41 +31,17 @@ module NutShelf
       #   with :why, :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest,
       #   :label, :directions
       def perform(input)
-        lots = locked(input[:takes])
-        amounts = input[:takes].to_h do |take|
-          [take[:lot_id], take[:amount]&.to_r || lots.fetch(take[:lot_id]).on_hand]
-        end
-        check(lots.values, amounts)
+        takes = Bench::Takes.new(work, input[:takes])
+        lots = takes.lots
+        amounts = takes.amounts
         @portioned = reckon(lots, amounts, input)
-        @food = work.food(lots.values.first.food_id)
-        made = entry("portion_bench", "Made #{portioned.count} portions of #{size} from #{named(lots)}")
+        @food = takes.food
+        made = entry("portion_bench", "Made #{portioned.count} portions of #{size} from #{takes.named}")
         pool = Bench::Pool.new(work, made).call(lots.values, amounts)
         lose(made, pool, input)
         stacks = parts(input, lots).map { |part| stack(made, pool, part, input) }
         done(made, lot_id: stacks.first.id, lot_ids: stacks.map(&:id), portions: portioned.count,
           each_minor: portioned.costs.uniq)
-      end
-
-      def locked(takes)
-        ids = takes.map { |take| take[:lot_id] }.uniq
-        lots = house.lots.lock(ids)
-        raise Store::Missing, "There is no such stack here." if lots.size < ids.size
-
-        lots
-      end
-
-      def check(lots, amounts)
-        raise Refusal.of(:bench_one_food, at: "/takes") if lots.map(&:food_id).uniq.size > 1
-        raise Refusal.of(:bench_by_weight, at: "/takes") if lots.any? { |lot| lot.dimension != "mass" }
-        raise Refusal.of(:bench_half_frozen, at: "/takes") if lots.map(&:frozen).uniq.size > 1
-
-        dating = Redate.new(work)
-        lots.each_with_index do |lot, at|
-          Fit.check(work, lot, dating.part(lot), pointer: "/takes/#{at}/lot_id")
-          next if amounts.fetch(lot.id).positive? && amounts.fetch(lot.id) <= lot.on_hand
-
-          raise Refusal.of(:only_left, left: work.part_words(lot, lot.on_hand))
-        end
       end
 
       def reckon(lots, amounts, input)
@@ -81,8 +57,6 @@ module NutShelf
       rescue ArgumentError => e
         raise Refusal.of(:portion_size, at: "/count", words: e.message.capitalize)
       end
-
-      def named(lots) = lots.size > 1 ? "#{lots.size} stacks of #{@food.name}" : lots.values.first.name(@food)
 
       def size = work.size(Core::Quantity.new(portioned.share_g, :mass))
 

@@ -34,6 +34,7 @@ module NutShelf
           { "on" => dates.on.iso8601, "last" => written(dates.last), "by_place" => by_place, "strict" => strict }
         end
 
+        # One of them, as JSON keeps it.
         def self.written(found)
           found && { "name" => found.name, "on" => found.on.iso8601, "kind" => found.kind.to_s }
         end
@@ -48,6 +49,7 @@ module NutShelf
             strict: strict)
         end
 
+        # One of them, as JSON kept it.
         def self.value(facts)
           facts && Core::BagUntil.new(name: facts["name"], on: Date.iso8601(facts["on"]), kind: facts["kind"].to_sym)
         end

@@ -79,6 +79,11 @@ RSpec.describe NutShelf::Desk::Undo do
 
   def occasion = @occasion ||= act(:KeepOccasion, ines, feast)["occasion_id"]
 
+  def batch
+    lot = put_away(ines, "tomatoes", "fridge", count: "2", amount: "1000")["lot_id"]
+    @batch ||= act(:BeginBatch, ines, { process: "drying", cut: "tomatoes", takes: [{ lot_id: lot }] })["batch_id"]
+  end
+
   # Each with what must be there before, and what is then told the act.
   told = {
     AddCare: -> { { title: "Turn the jars", first_on: "2026-12-01", every_days: 7 } },
@@ -287,6 +292,15 @@ RSpec.describe NutShelf::Desk::Undo do
       lines = { "couscous" => "80", "dried-onion" => "5" }.map { |key, g| { food_id: food_id(ines, key), amount: g } }
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
+    BeginBatch: lambda do
+      { process: "drying", cut: "tomatoes", in_g: "1900",
+        takes: [{ lot_id: put_away(ines, "tomatoes", "fridge", count: "2", amount: "1000")["lot_id"] }] }
+    end,
+    ChangeBatch: -> { { batch_id: batch, ticked: [1, 4], more_hours: "5", temp_c: 57 } },
+    FinishBatch: lambda do
+      { batch_id: batch, out_g: "150", more_hours: "9", passed: true, place_id: place_id(ines, "cupboard") }
+    end,
+    GiveUpBatch: -> { { batch_id: batch } },
     SortPests: lambda do
       put_away(ines, "rolled-oats", "cupboard", count: "2", amount: "500", unit: "g")
       { lot_id: rice, packs: 1, inner: 5, kept: 3 }

@@ -29,6 +29,7 @@ const READS: Record<string, readonly Topic[]> = {
   meals: ["stock", "plan", "people", "rules"],
   audit: ["stock", "plan", "people", "rules"],
   bags: ["stock", "plan", "people", "rules"],
+  batches: ["stock", "plan", "rules"],
   occasions: ["plan", "people"],
   occasion: ["stock", "plan", "people", "rules"],
   paper: ["stock", "plan", "people", "rules"],

@@ -2,6 +2,7 @@ import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
 import type {
   BagsPage,
+  BatchesPage,
   ActRow,
   Audit,
   Barcode,
@@ -156,6 +157,11 @@ export const boughtQuery = queryOptions({ queryKey: [house, "bought"], queryFn: 
 export const bagsQuery = queryOptions({
   queryKey: [house, "bags"],
   queryFn: () => get<BagsPage>("/api/bench/bags"),
+});
+
+export const batchesQuery = queryOptions({
+  queryKey: [house, "batches"],
+  queryFn: () => get<BatchesPage>("/api/bench/batches"),
 });
 
 export const foodsQuery = (text: string) =>

@@ -132,6 +132,10 @@ const BagsBench = lazily(
   () => import("../views/care"),
   (module) => module.BagsBench,
 );
+const PreserveBench = lazily(
+  () => import("../views/care"),
+  (module) => module.PreserveBench,
+);
 const BenchView = lazily(
   () => import("../views/care"),
   (module) => module.BenchView,
@@ -239,6 +243,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/shop/bought", BoughtView],
   ["/portion", BenchView],
   ["/portion/bags", BagsBench],
+  ["/portion/preserve", PreserveBench],
   ["/kits", KitsView],
   ["/kits/lasting", LastingView],
   ["/kits/before", BeforeView],

@@ -21,6 +21,7 @@ export {
   PrintWeek,
 } from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";
+export { default as PreserveBench } from "./bench/PreserveBench";
 export { default as RecallView } from "./places/RecallView";
 export { default as ScalePage } from "./devices/ScalePage";
 export { default as ScannerPage } from "./devices/ScannerPage";

@@ -6,6 +6,7 @@ export const jobs = "Jobs of the bench";
 export const tabs: [string, string][] = [
   ["/portion", "Portions"],
   ["/portion/bags", "Bags"],
+  ["/portion/preserve", "Preserve"],
 ];
 export const about = "Several packs in, portions out: size, cost and dates are shown before anything moves.";
 export const whichFood = "Which food?";

@@ -1,20 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "wouter";
-import { jarsQuery, placesQuery, shelfQuery } from "../../api/queries";
+import { placesQuery, shelfQuery } from "../../api/queries";
 import type { Place, Stack } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { useSession } from "../../app/session";
-import { ByScale } from "../../kit/ByScale";
 import { Toggles } from "../../kit/choices";
-import { Amount, amountIn, Form, Pick, Submit, Text, Whole } from "../../kit/form";
+import { amountIn, Form, Pick, Submit, Text, Whole } from "../../kit/form";
 import { Board, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
-import { dayWords } from "../../words/common";
 import * as say from "../../words/bench";
-import * as scale from "../../words/scale";
 import { BenchTabs } from "./BenchTabs";
 import { Outcome, type Asked } from "./Outcome";
+import { Jar, Takes, takesOf, weighed, Weight } from "./Takes";
 
 /** The bench: several packs of one food become portions. */
 export default function BenchView() {
@@ -29,15 +26,6 @@ export default function BenchView() {
     </>
   );
 }
-
-/** What can be shared out by weight, may be eaten, and is kept for nothing else. */
-const weighed = (stack: Stack, places: Place[]) =>
-  stack.unit === "g" &&
-  stack.noun === null &&
-  stack.level === null &&
-  stack.reserved === null &&
-  !["stop", "look"].includes(stack.state) &&
-  places.find((place) => place.id === stack.place_id)?.tier !== "set_apart";
 
 function Foods({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const [params, setParams] = useSearchParams();
@@ -129,72 +117,6 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   );
 }
 
-/** What stands on the scale with the food: its weight is taken off. */
-function Jar({ value, onPick }: { value: string; onPick: (id: string) => void }) {
-  const jars = (useQuery(jarsQuery).data ?? []).filter((one) => one.tare_g !== null);
-  if (jars.length === 0) return null;
-  return (
-    <Pick
-      label={scale.liesIn}
-      value={value}
-      onChange={(event) => onPick(event.target.value)}
-      options={[["", scale.nothing], ...jars.map((one): [string, string] => [String(one.id), one.name])]}
-    />
-  );
-}
-
-const jarId = (jar: string) => (jar === "" ? undefined : Number(jar));
-
-interface WeightProps {
-  label: string;
-  name: string;
-  /** What it lies in on the scale. */
-  jar: string;
-  placeholder?: string;
-  required?: boolean;
-}
-
-/** A weight, typed or by the scale. */
-function Weight({ jar, ...rest }: WeightProps) {
-  return (
-    <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
-      <Amount unit="g" {...rest} />
-      <ByScale name={rest.name} what={rest.label} container={jarId(jar)} />
-    </div>
-  );
-}
-
-function Takes({ stacks, places, jar }: { stacks: Stack[]; places: Place[]; jar: string }) {
-  const { today } = useSession();
-  const name = (id: number) => places.find((place) => place.id === id)?.name ?? "";
-  return (
-    <ul>
-      {stacks.map((stack) => (
-        <li key={stack.id} className="flex flex-wrap items-center gap-x-3 border-t border-zinc2 py-1">
-          <label className="flex items-center gap-2 grow min-h-[32px] phone:min-h-[44px]">
-            <input type="checkbox" name="take" value={stack.id} className="size-5 shrink-0" />
-            <span>
-              {say.take(stack.name, stack.amount, name(stack.place_id))}
-              {stack.usable_until && (
-                <span className="block text-soft text-small">{dayWords(stack.usable_until, today)}</span>
-              )}
-            </span>
-          </label>
-          <input
-            className="field !w-[110px]"
-            inputMode="decimal"
-            pattern="[0-9]{0,9}([.,][0-9]{1,6})?"
-            name={`amount.${stack.id}`}
-            aria-label={say.howMuch(stack.name)}
-            placeholder={`${stack.on_hand} g`}
-          />
-          <ByScale name={`amount.${stack.id}`} what={stack.name} container={jarId(jar)} />
-        </li>
-      ))}
-    </ul>
-  );
-}
-
 function Cold({ places }: { places: Place[] }) {
   const [frozen, setFrozen] = useState("");
   const option = (place: Place): [string, string] => [String(place.id), place.name];
@@ -227,15 +149,7 @@ const grams = (form: FormData, name: string) => {
 
 /** What a form asks for, as it is sent; nothing while nothing is ticked. */
 function askedOf(form: FormData, stacks: Stack[]): Asked | null {
-  const ticked = form.getAll("take").map(Number);
-  const takes = stacks
-    .filter((stack) => ticked.includes(stack.id))
-    .map((stack) => {
-      const amount = String(form.get(`amount.${stack.id}`) ?? "")
-        .trim()
-        .replace(",", ".");
-      return { lot_id: stack.id, ...(amount === "" ? {} : { amount }) };
-    });
+  const takes = takesOf(form, stacks);
   if (takes.length === 0) return null;
   const label = String(form.get("label") ?? "").trim();
   return {

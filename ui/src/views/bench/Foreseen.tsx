@@ -19,11 +19,13 @@ interface Props<Answer> {
   /** What to do first, while nothing is asked. */
   ask: string;
   told: (answer: Answer) => ReactNode;
+  /** It stands in a board already. */
+  bare?: boolean;
   children: ReactNode;
 }
 
 /** What an act of the bench would come to, before anything moves: the act itself, tried and taken back. */
-export function Foreseen<Answer>({ path, asked, ask, told, children }: Props<Answer>) {
+export function Foreseen<Answer>({ path, asked, ask, told, bare = false, children }: Props<Answer>) {
   const settled = useSettled(JSON.stringify(asked), PAUSE);
   const query = useQuery({
     queryKey: ["house", "foresee", path, settled],
@@ -34,9 +36,9 @@ export function Foreseen<Answer>({ path, asked, ask, told, children }: Props<Ans
     gcTime: 5000,
     staleTime: Infinity,
   });
-  return (
-    <Board title={say.itComesTo}>
-      <div role="status" className="mt-2 min-h-[120px]">
+  const outcome = (
+    <>
+      <div role="status" className={bare ? "" : "mt-2 min-h-[120px]"}>
         {asked === null ? (
           <p className="text-soft">{ask}</p>
         ) : query.error instanceof Problem ? (
@@ -48,8 +50,9 @@ export function Foreseen<Answer>({ path, asked, ask, told, children }: Props<Ans
         )}
       </div>
       {children}
-    </Board>
+    </>
   );
+  return bare ? outcome : <Board title={say.itComesTo}>{outcome}</Board>;
 }
 
 /** Every stack it touches, where it will stand and until when it is good. */
