@@ -4,6 +4,7 @@ require "json"
 require_relative "../api/passwords"
 require_relative "calendar"
 require_relative "coming_week"
+require_relative "draft_input"
 require_relative "feasts"
 require_relative "harvest"
 require_relative "household"
@@ -150,34 +151,7 @@ module NutShelf
           raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}"
         end
 
-        act(Desk::PutAway, who, input_of(draft))
-      end
-
-      def input_of(draft)
-        printed = %w[best_before use_by].include?(draft[:date_kind])
-        sized = !draft[:amount].nil?
-        {
-          food_id: draft[:food][:id],
-          place_id: draft[:place][:id],
-          count: draft[:count],
-          amount: draft[:amount],
-          unit: sized ? draft[:unit] : nil,
-          noun: sized ? nil : draft[:unit],
-          label: same_words?(draft) ? nil : draft[:label],
-          printed_on: printed ? draft[:date] : nil,
-          printed_kind: printed ? draft[:date_kind] : nil,
-          made_on: printed ? nil : draft[:date],
-          opened_on: draft[:opened_on],
-          frozen_on: draft[:frozen_on],
-          state: draft[:state],
-          price_minor: draft[:price_minor]
-        }.compact
-      end
-
-      # Whether what was typed is the food's own name and no name of a stack.
-      def same_words?(draft)
-        label = draft[:label].to_s
-        label == label.downcase && draft[:food][:name].downcase.include?(label.split.last.to_s[0, 4])
+        act(Desk::PutAway, who, DraftInput.of(draft))
       end
 
       def daily(day)

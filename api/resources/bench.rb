@@ -13,7 +13,8 @@ require_relative "../../desk/acts/portion_bench"
 
 module NutShelf
   module Api
-    # The bench: several stacks become portions, or bags, or batches that are kept. Everything is shown before anything moves.
+    # The bench: several stacks become portions, or bags, or batches that are kept. Everything is shown before anything
+    # moves.
     class Bench < Base
       post("/portions") { act_on_stacks(Desk::PortionBench, body_as("PortionBench")) }
 

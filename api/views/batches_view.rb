@@ -52,10 +52,12 @@ module NutShelf
         drying = trips.drying[batch.cut]
         told = drying && @log.next_time(drying)
         {
-          **plain(batch), version: batch.version, lot_id: batch.lot_id, source: batch.source, trays: batch.trays,
-                          temp_c: batch.temp_c, heated_c: batch.heated_c, heat_c: drying&.heat_first_c&.to_i, test: drying&.done_test,
-                          steps: steps(batch.process, drying, batch.ticked), expects: told && size(told.out_g(batch.in_g)),
-                          expects_hours: told && Core::Decimal.print(told.hours.round(1))
+          **plain(batch),
+          version: batch.version, lot_id: batch.lot_id, source: batch.source, trays: batch.trays,
+          temp_c: batch.temp_c, heated_c: batch.heated_c, heat_c: drying&.heat_first_c&.to_i,
+          test: drying&.done_test, steps: steps(batch.process, drying, batch.ticked),
+          expects: told && size(told.out_g(batch.in_g)),
+          expects_hours: told && Core::Decimal.print(told.hours.round(1))
         }
       end
 

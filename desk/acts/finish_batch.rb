@@ -9,7 +9,7 @@ require_relative "../refusal"
 module NutShelf
   module Desk
     # A batch is done: it becomes stacks that carry all it cost, dated by how it was kept. Nothing comes of what did not
-    # pass its test, of meat nobody heated through more than a stack that is held, of jars without a tested recipe none.
+    # pass its test, of meat nobody heated through more than a stack that is held, and no jar without a tested recipe.
     class FinishBatch < Act
       MAKERS = {
         "drying" => Preserving::Dried, "freezing" => Preserving::Frozen, "bottling" => Preserving::Bottled
@@ -20,8 +20,8 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :batch_id, :version, :place_id, :more_hours, :out_g as weighed, :passed whether it passed its
-      #   test, :pieces, :jars as [{ ml:, sealed:, unsealed: }], :label
+      # @param input [Hash] :batch_id, :version, :place_id, :more_hours, :out_g as weighed, :passed whether it passed
+      #   its test, :pieces, :jars as [{ ml:, sealed:, unsealed: }], :label
       def perform(input)
         batch = house.records.lock("batch", input[:batch_id])
         raise Refusal.of(:batch_finished) unless batch.status == "going" && batch.archived_at.nil?

@@ -49,8 +49,8 @@ module NutShelf
           needs = drying.heat_first_c or return {}
           return {} if batch.heated_c.to_i >= needs && steps.meat_done?(batch.ticked)
 
-          { quarantined: true,
-            quarantine_reason: "Dried meat counts once it was heated through to #{needs.to_i} C and its fat rinsed off" }
+          why = "Dried meat counts once it was heated through to #{needs.to_i} C and its fat rinsed off"
+          { quarantined: true, quarantine_reason: why }
         end
       end
     end

@@ -5,8 +5,8 @@ require_relative "making"
 module NutShelf
   module Desk
     module Preserving
-      # A batch for the freezer: the same food, blanched and trimmed to what it weighs now, in pieces where it was frozen
-      # in cubes or apart on a tray.
+      # A batch for the freezer: the same food, blanched and trimmed to what it weighs now, in pieces where it was
+      # frozen in cubes or apart on a tray.
       class Frozen < Making
         # @return [String]
         def words = "#{size(out_g)} #{food.name}#{", #{input[:pieces]} pieces" if input[:pieces]}"

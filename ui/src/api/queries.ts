@@ -1,8 +1,6 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { get, setCsrf } from "./client";
 import type {
-  BagsPage,
-  BatchesPage,
   ActRow,
   Audit,
   Barcode,
@@ -154,16 +152,6 @@ export const listQuery = (days: number | null, shop: number | null) =>
     },
   });
 export const boughtQuery = queryOptions({ queryKey: [house, "bought"], queryFn: () => get<Bought>("/api/bought") });
-export const bagsQuery = queryOptions({
-  queryKey: [house, "bags"],
-  queryFn: () => get<BagsPage>("/api/bench/bags"),
-});
-
-export const batchesQuery = queryOptions({
-  queryKey: [house, "batches"],
-  queryFn: () => get<BatchesPage>("/api/bench/batches"),
-});
-
 export const foodsQuery = (text: string) =>
   queryOptions({
     queryKey: [house, "foods", text],

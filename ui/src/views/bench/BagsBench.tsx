@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "wouter";
-import { bagsQuery, placesQuery, shelfQuery } from "../../api/queries";
+import { bagsQuery } from "../../api/bench";
+import { placesQuery, shelfQuery } from "../../api/queries";
 import type { AssembleBags, BagsPage, Place, Stack } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { amountIn, amountOf, Form, Pick, Submit, Text, Tick, Whole } from "../../kit/form";

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { batchesQuery, placesQuery, shelfQuery } from "../../api/queries";
+import { batchesQuery } from "../../api/bench";
+import { placesQuery, shelfQuery } from "../../api/queries";
 import type { BatchesPage, Place } from "../../api/types";
 import { useMoney, useSession } from "../../app/session";
 import { Toggles } from "../../kit/choices";
