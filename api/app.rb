@@ -33,6 +33,7 @@ module NutShelf
         "/api/pack-check" => PackCheck,
         "/api/look-back" => LookBack,
         "/api/kits" => Kits,
+        "/api/trips" => Trips,
         "/api/bench" => Bench,
         "/api/events" => Events,
         "/api/outages" => Outages,

@@ -25,6 +25,7 @@ require_relative "rules"
 require_relative "soundness"
 require_relative "shopping"
 require_relative "sources"
+require_relative "trips"
 require_relative "usage"
 
 module NutShelf
@@ -57,6 +58,7 @@ module NutShelf
         :outcomes,
         :kits,
         :batches,
+        :trips,
         :db
 
       def initialize(db, household_id)
@@ -70,6 +72,7 @@ module NutShelf
         @recipes = Recipes.new(db, household_id)
         @kits = Kits.new(db, household_id)
         @batches = Batches.new(db, household_id)
+        @trips = Trips.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)

@@ -3,6 +3,7 @@
 require_relative "../core/rotation/place"
 require_relative "../core/value"
 require_relative "shop_rows"
+require_relative "trip_rows"
 require_relative "typing"
 
 module NutShelf
@@ -251,7 +252,8 @@ module NutShelf
         reservations: Reservation, meal_slots: Slot, meal_patterns: Pattern, plan_spans: Span,
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
-        advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage, batches: Batch,
+        advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage,
+        batches: Batch, trips: Trip, trip_meals: TripMeal,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

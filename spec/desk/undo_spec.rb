@@ -79,6 +79,11 @@ RSpec.describe NutShelf::Desk::Undo do
 
   def occasion = @occasion ||= act(:KeepOccasion, ines, feast)["occasion_id"]
 
+  def trip
+    @trip ||= act(:KeepTrip, ines, { name: "Ridge", leaves_on: "2027-04-06", back_on: "2027-04-06",
+      first_meal: "dinner", last_meal: "dinner" })["trip_id"]
+  end
+
   def batch
     lot = put_away(ines, "tomatoes", "fridge", count: "2", amount: "1000")["lot_id"]
     @batch ||= act(:BeginBatch, ines, { process: "drying", cut: "tomatoes", takes: [{ lot_id: lot }] })["batch_id"]
@@ -291,6 +296,11 @@ RSpec.describe NutShelf::Desk::Undo do
       put_away(ines, "dried-onion", "cupboard", amount: "100")
       lines = { "couscous" => "80", "dried-onion" => "5" }.map { |key, g| { food_id: food_id(ines, key), amount: g } }
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
+    end,
+    KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    FillTrip: -> { { trip_id: trip } },
+    SetTripMeal: lambda do
+      { trip_id: trip, on: "2027-04-06", meal: "dinner", kind: "bag", dish: "tomato-couscous-bag", pinned: true }
     end,
     BeginBatch: lambda do
       { process: "drying", cut: "tomatoes", in_g: "1900",

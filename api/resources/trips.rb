@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require_relative "../base"
+require_relative "../views/trip_choices_view"
+require_relative "../views/trip_view"
+require_relative "../views/trips_view"
+require_relative "../../desk/acts/fill_trip"
+require_relative "../../desk/acts/keep_trip"
+require_relative "../../desk/acts/set_trip_meal"
+
+module NutShelf
+  module Api
+    # Trips: who goes when, what is eaten on the way, and what it comes to.
+    class Trips < Base
+      TOPICS = %i[stock plan people rules].freeze
+      MEALS = %w[breakfast lunch snack dinner].freeze
+
+      get("/") { view(:plan, :people, :rules) { |work| TripsView.new(work).call } }
+
+      post("/") { act(Desk::KeepTrip, body_as("KeepTrip")) }
+
+      get("/:id") { view(*TOPICS) { |work| TripView.new(work, work.house.trips.find(id_param)).call } }
+
+      get("/:id/choices") do
+        day = day_param(:on)
+        meal = params["meal"].to_s
+        refuse("invalid", "No meal is named.", "Say which meal of which day.") unless day && MEALS.include?(meal)
+
+        view(*TOPICS) { |work| TripChoicesView.new(work, work.house.trips.find(id_param), day, meal).call }
+      end
+
+      post("/:id/change") { act(Desk::KeepTrip, { trip_id: id_param, **body_as("ChangeTrip") }) }
+
+      post("/:id/fill") { act(Desk::FillTrip, { trip_id: id_param, **body_as("FillTrip") }) }
+
+      post("/:id/meals") { act(Desk::SetTripMeal, { trip_id: id_param, **body_as("SetTripMeal") }) }
+
+      post("/meals/:id/change") { act(Desk::SetTripMeal, { trip_meal_id: id_param, **body_as("ChangeTripMeal") }) }
+    end
+  end
+end

@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require_relative "../../core/quantity/decimal"
+require_relative "../../core/quantity/quantity"
+require_relative "../../desk/trips/trip_book"
+
+module NutShelf
+  module Api
+    # A trip as JSON: its grid with what stands against each meal, and the balance.
+    class TripView
+      FACTS = %i[
+        id version name status leaves_hour first_meal last_meal gear pots pot_ml cold high_c no_tins no_glass sources
+        containers_ml spare_days canister_g gas_left_g
+      ].freeze
+
+      # @param work [Desk::UnitOfWork]
+      # @param trip [Store::Rows::Trip]
+      def initialize(work, trip)
+        @work = work
+        @trip = trip
+        @book = Desk::Trips::TripBook.new(work, trip)
+      end
+
+      # @return [Hash]
+      def call
+        { trip: trip, days: days, people: @book.party.travellers.map(&:name), balance: balance, shorts: shorts }
+      end
+
+      private
+
+      def trip
+        {
+          **@trip.slice(*FACTS), leaves_on: @trip.leaves_on.iso8601, back_on: @trip.back_on.iso8601,
+          people: @trip.people.map { |one| one.slice("person_id", "figure") },
+          temps: Desk::Trips::Route::MEALS.to_h { |meal| [meal, @book.route.temp(meal).to_i] },
+          cold_until: @trip.cold == "none" ? nil : @book.cold.until_at.strftime("%Y-%m-%dT%H:%M")
+        }
+      end
+
+      def days
+        sums = @book.balance.days
+        @book.route.dates.zip(sums).map do |date, sum|
+          facts = @book.route.day(date)
+          {
+            on: date.iso8601, effort: facts["effort"], hours: facts["hours"].to_s, hot: facts["hot"] == true,
+            kcal: sum.kcal.round, wants: sum.target.kcal.round, percent: percent(sum),
+            protein_g: sum.protein_g.round, wants_protein_g: sum.target.protein_g&.round, weight: size(sum.grams),
+            meals: @book.route.meals(date).map { |meal| { meal: meal, dishes: dishes(date, meal) } }
+          }
+        end
+      end
+
+      def percent(sum) = sum.target.kcal.zero? ? 100 : (100 * sum.kcal / sum.target.kcal).round
+
+      def dishes(date, meal)
+        here = @book.entries.select { |one| one.row.on_date == date && one.row.meal == meal }
+        here.map do |one|
+          {
+            id: one.row.id, kind: one.row.kind, key: one.row.dish, pinned: one.row.pinned,
+            name: one.choice ? @book.menu.name(one.choice) : one.row.dish, gone: one.choice.nil?,
+            grams: one.row.grams && size(one.row.grams), kcal: one.cell ? kcal(one.cell) : 0,
+            faults: one.faults.map { |fault| { kind: fault.kind.to_s, words: @book.fault_words(fault) } }
+          }
+        end
+      end
+
+      def kcal(cell)
+        cell.foods(@work.catalog).sum(0r) { |food, grams| (food.nutrition.kcal || 0) * grams / 100 }.round
+      end
+
+      def balance
+        weighed = @book.balance.weighed
+        person_days = @book.balance.person_days
+        {
+          food: size(weighed.net_g), packing: size(weighed.tare_g), carried_out: size(weighed.rubbish_g),
+          kcal_per_g: Core::Decimal.print(weighed.kcal_per_g.round(2)),
+          per_person_day: person_days.zero? ? nil : size(weighed.net_g / person_days),
+          person_days: Core::Decimal.print(person_days), fuel: fuel, water: water
+        }
+      end
+
+      def fuel
+        plan = @book.balance.fuel or return
+        {
+          need: size(plan.need_g), with_spare: size(plan.with_spare_g), canisters: plan.canisters, cold: plan.cold,
+          meals: plan.per_meal_g.size
+        }
+      end
+
+      def water
+        {
+          stretches: @book.balance.water.map do |one|
+            { from: one.from, need_l: litres(one.need_l), carry_l: Core::Decimal.print(one.carry_l.ceil(1)) }
+          end,
+          holds: @book.balance.holds?, two_containers: @book.balance.two_containers?
+        }
+      end
+
+      def shorts
+        @book.balance.shorts.map do |one|
+          { food_id: @work.shelf.food_ids[one.food.key], name: one.food.name, amount: size(one.grams) }
+        end.sort_by { |one| one[:name] }
+      end
+
+      def litres(amount) = Core::Decimal.print(amount.round(2))
+
+      def size(grams) = @work.size(Core::Quantity.new(grams.round.to_r, :mass))
+    end
+  end
+end

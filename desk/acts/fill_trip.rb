@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require_relative "../act"
+require_relative "../refusal"
+require_relative "../trips/trip_book"
+
+module NutShelf
+  module Desk
+    # Fills the meals of a trip: what is pinned stays, the rest is proposed anew, or only what is open.
+    class FillTrip < Act
+      SECONDS = 2.0
+
+      private
+
+      # @param input [Hash] :trip_id, :keep whether all that stands there stays
+      def perform(input)
+        trip = house.trips.find(input[:trip_id])
+        raise Refusal.of(:nobody_goes) if trip.people.empty?
+
+        book = Trips::TripBook.new(work, trip)
+        filled = book.filled(keep: input[:keep] == true, seconds: SECONDS)
+        set = entry("fill_trip", "Filled the trip #{trip.name}")
+        changes = book.slots.zip(filled.grid).count { |slot, choice| fill(set, book, slot, choice) }
+        raise Refusal.of(:nothing_better) if changes.zero?
+
+        done(set, trip_id: trip.id, empty: filled.score.empty, faults: filled.score.faults)
+      end
+
+      # @return [Boolean] whether anything is new there
+      def fill(set, book, slot, choice)
+        there = book.main(slot)
+        return false if there&.choice&.key == choice&.key
+
+        set.alter("trip_meal", there.row, { archived_at: Time.now.utc.iso8601 }) if there
+        return true unless choice
+
+        set.make(
+          "trip_meal",
+          { trip_id: book.trip.id, on_date: slot.day, meal: slot.meal, kind: choice.assembly ? "bag" : "recipe",
+            dish: choice.key, pinned: false }
+        )
+        true
+      end
+    end
+  end
+end

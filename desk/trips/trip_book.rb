@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+require_relative "../../core/kits/figures"
+require_relative "../../core/trips/faults"
+require_relative "../../core/trips/fill"
+require_relative "../../core/value"
+require_relative "../plan"
+require_relative "balance"
+require_relative "fault_words"
+require_relative "menu"
+require_relative "party"
+require_relative "route"
+
+module NutShelf
+  module Desk
+    module Trips
+      # A trip as a book: its meals with what stands against each, what could be eaten instead, and what all comes to.
+      class TripBook
+        # A meal of the grid: its row, what it is (nil: a dish that is gone), the cell, its faults. Frozen.
+        Entry = Core::Value.of(:row, :choice, :cell, faults: [].freeze)
+        # Dishes without a fault of gear, pots or time that are enough to choose from.
+        ENOUGH = 5
+        # Faults that are the same whichever day it is.
+        ANY_DAY = %i[gear pots goes minutes tins glass allergen].freeze
+
+        attr_reader :trip, :route, :party, :menu
+
+        # @param work [UnitOfWork]
+        # @param trip [Store::Rows::Trip]
+        def initialize(work, trip)
+          @work = work
+          @trip = trip
+          @plan = Plan.new(work)
+          @route = Route.new(trip)
+          @party = Party.new(work, trip)
+          @menu = Menu.new(work, @plan, trip)
+        end
+
+        # @return [Core::Kits::Figures]
+        def figures = @figures ||= Core::Kits::Figures.new(targets: @work.catalog.targets)
+
+        # @return [Core::Trips::Means]
+        def means
+          @means ||= Core::Trips::Means.new(
+            cold: cold, pot_ml: trip.pot_ml.to_r, gear: trip.gear, pots: trip.pots, no_tins: trip.no_tins,
+            no_glass: trip.no_glass, avoid: party.avoid
+          )
+        end
+
+        # @return [Core::Trips::ColdKept]
+        def cold
+          day = trip.leaves_on
+          Core::Trips::ColdKept.new(
+            @work.catalog.trips.cold.fetch(trip.cold), temp_c: trip.high_c.to_r,
+            leaves: Time.utc(day.year, day.month, day.day, trip.leaves_hour)
+          )
+        end
+
+        # @return [Core::Trips::Faults]
+        def faults = @faults ||= Core::Trips::Faults.new(@work.catalog, figures, @work.policy, means)
+
+        # @return [Array<Entry>] in the order of the trip
+        def entries
+          @entries ||= begin
+            opened = []
+            rows.map do |row|
+              choice = menu.of(row)
+              one = entry(row, choice, opened)
+              opened |= one.cell.foods(@work.catalog).map { |food, _| food.key } if one.cell && choice.assembly.nil?
+              one
+            end
+          end
+        end
+
+        # @param fault [Core::Trips::Fault]
+        # @return [String]
+        def fault_words(fault) = (@fault_words ||= FaultWords.new(@plan.shelf.foods)).call(fault)
+
+        # @return [Balance]
+        def balance = @balance ||= Balance.new(@work, self)
+
+        # Dishes and bags for a meal, what stands against them that day, least first.
+        # @param day [Date]
+        # @param meal [String]
+        # @return [Array<Array(Core::Trips::Choice, Array<Core::Trips::Fault>)>]
+        def suggestions(day, meal)
+          slot = Core::Trips::Slot.new(day: day, meal: meal, servings: party.size)
+          menu.choices.select { |one| one.meals.include?(meal) }.map { |one| [one, faults.of(one.cell(slot))] }
+            .sort_by { |one, found| [found.size, menu.name(one)] }
+        end
+
+        # @return [Array<Core::Trips::Slot>] the meals of the trip; a snack is filled where nothing stands there
+        def slots
+          @slots ||= route.dates.flat_map do |day|
+            route.meals(day).map { |meal| Core::Trips::Slot.new(day: day, meal: meal, servings: party.size) }
+          end
+        end
+
+        # @param keep [Boolean] whether what stands there stays, pinned or not
+        # @param seconds [Float]
+        # @return [Core::Trips::Filled]
+        def filled(keep: false, seconds: 3.0)
+          pinned = slots.each_with_index.filter_map do |slot, at|
+            one = main(slot)
+            [at, one.choice] if one && (keep || one.row.pinned)
+          end
+          score = Core::Trips::GridScore.new(@work.catalog, faults, slots, stock: stock, targets: balance.targets)
+          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h).call(seconds: seconds)
+        end
+
+        # @param slot [Core::Trips::Slot]
+        # @return [Entry, nil] the dish of a meal; what is eaten besides is not meant
+        def main(slot)
+          entries.find do |one|
+            one.choice && one.row.kind != "food" && one.row.on_date == slot.day && one.row.meal == slot.meal
+          end
+        end
+
+        # What may be taken along by food: until when it is good, and grams that are eaten of it.
+        # @return [Hash{String=>Array<Array(Date, Rational)>}]
+        def stock
+          @stock ||= @plan.shelf.keys.to_h do |key|
+            food = @plan.shelf.foods.fetch(key)
+            stacks = @plan.shelf.of(key).select { |one| one.eligible?(@work.today) && one.amount.positive? }
+            [key, stacks.map { |one| [one.usable_until, one.amount * food.edible_yield] }]
+          end
+        end
+
+        private
+
+        def rows
+          @work.house.trips.meals(trip.id).select { |row| route.include?(row.on_date, row.meal) }
+            .sort_by { |row| [row.on_date, Route::MEALS.index(row.meal), row.id] }
+        end
+
+        def entry(row, choice, opened)
+          return Entry.new(row: row) unless choice
+
+          slot = Core::Trips::Slot.new(day: row.on_date, meal: row.meal, servings: party.size)
+          cell = choice.cell(slot, opened)
+          Entry.new(row: row, choice: choice, cell: cell, faults: faults.of(cell))
+        end
+
+        # Where there are enough dishes without a fault of their own, the others are not looked at.
+        def fit_choices
+          menu.choices.group_by(&:meals).values.flat_map do |list|
+            slot = slots.find { |one| list.first.meals.include?(one.meal) } or next []
+            good = list.select { |one| faults.of(one.cell(slot)).none? { |found| ANY_DAY.include?(found.kind) } }
+            good.size >= ENOUGH ? good : list
+          end
+        end
+      end
+    end
+  end
+end

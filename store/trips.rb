@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "table"
+
+module NutShelf
+  module Store
+    # Trips, and what is eaten on them.
+    class Trips < Table
+      # SELECT * FROM trips WHERE household_id = 7 AND archived_at IS NULL ORDER BY leaves_on, id
+      # @return [Array<Rows::Trip>]
+      def all = rows(:trips).where(archived_at: nil).order(:leaves_on, :id).all
+
+      # @return [Rows::Trip]
+      # @raise [Missing]
+      def find(id) = found(rows(:trips).where(id: id, archived_at: nil).first, "trip")
+
+      # SELECT * FROM trip_meals WHERE household_id = 7 AND trip_id = 3 AND archived_at IS NULL ORDER BY on_date, id
+      # @return [Array<Rows::TripMeal>]
+      def meals(trip_id) = rows(:trip_meals).where(trip_id: trip_id, archived_at: nil).order(:on_date, :id).all
+    end
+  end
+end
