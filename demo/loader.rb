@@ -3,6 +3,7 @@
 require "json"
 require_relative "../api/passwords"
 require_relative "calendar"
+require_relative "camping"
 require_relative "coming_week"
 require_relative "draft_input"
 require_relative "feasts"
@@ -49,6 +50,7 @@ module NutShelf
         coming_week.plan
         Feasts.new(act: method(:act_named), within: method(:within)).write_down
         Shopping.new(act: method(:act_named), within: method(:within)).write_down
+        Camping.new(act: method(:act_named), within: method(:within)).plan
         open_doors
         @household_id
       end
@@ -115,7 +117,7 @@ module NutShelf
 
       def harvest
         @harvest ||=
-          Harvest.new(act: ->(name, who, input) { act(Desk.const_get(name), who, input) }, within: method(:within))
+          Harvest.new(act: method(:act_named), within: method(:within))
       end
 
       def within = @services.database.within(@household_id) { |db| yield Store::House.new(db, @household_id) }

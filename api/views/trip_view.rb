@@ -23,7 +23,10 @@ module NutShelf
 
       # @return [Hash]
       def call
-        { trip: trip, days: days, people: @book.party.travellers.map(&:name), balance: balance, shorts: shorts }
+        {
+          trip: trip, days: days, people: @book.party.travellers.map(&:name), foods: foods, balance: balance,
+          shorts: shorts
+        }
       end
 
       private
@@ -31,10 +34,16 @@ module NutShelf
       def trip
         {
           **@trip.slice(*FACTS), leaves_on: @trip.leaves_on.iso8601, back_on: @trip.back_on.iso8601,
-          people: @trip.people.map { |one| one.slice("person_id", "figure") },
-          temps: Desk::Trips::Route::MEALS.to_h { |meal| [meal, @book.route.temp(meal).to_i] },
-          cold_until: @trip.cold == "none" ? nil : @book.cold.until_at.strftime("%Y-%m-%dT%H:%M")
+                                 people: @trip.people.map { |one| one.slice("person_id", "figure") },
+                                 temps: Desk::Trips::Route::MEALS.to_h { |meal| [meal, @book.route.temp(meal).to_i] },
+                                 cold_until: @trip.cold == "none" ? nil : @book.cold.until_at.strftime("%Y-%m-%dT%H:%M")
         }
+      end
+
+      # What is eaten as it comes out of its pack.
+      def foods
+        @work.shelf.keys.select { |key| @work.shelf.foods.fetch(key).ready_to_eat }
+          .map { |key| { food_id: @work.shelf.food_ids.fetch(key), key: key } }
       end
 
       def days
@@ -58,14 +67,10 @@ module NutShelf
           {
             id: one.row.id, kind: one.row.kind, key: one.row.dish, pinned: one.row.pinned,
             name: one.choice ? @book.menu.name(one.choice) : one.row.dish, gone: one.choice.nil?,
-            grams: one.row.grams && size(one.row.grams), kcal: one.cell ? kcal(one.cell) : 0,
+            grams: one.row.grams && size(one.row.grams), kcal: one.cell ? @book.kcal(one.cell).round : 0,
             faults: one.faults.map { |fault| { kind: fault.kind.to_s, words: @book.fault_words(fault) } }
           }
         end
-      end
-
-      def kcal(cell)
-        cell.foods(@work.catalog).sum(0r) { |food, grams| (food.nutrition.kcal || 0) * grams / 100 }.round
       end
 
       def balance
@@ -92,9 +97,11 @@ module NutShelf
           stretches: @book.balance.water.map do |one|
             { from: one.from, need_l: litres(one.need_l), carry_l: Core::Decimal.print(one.carry_l.ceil(1)) }
           end,
-          holds: @book.balance.holds?, two_containers: @book.balance.two_containers?
+          holds: containers? ? @book.balance.holds? : nil, two_containers: @book.balance.two_containers?
         }
       end
+
+      def containers? = @book.balance.containers.any?
 
       def shorts
         @book.balance.shorts.map do |one|

@@ -26,10 +26,10 @@ module NutShelf
         BUY = 3
         AGAIN = 8
         NEXT_DAY = 4
-        TENTH = 2
+        TENTH = 4
         TURNS = 2
         # A point for so many grams somebody carries for one meal: what weighs little for its energy goes along.
-        CARRIED_G = 100
+        CARRIED_G = 50
         # What turns within so many days of coming home is better taken along, and early.
         SOON = 21
 

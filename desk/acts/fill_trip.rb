@@ -21,9 +21,27 @@ module NutShelf
         filled = book.filled(keep: input[:keep] == true, seconds: SECONDS)
         set = entry("fill_trip", "Filled the trip #{trip.name}")
         changes = book.slots.zip(filled.grid).count { |slot, choice| fill(set, book, slot, choice) }
+        changes += besides(set, book, filled.grid) unless input[:keep]
         raise Refusal.of(:nothing_better) if changes.zero?
 
         done(set, trip_id: trip.id, empty: filled.score.empty, faults: filled.score.faults)
+      end
+
+      # What was proposed besides before makes way; what somebody pinned stays.
+      # @return [Integer] things to eat besides
+      def besides(set, book, grid)
+        before = book.entries.map(&:row).select { |row| row.kind == "food" && !row.pinned }
+        before.each { |row| set.alter("trip_meal", row, { archived_at: Time.now.utc.iso8601 }) }
+        more = book.made_up(grid)
+        more.each do |one|
+          meals = book.route.meals(one.day)
+          set.make(
+            "trip_meal",
+            { trip_id: book.trip.id, on_date: one.day, meal: meals.include?("snack") ? "snack" : meals.last,
+              kind: "food", dish: one.food.key, grams: one.grams, pinned: false }
+          )
+        end
+        more.size
       end
 
       # @return [Boolean] whether anything is new there

@@ -17,8 +17,8 @@ module NutShelf
 
       private
 
-      # @param input [Hash] :trip_id (nil: a new one) with :version as it was seen, :leaves_on and :back_on, FACTS, :gone;
-      #   what is not named stays
+      # @param input [Hash] :trip_id (nil: a new one) with :version as it was seen, :leaves_on and :back_on, FACTS,
+      #   :gone; what is not named stays
       def perform(input)
         facts = facts(input)
         return begun(facts) unless input[:trip_id]

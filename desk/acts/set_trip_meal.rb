@@ -12,8 +12,8 @@ module NutShelf
     class SetTripMeal < Act
       private
 
-      # @param input [Hash] :trip_meal_id of one that stands there, or :trip_id for a new one; :on and :meal, :kind and :dish (with :grams for a
-      #   food, for each), :pinned, :gone
+      # @param input [Hash] :trip_meal_id of one that stands there, or :trip_id for a new one; :on and :meal, :kind and
+      #   :dish (with :grams for a food, for each), :pinned, :gone
       def perform(input)
         row = input[:trip_meal_id] && standing_row(input[:trip_meal_id])
         @trip = house.trips.find(row ? row.trip_id : input[:trip_id])
@@ -56,7 +56,8 @@ module NutShelf
         grams = input[:kind] == "food" ? input[:grams].to_r : nil
         facts = {
           trip_id: @trip.id, on_date: Day.read(:on, input[:on]), meal: input[:meal], kind: input[:kind],
-          dish: input[:dish], grams: grams, pinned: input[:pinned] == true
+          dish: input[:dish], grams: grams,
+          pinned: input[:pinned] == true || input[:kind] == "food"
         }
         row = Store::Rows::TripMeal.new(**facts)
         raise Refusal.of(:weight_not_above_zero, at: "/grams") if grams && !grams.positive?

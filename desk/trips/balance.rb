@@ -10,8 +10,8 @@ require_relative "../../core/value"
 module NutShelf
   module Desk
     module Trips
-      # What the meals of a trip come to: energy and protein against what the days ask for, weight, fuel, water, and what
-      # of the food is not there yet.
+      # What the meals of a trip come to: energy and protein against what the days ask for, weight, fuel, water, and
+      # what of the food is not there yet.
       class Balance
         # A day: what it asks for, what is planned, grams of food. Frozen.
         DaySum = Core::Value.of(:target, :kcal, :protein_g, :grams)
@@ -64,14 +64,14 @@ module NutShelf
         # @return [Array<Core::Trips::Stretch>] water from source to source
         def water = drinking.stretches(drinking.slots(water_days), @book.trip.sources)
 
-        # @return [Boolean, nil] whether the containers hold the longest stretch, nil where nobody told of any
+        # @return [Boolean] whether the containers hold the longest stretch
         def holds?
-          litres = containers
-          return if litres.empty?
-
           longest = water.max_by(&:carry_l)
-          longest.nil? || litres.sum >= longest.carry_l
+          longest.nil? || containers.sum(0r) >= longest.carry_l
         end
+
+        # @return [Array<Rational>] litres that containers hold
+        def containers = @book.trip.containers_ml.map { |ml| ml/1000r }
 
         # @return [Boolean] whether without the largest container half of it is left
         def two_containers? = water.all? { |stretch| drinking.two_containers?(stretch, containers) }
@@ -150,8 +150,6 @@ module NutShelf
           row = @work.catalog.trips.recipe_gear[cell.recipe.key]
           row.nil? || row.washes_pot ? row&.pots || 1 : 0
         end
-
-        def containers = @book.trip.containers_ml.map { |ml| ml/1000r }
 
         def by_food
           cells.each_with_object({}) do |cell, list|

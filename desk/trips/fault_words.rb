@@ -8,6 +8,11 @@ module NutShelf
     module Trips
       # What stands against a meal, as a cook says it.
       class FaultWords
+        GEAR = {
+          "hob" => "a hob", "oven" => "an oven", "one-burner" => "a burner", "kettle" => "a kettle",
+          "microwave" => "a microwave", "freezer" => "a freezer", "slow-cooker" => "a slow cooker"
+        }.freeze
+
         # @param foods [Hash{String=>Core::Food}]
         def initialize(foods)
           @foods = foods
@@ -20,7 +25,7 @@ module NutShelf
           case fault.kind
           when :cold then "needs the cold: #{names(words)}"
           when :date then "good until #{Core::Words.day(Date.iso8601(words))} only"
-          when :gear then "needs a #{words.gsub("one-burner", "burner").gsub(", ", " and a ")}"
+          when :gear then "needs #{words.split(", ").map { |one| GEAR.fetch(one, one) }.join(" and ")}"
           when :pots then "takes #{words} pots"
           when :goes then "takes the pot #{words} times"
           when :minutes then "takes #{words.sub(" of ", " minutes, there are ")}"

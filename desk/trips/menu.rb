@@ -8,8 +8,8 @@ require_relative "../bench/bag_stacks"
 module NutShelf
   module Desk
     module Trips
-      # What may be eaten on a trip: the dishes of the house, and the bags of the tables with the date they would have if
-      # they were packed the day before.
+      # What may be eaten on a trip: the dishes of the house, and the bags of the tables with the date they would have
+      # if they were packed the day before.
       class Menu
         # @param work [UnitOfWork]
         # @param plan [Plan]

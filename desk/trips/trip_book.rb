@@ -3,6 +3,7 @@
 require_relative "../../core/kits/figures"
 require_relative "../../core/trips/faults"
 require_relative "../../core/trips/fill"
+require_relative "../../core/trips/making_up"
 require_relative "../../core/value"
 require_relative "../plan"
 require_relative "balance"
@@ -126,7 +127,38 @@ module NutShelf
           end
         end
 
+        # What would make up for days whose meals are too little, when a grid is eaten.
+        # @param grid [Array<Core::Trips::Choice, nil>] as the slots stand
+        # @return [Array<Core::Trips::Besides>]
+        def made_up(grid)
+          has = Hash.new(0r)
+          slots.zip(grid).each { |slot, choice| has[slot.day] += kcal(choice.cell(slot)) if choice }
+          kept.each { |one| has[one.row.on_date] += kcal(one.cell) }
+          days = balance.targets.map { |day, wants| [day, has[day], wants] }
+          Core::Trips::MakingUp.new(snacks, party.size, stock: stock).call(days)
+        end
+
+        # What somebody put beside the meals and pinned.
+        # @return [Array<Entry>]
+        def kept = entries.select { |one| one.row.kind == "food" && one.row.pinned && one.cell }
+
+        # @param cell [Core::Trips::Cell]
+        # @return [Rational]
+        def kcal(cell)
+          cell.foods(@work.catalog).sum(0r) { |food, grams| (food.nutrition.kcal || 0) * grams / 100 }
+        end
+
         private
+
+        # Eaten as they come, and nothing stands against them.
+        def snacks
+          day = slots.last.day
+          @plan.shelf.foods.values.select(&:ready_to_eat).reject(&:pet).select do |food|
+            row = Store::Rows::TripMeal.new(on_date: day, meal: "snack", kind: "food", dish: food.key, grams: 1r)
+            choice = menu.of(row)
+            choice && faults.of(choice.cell(Core::Trips::Slot.new(day: day, meal: "snack", servings: 1))).empty?
+          end
+        end
 
         def rows
           @work.house.trips.meals(trip.id).select { |row| route.include?(row.on_date, row.meal) }

@@ -8,6 +8,8 @@ const VIEWS: [RegExp, (id: string) => string][] = [
   [/^\/api\/meals$/, () => "/meals"],
   [/^\/api\/counts\/(\d+)/, (id) => `/count/${id}`],
   [/^\/api\/keeping\/(\d+)/, (id) => `/keeping?food=${id}`],
+  [/^\/api\/trips\/(\d+)/, (id) => `/trips/${id}`],
+  [/^\/api\/trips/, () => "/trips"],
   [/^\/api\/kits\/(\d+)/, (id) => `/kits/${id}`],
   [/^\/api\/kits/, () => "/kits"],
   [/^\/api\/outages/, () => "/kits/power-cut"],

@@ -14,6 +14,7 @@ export const TABS: Tab[] = [
   { path: "/shop", name: say.shop, key: "5" },
   { path: "/portion", name: say.portion, key: "6" },
   { path: "/kits", name: say.kits, key: "7" },
+  { path: "/trips", name: say.trips, key: "8" },
   { path: "/look-back", name: say.lookBack, key: "9" },
   { path: "/keeping", name: say.keeping, key: "0" },
 ];

@@ -57,6 +57,14 @@ const KitPage = lazily(
   () => import("../views/kits"),
   (module) => module.KitPage,
 );
+const TripsView = lazily(
+  () => import("../views/trips"),
+  (module) => module.TripsView,
+);
+const TripView = lazily(
+  () => import("../views/trips"),
+  (module) => module.TripView,
+);
 const OutageView = lazily(
   () => import("../views/kits"),
   (module) => module.OutageView,
@@ -244,6 +252,8 @@ export const VIEWS: [string, ComponentType][] = [
   ["/portion", BenchView],
   ["/portion/bags", BagsBench],
   ["/portion/preserve", PreserveBench],
+  ["/trips", TripsView],
+  ["/trips/:id", TripView],
   ["/kits", KitsView],
   ["/kits/lasting", LastingView],
   ["/kits/before", BeforeView],

@@ -72,6 +72,7 @@ export const count = "Count";
 export const meals = "Meals";
 export const shop = "Shop";
 export const kits = "Kits";
+export const trips = "Trips";
 export const lookBack = "Look back";
 export const onYourPhone = "On your phone";
 export const keeping = "Keeping";

@@ -1,0 +1,3 @@
+/** Trips: fetched when somebody looks. */
+export { default as TripsView } from "./trips/TripsView";
+export { default as TripView } from "./trips/TripView";

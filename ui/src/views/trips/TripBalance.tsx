@@ -1,0 +1,139 @@
+import type { ReactNode } from "react";
+import type { ChangeTrip, TripPage } from "../../api/types";
+import { useActs } from "../../app/acts";
+import { useSession } from "../../app/session";
+import { Pick, Tick } from "../../kit/form";
+import { Board } from "../../kit/kit";
+import { dayWords } from "../../words/common";
+import * as say from "../../words/trips";
+
+/** Weight, cold, fuel, water and what must be got before a trip. */
+export function TripBalance({ page }: { page: TripPage }) {
+  return (
+    <div className="grid gap-4 grid-cols-2 phone:grid-cols-1 items-start">
+      <Sums page={page} />
+      <div className="grid gap-4">
+        <Shorts page={page} />
+        <Days page={page} />
+      </div>
+    </div>
+  );
+}
+
+function Sums({ page }: { page: TripPage }) {
+  const { balance, trip } = page;
+  const { today } = useSession();
+  const [day, hour] = (trip.cold_until ?? "").split("T");
+  return (
+    <Board title={say.balance}>
+      <p className="font-semibold text-[18px] mt-2">{say.food(balance.food, balance.packing)}</p>
+      {balance.per_person_day && <p>{say.each(balance.per_person_day, balance.kcal_per_g)}</p>}
+      <p className="text-soft">{say.carriedOut(balance.carried_out)}</p>
+      <Part>{day && hour ? say.coldUntil(dayWords(day, today), hour) : say.noCold}</Part>
+      {balance.fuel ? (
+        <Part>
+          {say.fuel(balance.fuel.canisters, balance.fuel.need, balance.fuel.with_spare, balance.fuel.meals)}.{" "}
+          {balance.fuel.cold && <span className="text-beet font-semibold">{say.fuelCold} </span>}
+          {say.outdoors}
+        </Part>
+      ) : (
+        <Part>{say.noFuel}</Part>
+      )}
+      <Water page={page} />
+      <p className="text-soft text-small mt-2">{say.aid}</p>
+    </Board>
+  );
+}
+
+function Part({ children }: { children: ReactNode }) {
+  return <p className="border-t border-zinc2 mt-2 pt-2">{children}</p>;
+}
+
+function Water({ page }: { page: TripPage }) {
+  const { water } = page.balance;
+  const { today } = useSession();
+  const at = (from: string) => {
+    const [day, slot] = from.split(" ");
+    return say.sourceOn(say.slot[slot ?? ""] ?? "", dayWords(day ?? "", today));
+  };
+  return (
+    <div className="border-t border-zinc2 mt-2 pt-2">
+      {page.trip.sources.length === 0 && <p>{say.noSource}</p>}
+      <ul>
+        {water.stretches.map((one) => (
+          <li key={one.from}>{say.stretch(at(one.from), one.carry_l)}</li>
+        ))}
+      </ul>
+      {water.holds !== null && (
+        <p className={water.holds ? "text-soft" : "text-beet font-semibold"}>
+          {water.holds ? say.holds : say.tooFew} {!water.two_containers && say.oneOnly}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Shorts({ page }: { page: TripPage }) {
+  return (
+    <Board title={say.shorts}>
+      {page.shorts.length === 0 ? (
+        <p className="text-soft mt-2">{say.nothingShort}</p>
+      ) : (
+        <ul className="mt-2">
+          {page.shorts.map((one) => (
+            <li key={one.name} className="flex justify-between gap-3 border-t border-zinc2 py-1">
+              <span>{one.name}</span>
+              <span className="tabular-nums">{one.amount}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Board>
+  );
+}
+
+/** How hard each day is, and where water is found. */
+function Days({ page }: { page: TripPage }) {
+  const { act } = useActs();
+  const { today } = useSession();
+  const { trip } = page;
+  const change = (body: ChangeTrip) =>
+    act(`/api/trips/${trip.id}/change`, { version: trip.version, ...body }, say.changeTrip);
+  const told = Object.fromEntries(
+    page.days.map((day) => [day.on, { effort: day.effort, hours: day.hours, hot: day.hot }]),
+  );
+  const toggle = (source: string) =>
+    trip.sources.includes(source) ? trip.sources.filter((one) => one !== source) : [...trip.sources, source];
+  return (
+    <Board title={say.source}>
+      <ul className="grid gap-2 mt-2">
+        {page.days.map((day) => {
+          const words = dayWords(day.on, today);
+          return (
+            <li key={day.on} className="flex flex-wrap items-end gap-x-4 border-t border-zinc2 pt-2">
+              <Pick
+                label={say.effortOn(words)}
+                value={day.effort}
+                options={say.efforts}
+                onChange={(event) =>
+                  void change({
+                    days: { ...told, [day.on]: { ...told[day.on], effort: event.target.value as typeof day.effort } },
+                  })
+                }
+              />
+              {Object.entries(say.slot).map(([slot, name]) => (
+                <Tick
+                  key={slot}
+                  label={name}
+                  aria-label={say.sourceOn(name, words)}
+                  checked={trip.sources.includes(`${day.on} ${slot}`)}
+                  onChange={() => void change({ sources: toggle(`${day.on} ${slot}`) })}
+                />
+              ))}
+            </li>
+          );
+        })}
+      </ul>
+    </Board>
+  );
+}

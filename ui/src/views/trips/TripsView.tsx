@@ -1,0 +1,55 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "wouter";
+import { tripsQuery } from "../../api/trips";
+import type { TripsPage } from "../../api/types";
+import { useSession } from "../../app/session";
+import { Board, Button, Empty } from "../../kit/kit";
+import { Loaded } from "../../kit/state";
+import { dayWords } from "../../words/common";
+import * as say from "../../words/trips";
+import { EditTrip } from "./EditTrip";
+
+/** Every trip that is written down, and the way to a new one. */
+export default function TripsView() {
+  const query = useQuery(tripsQuery);
+  return (
+    <Loaded query={query} what={say.fetching}>
+      {(page) => <Page page={page} />}
+    </Loaded>
+  );
+}
+
+function Page({ page }: { page: TripsPage }) {
+  const { today } = useSession();
+  const [making, setMaking] = useState(false);
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">
+        <h1>{say.trips}</h1>
+        <span className="text-soft grow">{say.about}</span>
+        <Button look="main" onClick={() => setMaking(true)}>
+          {say.newTrip}
+        </Button>
+      </div>
+      {page.trips.length === 0 && <Empty title={say.none}>{say.noneWhy}</Empty>}
+      <div className="grid gap-4 wide:grid-cols-2 items-start">
+        {page.trips.map((trip) => (
+          <Board
+            key={trip.id}
+            title={
+              <Link className="underline" to={`/trips/${trip.id}`}>
+                {trip.name}
+              </Link>
+            }
+          >
+            <p>
+              {say.from(dayWords(trip.leaves_on, today), dayWords(trip.back_on, today))}, {say.mealsOf(trip.meals)}
+            </p>
+          </Board>
+        ))}
+      </div>
+      {making && <EditTrip trip={null} page={page} onClose={() => setMaking(false)} />}
+    </>
+  );
+}
