@@ -73,7 +73,8 @@ module NutShelf
           "places" => { "kit_id" => nil, "kit_box" => nil }, "reservations" => { "kit_id" => nil },
           "lots" => { "opening" => nil }, "packs" => { "opening" => nil }
         },
-        13 => { "places" => { "checked_on" => nil } }
+        13 => { "places" => { "checked_on" => nil } },
+        14 => { "reservations" => { "trip_id" => nil } }
       }.freeze
 
       # What was told elsewhere before, see migration 015.

@@ -27,6 +27,10 @@ module NutShelf
       # @return [Hash{Integer=>Integer}] stacks that were ever set apart for a kit, by stack; the latest kit
       def for_kits = rows(:reservations).exclude(kit_id: nil).order(:id).select_map(%i[lot_id kit_id]).to_h
 
+      # SELECT * FROM reservations WHERE household_id = 7 AND trip_id = 3 AND archived_at IS NULL ORDER BY id
+      # @return [Array<Rows::Reservation>] what is packed for a trip, whatever day it is
+      def of_trip(trip_id) = rows(:reservations).where(trip_id: trip_id, archived_at: nil).order(:id).all
+
       private
 
       def standing(on)

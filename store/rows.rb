@@ -41,7 +41,7 @@ module NutShelf
       # The day it was last seen, and nothing else of a stack.
       Sighting = Core::Value.of(:id, :seen_on)
       # An amount of a stack that is kept for somebody or something.
-      Reservation = Core::Value.of(:id, :lot_id, :kit_id, :amount, :holder, :until_on, :archived_at, :version)
+      Reservation = Core::Value.of(:id, :lot_id, :kit_id, :trip_id, :amount, :holder, :until_on, :archived_at, :version)
       # A stack that does not equal the sum of its movements.
       Imbalance = Core::Value.of(:id, :on_hand, :quantity)
 

@@ -1,11 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/packing_view"
 require_relative "../views/trip_choices_view"
 require_relative "../views/trip_view"
 require_relative "../views/trips_view"
+require_relative "../../desk/acts/come_home"
 require_relative "../../desk/acts/fill_trip"
 require_relative "../../desk/acts/keep_trip"
+require_relative "../../desk/acts/pack_trip"
 require_relative "../../desk/acts/set_trip_meal"
 
 module NutShelf
@@ -15,7 +18,7 @@ module NutShelf
       TOPICS = %i[stock plan people rules].freeze
       MEALS = %w[breakfast lunch snack dinner].freeze
 
-      get("/") { view(:plan, :people, :rules) { |work| TripsView.new(work).call } }
+      get("/") { view(*TOPICS) { |work| TripsView.new(work).call } }
 
       post("/") { act(Desk::KeepTrip, body_as("KeepTrip")) }
 
@@ -28,6 +31,12 @@ module NutShelf
 
         view(*TOPICS) { |work| TripChoicesView.new(work, work.house.trips.find(id_param), day, meal).call }
       end
+
+      get("/:id/packing") { view(*TOPICS) { |work| PackingView.new(work, work.house.trips.find(id_param)).call } }
+
+      post("/:id/pack") { act_on_stacks(Desk::PackTrip, { trip_id: id_param, **body_as("PackTrip") }) }
+
+      post("/:id/home") { act_on_stacks(Desk::ComeHome, { trip_id: id_param, **body_as("ComeHome") }) }
 
       post("/:id/change") { act(Desk::KeepTrip, { trip_id: id_param, **body_as("ChangeTrip") }) }
 

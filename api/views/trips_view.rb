@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../../desk/trips/lessons"
+
 module NutShelf
   module Api
     # The trips of a household as JSON, and what they may be packed with.
@@ -14,11 +16,20 @@ module NutShelf
         {
           trips: @work.house.trips.all.map { |trip| told(trip) },
           cold: @work.catalog.trips.cold.values.map { |one| { key: one.key, name: one.name } },
+          learned: learned,
           people: @work.house.household.people.map { |row| { id: row.id, name: row.name } }
         }
       end
 
       private
+
+      def learned
+        lessons = Desk::Trips::Lessons.new(@work)
+        {
+          trips: lessons.over.size, percent: (lessons.factor * 100).round,
+          leave_out: lessons.leave_out.map { |key| @work.shelf.foods[key]&.name || key }
+        }
+      end
 
       def told(trip)
         {

@@ -8,6 +8,7 @@ require_relative "../../core/value"
 require_relative "../plan"
 require_relative "balance"
 require_relative "fault_words"
+require_relative "lessons"
 require_relative "menu"
 require_relative "party"
 require_relative "route"
@@ -21,6 +22,7 @@ module NutShelf
         Entry = Core::Value.of(:row, :choice, :cell, faults: [].freeze)
         # Dishes without a fault of gear, pots or time that are enough to choose from.
         ENOUGH = 5
+        CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
         # Faults that are the same whichever day it is.
         ANY_DAY = %i[gear pots goes minutes tins glass allergen].freeze
 
@@ -39,6 +41,9 @@ module NutShelf
 
         # @return [Core::Kits::Figures]
         def figures = @figures ||= Core::Kits::Figures.new(targets: @work.catalog.targets)
+
+        # @return [Core::Shelf] what may be planned with
+        def shelf = @plan.shelf
 
         # @return [Core::Trips::Means]
         def means
@@ -105,8 +110,8 @@ module NutShelf
             one = main(slot)
             [at, one.choice] if one && (keep || one.row.pinned)
           end
-          score = Core::Trips::GridScore.new(@work.catalog, faults, slots, stock: stock, targets: balance.targets)
-          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h).call(seconds: seconds)
+          score = Core::Trips::GridScore.new(@work.catalog, faults, slots, stock: stock, targets: targets)
+          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK).call(seconds: seconds)
         end
 
         # @param slot [Core::Trips::Slot]
@@ -134,9 +139,13 @@ module NutShelf
           has = Hash.new(0r)
           slots.zip(grid).each { |slot, choice| has[slot.day] += kcal(choice.cell(slot)) if choice }
           kept.each { |one| has[one.row.on_date] += kcal(one.cell) }
-          days = balance.targets.map { |day, wants| [day, has[day], wants] }
+          days = targets.map { |day, wants| [day, has[day], wants] }
           Core::Trips::MakingUp.new(snacks, party.size, stock: stock).call(days)
         end
+
+        # What each day is filled up to: what it asks for, as far as it got eaten before.
+        # @return [Hash{Date=>Rational}] kcal
+        def targets = balance.targets.transform_values { |kcal| kcal * Lessons.new(@work).factor }
 
         # What somebody put beside the meals and pinned.
         # @return [Array<Entry>]

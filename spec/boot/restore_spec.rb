@@ -60,6 +60,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    15 => {
+      "reservations" => %w[trip_id]
+    },
     14 => {
       "places" => %w[checked_on]
     },

@@ -33,4 +33,37 @@ RSpec.describe "Trips", :browser do
     expect(page).to have_css("[role=dialog]", text: "nothing against it")
     expect(meals.count { |one| one.kind != "food" }).to eq(3)
   end
+
+  it "packs from the list, notes what is eaten on the way, and comes home" do
+    put_away(who, "dark-chocolate", "cupboard", count: "3", amount: "100", price_minor: 450, printed_on: "2027-08-31",
+      printed_kind: "best_before")
+    id = act(:KeepTrip, who, { name: "Two days", leaves_on: "2026-11-25", back_on: "2026-11-26" })["trip_id"]
+    act(:SetTripMeal, who, { trip_id: id, on: "2026-11-25", meal: "snack", kind: "food", dish: "dark-chocolate",
+      grams: "100" })
+    enter(who)
+    visit "/trips/#{id}/packing"
+    expect(page).to have_text("200 g wanted").and have_text("Nothing is packed yet.")
+    check "Quick-drying cloth", allow_label_click: true
+    wait_until { inside(who) { |house| house.trips.find(id).ticked } == ["cloth"] }
+    click_button "Pack Dark chocolate", match: :first
+    expect(page).to have_text("200 g packed")
+    along = inside(who) { |house| house.reservations.of_trip(id).first.lot_id }
+    find("input[aria-label^='How much of Dark']").set("100")
+    click_button "Eaten"
+    expect(page).to have_no_text("Nothing is packed yet.")
+    expect(page).to have_css("input[placeholder='0 g']")
+    wait_until { lot(who, along).on_hand == 100 }
+    find("input[placeholder='0 g']").set("60")
+    click_button "We are home"
+    expect(page).to have_text("Everybody is home from this trip.")
+    left = inside(who) { |house| house.lots.of_food(food_id(who, "dark-chocolate"), []).sum(&:on_hand) }
+    expect(left).to eq(160)
+    visit "/trips"
+    expect(page).to have_text("Of your last 1 trip")
+  end
+
+  def wait_until
+    100.times { yield ? return : page.has_no_css?("#never", wait: 0.1) }
+    raise "it did not come"
+  end
 end

@@ -298,6 +298,11 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    PackTrip: -> { { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }], place_id: place_id(ines, "fridge") } },
+    ComeHome: lambda do
+      along = act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "800" }] })["lot_id"]
+      { trip_id: trip, back: [{ lot_id: along, amount: "500" }] }
+    end,
     FillTrip: -> { { trip_id: trip } },
     SetTripMeal: lambda do
       { trip_id: trip, on: "2027-04-06", meal: "dinner", kind: "bag", dish: "tomato-couscous-bag", pinned: true }

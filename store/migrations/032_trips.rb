@@ -33,6 +33,10 @@ Sequel.migration do
       Integer :spare_days, null: false, default: 0
       Integer :canister_g, null: false, default: 230
       Integer :gas_left_g, null: false, default: 0
+      column :eaten_kcal, "numeric(12,3)"
+      column :planned_kcal, "numeric(12,3)"
+      column :ticked, "text[]", null: false, default: Sequel.lit("'{}'")
+      column :came_back, "text[]", null: false, default: Sequel.lit("'{}'")
       unique %i[household_id id], name: :trips_of_household
       constraint(:trips_named, Sequel.lit("name <> ''"))
       constraint(:trips_status, status: %w[planned packed away home])
@@ -67,6 +71,13 @@ Sequel.migration do
       constraint(:trip_meals_grams, Sequel.lit("(kind = 'food') = (grams IS NOT NULL AND grams > 0)"))
     end
 
+    alter_table(:reservations) do
+      add_column :trip_id, :bigint
+      add_foreign_key %i[household_id trip_id], :trips, key: %i[household_id id],
+        name: :reservations_trip_same_household
+      add_index :trip_id, name: :reservations_by_trip, where: Sequel.lit("trip_id IS NOT NULL")
+    end
+
     %i[trips trip_meals].each do |table|
       run "ALTER TABLE #{table} ENABLE ROW LEVEL SECURITY"
       run "CREATE POLICY household_wall ON #{table} USING (household_id = #{current}) WITH CHECK (household_id = " \
@@ -78,6 +89,7 @@ Sequel.migration do
   end
 
   down do
+    alter_table(:reservations) { drop_column :trip_id }
     drop_table(:trip_meals)
     drop_table(:trips)
   end

@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "./client";
-import type { TripChoices, TripPage, TripsPage } from "./types";
+import type { PackingPage, TripChoices, TripPage, TripsPage } from "./types";
 
 const house = "house";
 
@@ -11,6 +11,12 @@ export const tripsQuery = queryOptions({
 
 export const tripQuery = (id: number) =>
   queryOptions({ queryKey: [house, "trips", id], queryFn: () => get<TripPage>(`/api/trips/${id}`) });
+
+export const packingQuery = (id: number) =>
+  queryOptions({
+    queryKey: [house, "trips", id, "packing"],
+    queryFn: () => get<PackingPage>(`/api/trips/${id}/packing`),
+  });
 
 export const tripChoicesQuery = (id: number, on: string, meal: string) =>
   queryOptions({

@@ -14,12 +14,21 @@ import {
   preparedQuery,
   shelfQuery,
 } from "../api/queries";
+import { packingQuery, tripQuery, tripsQuery } from "../api/trips";
+import type { TripsPage } from "../api/types";
 import { addDays } from "../words/common";
 
 /** What is asked for first is not held up by what may be wanted later. */
 const SOON = 4000;
 /** Days whose cook's pages go along. */
 const DAYS = 3;
+
+/** Days before a trip from which its pages go along. */
+const TRIP_DAYS = 14;
+
+/** Nobody is home from it yet, and it leaves before long. */
+const goesSoon = (trip: TripsPage["trips"][number], today: string) =>
+  trip.status !== "home" && trip.leaves_on <= addDays(today, TRIP_DAYS);
 
 /** Asks once for what is read where there is no signal, so that the worker has it. */
 async function warm(client: QueryClient, today: string): Promise<void> {
@@ -32,6 +41,11 @@ async function warm(client: QueryClient, today: string): Promise<void> {
   for (const kit of kits) {
     await client.prefetchQuery(kitQuery(kit.id));
     if (kit.school === "set_apart") await client.prefetchQuery(kitRefreshQuery(kit.id));
+  }
+  const { trips } = await client.fetchQuery(tripsQuery);
+  for (const trip of trips.filter((one) => goesSoon(one, today))) {
+    await client.prefetchQuery(tripQuery(trip.id));
+    await client.prefetchQuery(packingQuery(trip.id));
   }
   const places = await client.fetchQuery(placesQuery);
   for (const place of places.filter((one) => one.photo)) await fetch(`/api/places/${place.id}/photo`);

@@ -65,6 +65,10 @@ const TripView = lazily(
   () => import("../views/trips"),
   (module) => module.TripView,
 );
+const PackingView = lazily(
+  () => import("../views/trips"),
+  (module) => module.PackingView,
+);
 const OutageView = lazily(
   () => import("../views/kits"),
   (module) => module.OutageView,
@@ -254,6 +258,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/portion/preserve", PreserveBench],
   ["/trips", TripsView],
   ["/trips/:id", TripView],
+  ["/trips/:id/packing", PackingView],
   ["/kits", KitsView],
   ["/kits/lasting", LastingView],
   ["/kits/before", BeforeView],

@@ -99,4 +99,43 @@ export const sourceOn = (slot: string, day: string) => `${day}, ${slot}`;
 export const shorts = "To get before";
 export const nothingShort = "All of it is in the house.";
 export const people = (names: string[]) => names.join(", ");
+export const packing = "Packing";
+export const packingOf = (name: string) => `Packing for ${name}`;
+export const intoWhich = "What it travels in";
+export const staysThere = "stays where it stands";
+export const bagsTitle = "Bags";
+export const bagLine = (need: number, packed: number, fill: number) =>
+  [`${need} wanted`, packed > 0 ? `${packed} packed` : "", fill > 0 ? `${fill} to fill first` : ""]
+    .filter(Boolean)
+    .join(", ");
+export const fillBags = "Fill bags";
+export const foodTitle = "Food";
+export const foodLine = (need: string, packed: string | null, short: string | null) =>
+  [`${need} wanted`, packed ? `${packed} packed` : "", short ? `${short} to get first` : ""]
+    .filter(Boolean)
+    .join(", ");
+export const fromWhere = (words: string, name: string, place: string) => `${words} ${name}, ${place}`;
+export const packIt = "Pack";
+export const packOf = (name: string) => `Pack ${name}`;
+export const packAll = "Pack all of it";
+export const nothingToPack = "Nothing of the house is left to pack.";
+export const forgotten = "Besides food";
+export const eachOne = "one each";
+export const oftenForgotten = "often forgotten";
+export const servesAs = (things: string[]) => `also ${things.join(", ")}`;
+export const packedTitle = "Packed";
+export const nonePacked = "Nothing is packed yet.";
+export const eatOne = (name: string) => `Eat of ${name}`;
+export const eat = "Eaten";
+export const howMuchEaten = (name: string, unit: string) => `How much of ${name} was eaten, ${unit}`;
+export const home = "Coming home";
+export const homeNote =
+  "Say what came back, in the bags and pockets too. What is not named was eaten. What must be cold and lay in the " +
+  "warm goes out, whatever it looks like.";
+export const cameBack = (name: string, unit: string) => `${name}, ${unit} that came back`;
+export const comeHome = "We are home";
+export const isHome = "Everybody is home from this trip.";
+export const learned = (trips: number, percent: number) =>
+  `Of your last ${plural(trips, "trip")}: ${percent} % of what is planned gets eaten, and meals are filled for that.`;
+export const leaveOut = (names: string[]) => `It comes back each time: ${names.join(", ")}.`;
 export const aid = "A planning aid, no medical advice.";

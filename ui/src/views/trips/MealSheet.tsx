@@ -37,7 +37,9 @@ export function MealSheet({ page, on, meal, onClose }: Props) {
       </ul>
       <h3>{dishes.length > 0 ? say.instead : title}</h3>
       <Loaded query={choices} what={say.fetching}>
-        {(data) => <Choices choices={data.choices.filter(others(dishes))} page={page} on={on} meal={meal} onClose={onClose} />}
+        {(data) => (
+          <Choices choices={data.choices.filter(others(dishes))} page={page} on={on} meal={meal} onClose={onClose} />
+        )}
       </Loaded>
       <Besides page={page} on={on} meal={meal} />
     </Sheet>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useParams } from "wouter";
+import { Link, useParams } from "wouter";
 import { tripQuery, tripsQuery } from "../../api/trips";
 import type { TripPage } from "../../api/types";
 import { useActs } from "../../app/acts";
@@ -53,6 +53,9 @@ function Page({ page }: { page: TripPage }) {
         <Button look="main" aria-busy={filling} disabled={filling} onClick={() => void fill(false)}>
           {say.fill}
         </Button>
+        <Link className="btn" to={`/trips/${trip.id}/packing`}>
+          {say.packing}
+        </Link>
         <Button onClick={() => setChanging(true)}>{say.changeTrip}</Button>
       </div>
       <div className="grid gap-4">

@@ -32,6 +32,12 @@ function Page({ page }: { page: TripsPage }) {
           {say.newTrip}
         </Button>
       </div>
+      {page.learned.trips > 0 && (
+        <p className="mb-3">
+          {say.learned(page.learned.trips, page.learned.percent)}{" "}
+          {page.learned.leave_out.length > 0 && say.leaveOut(page.learned.leave_out)}
+        </p>
+      )}
       {page.trips.length === 0 && <Empty title={say.none}>{say.noneWhy}</Empty>}
       <div className="grid gap-4 wide:grid-cols-2 items-start">
         {page.trips.map((trip) => (

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require_relative "../../core/trips/learning"
+
+module NutShelf
+  module Desk
+    module Trips
+      # What the trips of the household taught: how much of what is planned gets eaten, and what always comes back.
+      class Lessons
+        # @param work [UnitOfWork]
+        def initialize(work)
+          @work = work
+        end
+
+        # @return [Array<Store::Rows::Trip>] that are over, in order
+        def over
+          @over ||= @work.house.trips.all.select { |trip| trip.status == "home" && trip.planned_kcal&.positive? }
+        end
+
+        # @return [Rational] of what is planned
+        def factor = learning.factor
+
+        # @return [Array<String>] keys of foods
+        def leave_out = learning.leave_out(over.map(&:came_back))
+
+        private
+
+        def learning
+          @learning ||= Core::Trips::Learning.new(
+            over.map do |trip|
+              Core::Trips::PastTrip.new(
+                planned_kcal: trip.planned_kcal, back_kcal: trip.planned_kcal - (trip.eaten_kcal || 0r)
+              )
+            end
+          )
+        end
+      end
+    end
+  end
+end
