@@ -70,7 +70,6 @@ SHOTS = [
   ],
   ["count", "/count", WIDE, GO_ON],
   ["keeping", "/keeping", WIDE, ->(browser) { press(browser, "Carrots") }],
-  ["people", "/people", WIDE],
   [
     "place",
     "/places",
@@ -91,6 +90,15 @@ SHOTS = [
     end
   ],
   ["portion", "/portion", WIDE, BENCH],
+  [
+    "trip",
+    "/trips",
+    WIDE,
+    lambda do |browser|
+      press(browser, "West road by bicycle")
+      appear(browser, "h3")
+    end
+  ],
   ["look-back", "/look-back", WIDE, ->(browser) { appear(browser, ".recharts-surface") }],
   ["today-phone", "/", PHONE],
   ["shelf-dark", "/shelf", WIDE, ->(browser) { browser.execute("document.documentElement.dataset.theme = 'dark'") }]

@@ -8,12 +8,13 @@ module NutShelf
     module Rows
       # A trip: from the first meal of a day to the last of another; `people` [{"person_id", "figure"}], `days` by day
       # {"effort", "hours", "hot"}; gear, pots, how food is kept cold and how hot it gets around it, `temps` by meal,
-      # `sources` of water ("2027-04-06 day"), containers for it, fuel. Home again: kcal that were planned and eaten, and
-      # keys of foods that came back. `ticked`: essentials that are packed.
+      # `sources` of water ("2027-04-06 day"), containers for it, fuel. Home again: kcal that were planned and eaten,
+      # and keys of foods that came back. `ticked`: essentials that are packed.
       Trip =
         Core::Value.of(
-          :id, :name, :leaves_on, :back_on, :eaten_kcal, :planned_kcal, :archived_at, status: "planned", leaves_hour: 8, first_meal: "lunch",
-          last_meal: "lunch", people: [].freeze, days: {}.freeze, gear: ["burner"].freeze, pots: 1, pot_ml: 1500,
+          :id, :name, :leaves_on, :back_on, :eaten_kcal, :planned_kcal, :archived_at,
+          status: "planned", leaves_hour: 8, first_meal: "lunch", last_meal: "lunch", people: [].freeze,
+          days: {}.freeze, gear: ["burner"].freeze, pots: 1, pot_ml: 1500,
           cold: "none", high_c: 20, temps: {}.freeze, no_tins: true, no_glass: true, sources: [].freeze,
           containers_ml: [].freeze, spare_days: 0, canister_g: 230, gas_left_g: 0,
           came_back: [].freeze, ticked: [].freeze, version: 1

@@ -7,8 +7,8 @@ require_relative "balance"
 module NutShelf
   module Desk
     module Trips
-      # What goes along, line by line with the stacks it comes from: bags that are filled already, food by the gram or by
-      # the pack, what is packed, what has to be filled or got first, and what people forget.
+      # What goes along, line by line with the stacks it comes from: bags that are filled already, food by the gram or
+      # by the pack, what is packed, what has to be filled or got first, and what people forget.
       class PackingList
         # So much of a stack, in its own units; `grams` of it. Frozen.
         Take = Core::Value.of(:stack, :amount, :grams)

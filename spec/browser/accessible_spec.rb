@@ -41,6 +41,11 @@ RSpec.describe "Every view", :browser do
     @kit = act(:SetKit, who, { name: "Ferry box", days: 3 })["kit_id"]
     act(:BeginOutage, who, { started_at: (Time.now.utc - 7200).iso8601, freezer_percent: 50 })
     @meal = act(:PlanMeal, who, { recipe_id: recipe, on: "2026-11-25" })["meal_id"]
+    @trip = act(:KeepTrip, who, { name: "Two days", leaves_on: "2026-12-01", back_on: "2026-12-02" })["trip_id"]
+    act(:SetTripMeal, who,
+      { trip_id: @trip, on: "2026-12-01", meal: "dinner", kind: "recipe", dish: "macaroni-cheese" })
+    act(:BeginBatch, who, { process: "drying", cut: "tomatoes",
+      takes: [{ lot_id: put_away(who, "tomatoes", "fridge", amount: "900")["lot_id"] }] })
     @recipe = recipe
     @occasion = act(
       :KeepOccasion, who,
@@ -84,6 +89,11 @@ RSpec.describe "Every view", :browser do
       "/places?place=#{place_id(who, "cupboard")}" => "[role=dialog] h3",
       "/places/#{place_id(who, "cupboard")}/check" => "h2",
       "/portion?food=#{food_id(who, "rolled-oats")}" => "h1",
+      "/portion/bags" => "[role=status]",
+      "/portion/preserve" => "fieldset",
+      "/trips" => "section",
+      "/trips/#{@trip}" => "h3",
+      "/trips/#{@trip}/packing" => "li",
       "/bring-forward" => "h1",
       "/jars" => "h1",
       "/labels?stacks=#{stack}" => "[type=checkbox]",

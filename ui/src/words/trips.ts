@@ -111,9 +111,11 @@ export const bagLine = (need: number, packed: number, fill: number) =>
 export const fillBags = "Fill bags";
 export const foodTitle = "Food";
 export const foodLine = (need: string, packed: string | null, short: string | null) =>
-  [`${need} wanted`, packed ? `${packed} packed` : "", short ? `${short} to get first` : ""]
-    .filter(Boolean)
-    .join(", ");
+  short === need
+    ? `${need}, all of it to get first`
+    : [`${need} wanted`, packed ? `${packed} packed` : "", short ? `${short} to get first` : ""]
+        .filter(Boolean)
+        .join(", ");
 export const fromWhere = (words: string, name: string, place: string) => `${words} ${name}, ${place}`;
 export const packIt = "Pack";
 export const packOf = (name: string) => `Pack ${name}`;

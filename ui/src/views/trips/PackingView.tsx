@@ -89,7 +89,7 @@ function Lines({ page, onPack }: { page: PackingPage; onPack: Pack }) {
                 onPack={onPack}
               >
                 {bag.to_fill > 0 && (
-                  <Link className="text-rim underline" to="/portion/bags">
+                  <Link className="btn" to="/portion/bags">
                     {say.fillBags}
                   </Link>
                 )}
@@ -138,8 +138,8 @@ function Line({ name, words, takes, onPack, children }: LineProps) {
             {take.until && <span className="text-soft"> {dayWords(take.until, today)}</span>}
           </span>
         ))}
-        {children}
       </div>
+      {children}
       {takes.length > 0 && (
         <Button aria-label={say.packOf(name)} onClick={() => onPack(takes, say.packOf(name))}>
           {say.packIt}
