@@ -53,6 +53,10 @@ RSpec.describe "The door", :api do
         "patterns" => act(:SetPattern, @theirs, { weekday: 3, meal: "dinner", name: "Football" })["pattern_id"],
         "people" => act(:AddPerson, @theirs, { name: "Guest", portion_factor: "1" })["person_id"],
         "keeping" => food_id(@theirs, "honey"),
+        "trips" => act(:KeepTrip, @theirs, { name: "Ride", leaves_on: "2026-12-01", back_on: "2026-12-02" })["trip_id"],
+        "bench" => act(:BeginBatch, @theirs, { process: "drying", cut: "tomatoes", takes: [
+                         { lot_id: put_away(@theirs, "tomatoes", "fridge", amount: "900")["lot_id"] }
+                       ] })["batch_id"],
         "events" => act(
           :SetEvent, @theirs,
           { name: "Gale", hour: (Time.now.utc + 7200).iso8601, fill_l: "10", flush_l: "0", helpers: 1, days: 1,
@@ -148,6 +152,11 @@ RSpec.describe "The door", :api do
       "refresh" => { done: true },
       "close" => { fetch: true, buy: "none" },
       "pack" => { boxes: [{ number: 1, holds: 0, packs: [{ lot_id: 1, count: 1 }] }] },
+      "trips/pack" => { takes: [{ lot_id: 1 }] },
+      "trips/home" => { back: [] },
+      "trips/meals" => { on: "2026-12-01", meal: "dinner", kind: "bag", dish: "tomato-couscous-bag" },
+      "bench/finish" => { place_id: 1, out_g: "100", passed: true },
+      "bench/foresee" => { place_id: 1, out_g: "100", passed: true },
       "occasions/archive" => {},
       "occasions/hold" => {
         on: "2026-12-05"
@@ -197,7 +206,7 @@ RSpec.describe "The door", :api do
         id = @ids.fetch(word == "role" ? word : work, @stack["lot_id"])
         call_route(
           verb,
-          word == "fill" ? "#{path}?food_id=1" : path,
+          "#{path}#{{ "fill" => "?food_id=1", "choices" => "?on=2026-12-01&meal=dinner" }[word]}",
           id: id,
           body: bodies.fetch("#{work}/#{word}") { bodies.fetch(word, {}) }
         )
