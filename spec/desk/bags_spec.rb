@@ -154,6 +154,18 @@ RSpec.describe "Assembling bags" do
     expect(lot(ines, bag.id).usable_until).to eq(moved.usable_until)
   end
 
+  it "is never later than a date its parts came with, frozen or not, and keeps its own where nothing changes" do
+    pack("couscous", "1000", 300, "2027-03-25")
+    lines = [{ food_id: food_id(ines, "couscous"), amount: "80" }]
+    frozen = stacks(act(:AssembleBags, ines, { lines: lines, label: "Couscous", count: 1, place_id: freezer })).first
+    expect(frozen.usable_until).to eq(Date.new(2027, 3, 25))
+    dry = stacks(act(:AssembleBags, ines, { lines: lines, label: "Couscous", count: 1, place_id: cupboard })).first
+    clock.day = Date.new(2027, 3, 22)
+    act(:Move, ines, { lot_id: dry.id, place_id: place_id(ines, "fridge") })
+    act(:Move, ines, { lot_id: dry.id, place_id: cupboard })
+    expect(lot(ines, dry.id).usable_until).to eq(dry.usable_until)
+  end
+
   it "counts salt kept by level as there, and refuses what is not there at all" do
     pack("couscous", "1000", 300, "2028-01-31")
     salt = food_id(ines, "salt")

@@ -121,6 +121,17 @@ RSpec.describe "Packing for a trip" do
     expect(lot(ines, along[1]).on_hand).to eq(200)
   end
 
+  it "counts a pack that was broken on the way as opened on the day everybody left" do
+    crispbread = put_away(ines, "crispbread", "cupboard", amount: "250", printed_on: "2027-09-30",
+      printed_kind: "best_before")["lot_id"]
+    along = pack({ lot_id: crispbread })["lot_id"]
+    clock.day = Date.new(2027, 4, 10)
+    home({ lot_id: along, amount: "100" })
+    left = of("crispbread").find { |one| one.on_hand == 100 }
+    opened = left.history.find { |event| event["kind"] == "opened" }
+    expect([left.open, opened["on"]]).to eq([true, "2027-04-05"])
+  end
+
   it "asks what people forget as far as the trip needs it, and refuses what did not go along" do
     put("2027-04-06", "breakfast", "bag", "cold-muesli-bag")
     list do |told|

@@ -55,6 +55,21 @@ RSpec.describe NutShelf::Core::Portioning do
       .to raise_error(ArgumentError, /nothing is left/)
   end
 
+  it "keeps what is dry longer without air, but never past the date its own story says" do
+    dates = NutShelf::Core::Bags::PartDate.new(catalog, NutShelf::Core::Policy.new, low_air: true)
+    on = Date.new(2027, 3, 20)
+    until_of = lambda do |printed|
+      story = NutShelf::Core::Story.new(
+        food: food("couscous"), printed_on: printed, printed_kind: :best_before, acquired_on: on - 30,
+        place: NutShelf::Core::Standing.new(name: "cupboard", kind: "cupboard")
+      )
+      dates.of(NutShelf::Core::Bags::BagStack.new(id: 1, food: food("couscous"), grams: 1r, value_minor: 0,
+        story: story), on).on
+    end
+    expect(until_of.call(on + 2000)).to be > on + 180
+    expect(until_of.call(on + 40)).to eq(on + 40)
+  end
+
   it "freezes nothing past its safety date, and nothing that has no row for the freezer" do
     dates = described_class::PortionDates.new(catalog, NutShelf::Core::Policy.new)
     part = lambda do |key, printed|

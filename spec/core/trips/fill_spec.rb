@@ -99,6 +99,18 @@ RSpec.describe NutShelf::Core::Trips::Fill do
     expect(bag).to(satisfy { |at| at.nil? || asked[at].day <= day + 2 })
   end
 
+  it "does not count on what is past its date by then" do
+    asked = slots(1, "lunch")
+    grid = [choice("tortilla-tuna-roll", "lunch")]
+    keys = grid[0].recipe.lines.map(&:food_key)
+    points = [nil, day - 1, day].map do |last|
+      stock = last ? keys.to_h { |key| [key, [[last, 5000r]]] } : {}
+      trips::GridScore.new(catalog, faults, asked, stock: stock).of(grid).points
+    end
+    expect(points[1]).to be >= points[0]
+    expect(points[2]).to be < points[1]
+  end
+
   it "leaves what is pinned, and a meal open that nothing is allowed for" do
     asked = slots(2, "lunch")
     list = [choice("tortilla-tuna-roll", "lunch"), choice("crispbread-cheese-plate", "lunch")]
