@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../core/dating/words"
 require_relative "../core/planning/thaw"
 require_relative "../exchange/calendar_feed"
 require_relative "kits/kit_book"
@@ -24,7 +25,7 @@ module NutShelf
 
       # @return [Array<Exchange::CalendarFeed::Entry>] by day
       def entries
-        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts, *refreshes, *events]
+        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts, *refreshes, *events, *trips]
           .sort_by { |entry| [entry.on, entry.uid] }
       end
 
@@ -119,6 +120,19 @@ module NutShelf
             uid: "kit-#{kit.id}-#{book.refresh_on}", on: book.refresh_on, category: "KIT",
             summary: "Refresh #{kit.name}", description: "What stays must be good until #{book.must_reach}"
           )
+        end
+      end
+
+      # The day it leaves, and the day before, when bags are filled and packed.
+      def trips
+        @work.house.trips.all.reject { |trip| trip.status == "home" || trip.leaves_on < @work.today }.flat_map do |trip|
+          back = "Back on #{Core::Words.day(trip.back_on)}"
+          [
+            entry(uid: "trip-#{trip.id}", on: trip.leaves_on, category: "TRIP", summary: "#{trip.name} begins",
+              description: back),
+            entry(uid: "trip-#{trip.id}-pack", on: [trip.leaves_on - 1, @work.today].max, category: "TRIP",
+              summary: "Fill bags and pack for #{trip.name}", description: back)
+          ]
         end
       end
 

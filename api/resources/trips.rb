@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../papers/trip_sheet"
 require_relative "../views/packing_view"
 require_relative "../views/trip_choices_view"
 require_relative "../views/trip_view"
@@ -10,6 +11,7 @@ require_relative "../../desk/acts/fill_trip"
 require_relative "../../desk/acts/keep_trip"
 require_relative "../../desk/acts/pack_trip"
 require_relative "../../desk/acts/set_trip_meal"
+require_relative "../../exchange/sheet"
 
 module NutShelf
   module Api
@@ -33,6 +35,16 @@ module NutShelf
       end
 
       get("/:id/packing") { view(*TOPICS) { |work| PackingView.new(work, work.house.trips.find(id_param)).call } }
+
+      get("/:id/file") do
+        read_only do |work|
+          trip = work.house.trips.find(id_param)
+          sheet = Papers::TripSheet.new(work, trip)
+          content_type "text/csv", charset: "utf-8"
+          attachment "trip.csv"
+          Exchange::Sheet.write(Papers::TripSheet::COLUMNS, sheet.rows)
+        end
+      end
 
       post("/:id/pack") { act_on_stacks(Desk::PackTrip, { trip_id: id_param, **body_as("PackTrip") }) }
 

@@ -8,7 +8,7 @@ module NutShelf
   module Desk
     # Fills the meals of a trip: what is pinned stays, the rest is proposed anew, or only what is open.
     class FillTrip < Act
-      SECONDS = 2.0
+      SECONDS = 1.0
 
       private
 

@@ -45,7 +45,12 @@ function Page({ page }: { page: PackingPage }) {
   return (
     <>
       <Back to={`/trips/${page.id}`}>{page.name}</Back>
-      <h1 className="mb-3">{say.packingOf(page.name)}</h1>
+      <div className="flex flex-wrap items-baseline gap-x-4 mb-3">
+        <h1>{say.packingOf(page.name)}</h1>
+        <a className="text-rim underline" href={`/api/trips/${page.id}/file`} download>
+          {say.asTable}
+        </a>
+      </div>
       {page.status === "home" && <p className="mb-3">{say.isHome}</p>}
       <div className="grid gap-4 grid-cols-2 phone:grid-cols-1 items-start">
         <div className="grid gap-4">

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require_relative "../support/api"
+
+# The bench over the wire: bags and batches, every answer as the contract has it.
+RSpec.describe "The bench over the wire", :api do
+  let!(:who) { sign_in(household!) }
+  let(:cupboard) { place_id(who, "cupboard") }
+
+  def stack(key, amount, place = cupboard)
+    tell("/api/stacks", { food_id: food_id(who, key), place_id: place, count: "1", amount: amount, unit: "g",
+      price_minor: 300 })["lot_id"]
+  end
+
+  it "lists bags with how many the shelf gives, foresees and fills them" do
+    { "whole-milk-powder" => "500", "cocoa-powder" => "125", "sugar-white" => "1000" }.each { |key, g| stack(key, g) }
+    get "/api/bench/bags"
+    bags = JSON.parse(last_response.body)["bags"]
+    expect(bags.first.slice("key", "can")).to eq("key" => "cocoa-cup-bag", "can" => 20)
+    body = { assembly: "cocoa-cup-bag", count: 3, place_id: cupboard }
+    expect(tell("/api/bench/bags/foresee", body)["bags"]["makes"]).to eq(3)
+    expect(tell("/api/bench/bags", body)).to include("bags" => 3, "summary" => "Made 3 bags: Cup of cocoa")
+  end
+
+  it "begins, notes, foresees, finishes and gives up batches, and tells the loads" do
+    begun = tell("/api/bench/batches",
+      { process: "drying", cut: "tomatoes", takes: [{ lot_id: stack("tomatoes", "2400") }] })
+    id = begun["batch_id"]
+    tell("/api/bench/batches/#{id}/change", { ticked: [1, 4], more_hours: "6.5" })
+    done = { place_id: cupboard, out_g: "150", passed: true, more_hours: "5" }
+    expect(tell("/api/bench/batches/#{id}/foresee", done)["stacks"].map { |one| one["amount"] }).to eq(["150 g"])
+    get "/api/bench/batches"
+    expect(JSON.parse(last_response.body)["going"].map { |one| one["hours"] }).to eq(["6.5"])
+    tell("/api/bench/batches/#{id}/finish", done)
+    other = tell("/api/bench/batches",
+      { process: "freezing", takes: [{ lot_id: stack("green-beans", "500") }] })["batch_id"]
+    tell("/api/bench/batches/#{other}/give-up", {})
+    get "/api/bench/batches"
+    told = JSON.parse(last_response.body)
+    expect([told["going"], told["done"].map { |one| one["yield_percent"] }]).to eq([[], ["6.3"]])
+    get "/api/bench/loads?cut=apples&in_g=9000&trays=6&tray_dm2=9&day_hours=14&watts=500&needed_on=2027-03-27"
+    expect(JSON.parse(last_response.body)).to include("loads" => 5, "start_on" => "2027-03-15", "kwh" => "20")
+  end
+end
