@@ -12,13 +12,18 @@ module NutShelf
 
       private
 
+      # The search takes its time, and nobody else in the house waits for it.
+      def prepare(input)
+        book = book(input)
+        @found = [mark(book), proposed(book, input)]
+      end
+
       # @param input [Hash] :trip_id, :keep whether all that stands there stays
       def perform(input)
-        trip = house.trips.find(input[:trip_id])
-        raise Refusal.of(:nobody_goes) if trip.people.empty?
-
-        book = Trips::TripBook.new(work, trip)
-        filled = book.filled(keep: input[:keep] == true, seconds: SECONDS)
+        book = book(input)
+        trip = book.trip
+        before, filled = @found
+        filled = proposed(book, input) unless before == mark(book)
         set = entry("fill_trip", "Filled the trip #{trip.name}")
         changes = book.slots.zip(filled.grid).count { |slot, choice| fill(set, book, slot, choice) }
         changes += besides(set, book, filled.grid) unless input[:keep]
@@ -26,6 +31,18 @@ module NutShelf
 
         done(set, trip_id: trip.id, empty: filled.score.empty, faults: filled.score.faults)
       end
+
+      def book(input)
+        trip = house.trips.find(input[:trip_id])
+        raise Refusal.of(:nobody_goes) if trip.people.empty?
+
+        Trips::TripBook.new(work, trip)
+      end
+
+      def proposed(book, input) = book.filled(keep: input[:keep] == true, seconds: SECONDS)
+
+      # What a proposal stands and falls with: the trip and its meals as they were.
+      def mark(book) = [book.trip.version, *book.entries.map { |one| [one.row.id, one.row.version] }]
 
       # What was proposed besides before makes way; what somebody pinned stays.
       # @return [Integer] things to eat besides
