@@ -86,7 +86,7 @@ module NutShelf
         10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } },
         11 => ->(tables) { { "advice_answers" => [], **tables } },
         12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } },
-        14 => ->(tables) { { "batches" => [], "trips" => [], "trip_meals" => [], **tables } }
+        14 => ->(tables) { { "batches" => [], "trips" => [], "trip_meals" => [], "box_wants" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

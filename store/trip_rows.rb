@@ -22,6 +22,8 @@ module NutShelf
       # What is eaten at a meal of it: a "recipe", a "bag" or so many grams of a "food" for each, by its key.
       TripMeal =
         Core::Value.of(:id, :trip_id, :on_date, :meal, :kind, :dish, :grams, :archived_at, pinned: false, version: 1)
+      # So many packs of a food that are to stand in a box.
+      BoxWant = Core::Value.of(:id, :place_id, :food_id, :packs, :archived_at, version: 1)
     end
   end
 end

@@ -17,6 +17,13 @@ module NutShelf
       # SELECT * FROM trip_meals WHERE household_id = 7 AND trip_id = 3 AND archived_at IS NULL ORDER BY on_date, id
       # @return [Array<Rows::TripMeal>]
       def meals(trip_id) = rows(:trip_meals).where(trip_id: trip_id, archived_at: nil).order(:on_date, :id).all
+
+      # SELECT * FROM box_wants WHERE household_id = 7 AND place_id = 3 AND archived_at IS NULL ORDER BY id
+      # @return [Array<Rows::BoxWant>]
+      def box_wants(place_id) = rows(:box_wants).where(place_id: place_id, archived_at: nil).order(:id).all
+
+      # @return [Array<Integer>] places that are boxes
+      def boxes = rows(:box_wants).where(archived_at: nil).distinct.order(:place_id).select_map(:place_id)
     end
   end
 end

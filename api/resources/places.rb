@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../views/box_view"
 require_relative "../views/place_check_view"
 require_relative "../views/place_view"
 require_relative "../../core/fitting/boxes"
@@ -8,6 +9,8 @@ require_relative "../../desk/acts/add_photo"
 require_relative "../../desk/acts/add_place"
 require_relative "../../desk/acts/change_place"
 require_relative "../../desk/acts/check_place"
+require_relative "../../desk/acts/refresh_box"
+require_relative "../../desk/acts/set_box_want"
 require_relative "../../desk/acts/remove_place"
 
 module NutShelf
@@ -43,6 +46,12 @@ module NutShelf
           picture(photo)
         end
       end
+
+      get("/:id/box") { view(:stock, :plan, :rules) { |work| BoxView.new(work, id_param).call } }
+
+      post("/:id/box") { act(Desk::SetBoxWant, { place_id: id_param, **body_as("SetBoxWant") }) }
+
+      post("/:id/box/refresh") { act_on_stacks(Desk::RefreshBox, { place_id: id_param }) }
 
       get("/:id/check") { view(:stock, :plan, :rules) { |work| PlaceCheckView.new(work, id_param).call } }
 

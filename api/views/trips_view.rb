@@ -16,12 +16,18 @@ module NutShelf
         {
           trips: @work.house.trips.all.map { |trip| told(trip) },
           cold: @work.catalog.trips.cold.values.map { |one| { key: one.key, name: one.name } },
-          learned: learned,
+          learned: learned, boxes: boxes,
           people: @work.house.household.people.map { |row| { id: row.id, name: row.name } }
         }
       end
 
       private
+
+      def boxes
+        @work.places.values_at(*@work.house.trips.boxes).compact.map do |place|
+          { place_id: place.id, name: place.name }
+        end
+      end
 
       def learned
         lessons = Desk::Trips::Lessons.new(@work)

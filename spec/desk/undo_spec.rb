@@ -298,6 +298,13 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    SetBoxWant: -> { { place_id: place_id(ines, "cupboard"), food_id: food_id(ines, "honey"), packs: 2 } },
+    RefreshBox: lambda do
+      box = act(:AddPlace, ines, { name: "Car", kind: "cupboard", high_c: 34 })["place_id"]
+      put_away(ines, "crackers", "cupboard", place_id: box, printed_on: "2027-01-15", printed_kind: "best_before")
+      act(:SetBoxWant, ines, { place_id: box, food_id: food_id(ines, "crackers"), packs: 2 })
+      { place_id: box }
+    end,
     PackTrip: -> { { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }], place_id: place_id(ines, "fridge") } },
     ComeHome: lambda do
       along = act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "800" }] })["lot_id"]

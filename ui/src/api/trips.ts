@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "./client";
-import type { PackingPage, TripChoices, TripPage, TripsPage } from "./types";
+import type { BoxPage, PackingPage, TripChoices, TripPage, TripsPage } from "./types";
 
 const house = "house";
 
@@ -17,6 +17,9 @@ export const packingQuery = (id: number) =>
     queryKey: [house, "trips", id, "packing"],
     queryFn: () => get<PackingPage>(`/api/trips/${id}/packing`),
   });
+
+export const boxQuery = (id: number) =>
+  queryOptions({ queryKey: [house, "trips", "box", id], queryFn: () => get<BoxPage>(`/api/places/${id}/box`) });
 
 export const tripChoicesQuery = (id: number, on: string, meal: string) =>
   queryOptions({

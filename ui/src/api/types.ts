@@ -63,6 +63,7 @@ export type PortionBench = Schemas["PortionBench"];
 export type AssembleBags = Schemas["AssembleBags"];
 export type TripsPage = Schemas["TripsPage"];
 export type TripPage = Schemas["TripPage"];
+export type BoxPage = Schemas["BoxPage"];
 export type PackingPage = Schemas["PackingPage"];
 export type TripChoices = Schemas["TripChoices"];
 export type KeepTrip = Schemas["KeepTrip"];

@@ -65,6 +65,10 @@ const TripView = lazily(
   () => import("../views/trips"),
   (module) => module.TripView,
 );
+const BoxView = lazily(
+  () => import("../views/trips"),
+  (module) => module.BoxView,
+);
 const PackingView = lazily(
   () => import("../views/trips"),
   (module) => module.PackingView,
@@ -256,6 +260,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/portion", BenchView],
   ["/portion/bags", BagsBench],
   ["/portion/preserve", PreserveBench],
+  ["/places/:id/box", BoxView],
   ["/trips", TripsView],
   ["/trips/:id", TripView],
   ["/trips/:id/packing", PackingView],

@@ -141,4 +141,5 @@ export const isHome = "Everybody is home from this trip.";
 export const learned = (trips: number, percent: number) =>
   `Of your last ${plural(trips, "trip")}: ${percent} % of what is planned gets eaten, and meals are filled for that.`;
 export const leaveOut = (names: string[]) => `It comes back each time: ${names.join(", ")}.`;
+export const boxes = "Boxes that stand packed:";
 export const aid = "A planning aid, no medical advice.";

@@ -13,6 +13,7 @@ import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
 import { EditPlace } from "./EditPlace";
 import { TakePicture } from "../../kit/TakePicture";
+import { standingBox } from "../../words/box";
 import { lookThrough } from "../../words/check";
 import * as say from "../../words/places";
 
@@ -65,6 +66,9 @@ function Body({
       <div className="flex flex-wrap gap-2">
         <Link className="btn" to={`/shelf?place=${place.id}`}>
           {say.seeItsStacks}
+        </Link>
+        <Link className="btn" to={`/places/${place.id}/box`}>
+          {standingBox}
         </Link>
         {place.stacks > 0 && (
           <Link className="btn" to={`/places/${place.id}/check`}>

@@ -55,6 +55,16 @@ function Page({ page }: { page: TripsPage }) {
           </Board>
         ))}
       </div>
+      {page.boxes.length > 0 && (
+        <p className="mt-4">
+          {say.boxes}{" "}
+          {page.boxes.map((box) => (
+            <Link key={box.place_id} className="text-rim underline mr-3" to={`/places/${box.place_id}/box`}>
+              {box.name}
+            </Link>
+          ))}
+        </p>
+      )}
       {making && <EditTrip trip={null} page={page} onClose={() => setMaking(false)} />}
     </>
   );

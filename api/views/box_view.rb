@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require_relative "../../desk/trips/box_book"
+
+module NutShelf
+  module Api
+    # A standing box as JSON: what it should hold, and what a refresh today keeps, takes out, puts in and has bought.
+    class BoxView
+      # @param work [Desk::UnitOfWork]
+      # @param id [Integer] of the place
+      def initialize(work, id)
+        @work = work
+        @book = Desk::Trips::BoxBook.new(work, work.house.places.find(id))
+      end
+
+      # @return [Hash]
+      def call
+        {
+          place_id: @book.place.id, place: @book.place.name, low_c: @book.place.low_c, high_c: @book.place.high_c,
+          must_reach: @book.box.must_reach.iso8601, half_year: @book.box.half_year_check.iso8601,
+          lines: @book.lines.map { |line| told(line) }
+        }
+      end
+
+      private
+
+      def told(line)
+        done = line.refreshed
+        {
+          food_id: line.want.food_id, name: line.food.name, want: line.want.packs, stays: done.stays,
+          out: [*done.out.map { |one| leaving(one) }, *line.undated.map { |stack| undated(stack) }],
+          in: done.in.map { |id, packs| moved(id, packs, nil) }, buy: done.buy, buy_dated: done.buy_dated&.iso8601,
+          will_freeze: done.will_freeze
+        }
+      end
+
+      def leaving(one) = moved(one.id, one.count, one.eat_by)
+
+      def undated(stack) = moved(stack.id, 1, nil)
+
+      def moved(id, packs, eat_by)
+        stack = @book.stack(id)
+        {
+          lot_id: id, packs: packs, name: stack.name(@work.food(stack.food_id)), place: stack.place,
+          until: stack.usable_until&.iso8601, eat_by: eat_by&.iso8601
+        }
+      end
+    end
+  end
+end
