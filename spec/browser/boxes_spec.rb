@@ -20,7 +20,7 @@ RSpec.describe "A standing box", :browser do
     expect(page).to have_text("1 pack comes out").and have_text("1 pack goes in").and have_text("Buy 2 packs, dated")
     click_button "Do all the swaps"
     expect(page).to have_text("3 packs wanted, 1 stay").and have_text("Nothing has to move.")
-    there = inside(who) { |house| house.lots.of_food(food_id(who, "crackers"), []) }.select { |one| one.place_id == car }
-    expect(there.map(&:printed_on)).to eq([Date.new(2028, 12, 31)])
+    there = inside(who) { |house| house.lots.of_food(food_id(who, "crackers"), []) }
+    expect(there.select { |one| one.place_id == car }.map(&:printed_on)).to eq([Date.new(2028, 12, 31)])
   end
 end
