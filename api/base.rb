@@ -17,9 +17,6 @@ module NutShelf
   module Api
     # What every resource shares: who asks, reading and checking what was sent, answering, errors.
     class Base < Sinatra::Base
-      # Days of a household's life; the database knows no others.
-      YEARS = (1900..2199)
-
       set :show_exceptions, false
       set :raise_errors, false
       set :dump_errors, false
@@ -130,7 +127,7 @@ module NutShelf
         def day_param(name)
           text = params[name] or return
           day = Date.iso8601(text.to_s)
-          raise Date::Error unless YEARS.cover?(day.year)
+          raise Date::Error unless Contract::YEARS.cover?(day.year)
 
           day
         rescue Date::Error

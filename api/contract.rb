@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "date"
 require "json_schemer"
 require "yaml"
 require_relative "../core/value"
@@ -11,8 +12,19 @@ module NutShelf
       FOLDER = File.expand_path("../contract", __dir__)
       DOCUMENT = YAML.safe_load_file(File.join(FOLDER, "openapi.yaml"), aliases: true).freeze
       CODES = YAML.safe_load_file(File.join(FOLDER, "error_codes.yaml")).freeze
+      # Before this nothing in a house was packed, after that nobody will open it; some days are none for a database.
+      YEARS = (1900..2199)
+      # A day of the calendar within those years, wherever a body names one.
+      DAY =
+        lambda do |text, _format|
+          next true unless text.is_a?(String)
+
+          text.match?(/\A\d{4}-\d{2}-\d{2}\z/) && YEARS.cover?(Date.iso8601(text).year)
+        rescue Date::Error
+          false
+        end
       # Patterns mean the whole text, as the contract's readers elsewhere take them, not a line of it.
-      SCHEMAS = JSONSchemer.openapi(DOCUMENT, regexp_resolver: "ecma")
+      SCHEMAS = JSONSchemer.openapi(DOCUMENT, regexp_resolver: "ecma", formats: { "date" => DAY })
 
       # Fault: a JSON pointer into what was sent, what is wrong there as a code with its parameters, and in words for
       # whoever has none of their own. Frozen.

@@ -48,4 +48,20 @@ RSpec.describe "Bodies at the doors", :api do
       end
     end
   end
+
+  # The database cannot even compare with some of them.
+  ["-4712-01-01", "0000-01-01", "1899-12-31", "2200-01-01", "+12026-01-01", "2026-02-30", "2026-W10-1"].each do |day|
+    it "takes #{day} for no day anywhere in a body" do
+      sign_in(ines)
+      [
+        ["/api/plan/proposals", { from: "2026-11-24", to: day }],
+        ["/api/trips", { name: "Odd", leaves_on: day, back_on: "2026-12-01" }],
+        ["/api/care", { title: "Turn the jars", first_on: day }]
+      ].each do |path, body|
+        answer = knock(path, JSON.generate(body))
+        expect([path, answer.status]).to eq([path, 422])
+        expect(JSON.parse(answer.body)["errors"].map { |one| one["detail"] }).to include(/must be a day like/)
+      end
+    end
+  end
 end
