@@ -15,7 +15,7 @@ module NutShelf
 
       # @param input [Hash] :place_id
       def perform(input)
-        @book = Trips::BoxBook.new(work, work.place_in_use(input[:place_id]))
+        @book = Trips::BoxBook.new(work, work.place_in_use(house.places.find(input[:place_id]).id))
         lines = @book.lines
         raise Refusal.of(:box_holds_nothing) if lines.empty?
         raise Refusal.of(:box_fresh) if lines.all? { |line| leaving(line).empty? && line.refreshed.in.empty? }

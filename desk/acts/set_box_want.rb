@@ -10,7 +10,7 @@ module NutShelf
 
       # @param input [Hash] :place_id, :food_id, :packs (0: none any more)
       def perform(input)
-        place = work.place_in_use(input[:place_id])
+        place = work.place_in_use(house.places.find(input[:place_id]).id)
         food = work.food(input[:food_id])
         row = house.trips.box_wants(place.id).find { |one| one.food_id == input[:food_id] }
         set = entry("set_box_want", "#{place.name}: #{input[:packs]} of #{food.name}")
