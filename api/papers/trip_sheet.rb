@@ -27,7 +27,7 @@ module NutShelf
         def meals
           @book.entries.select(&:cell).map do |one|
             cell = one.cell
-            grams = cell.foods(@work.catalog).sum(0r) { |food, amount| amount / food.edible_yield }
+            grams = cell.foods(@book.catalog).sum(0r) { |food, amount| amount / food.edible_yield }
             [
               "meal", cell.day.iso8601, cell.meal, @book.menu.name(one.choice), @book.party.size, grams.round,
               @book.kcal(cell).round, nil, nil, one.faults.map { |fault| @book.fault_words(fault) }.join("; ")

@@ -67,6 +67,15 @@ module NutShelf
         )
       end
 
+      # @param known [Hash{String=>Food}] foods as a household has them, its own among them
+      # @return [Catalog] that knows those instead
+      def with_foods(known)
+        self.class.new(
+          foods: foods.merge(known), rows: @rows, states: @states, stand_ins: @stand_ins.values.flatten,
+          no_rules: @no_rules.values.flatten, **@more
+        )
+      end
+
       # @return [Boolean] whether this key is a class of food made at home, which people name like a food
       def home_class?(key) = @home_classes.include?(key)
 

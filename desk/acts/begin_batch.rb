@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../bench/pool"
 require_relative "../bench/takes"
+require_relative "../preserving/kept_food"
 require_relative "../refusal"
 
 module NutShelf
@@ -12,6 +13,9 @@ module NutShelf
     class BeginBatch < Act
       WORDS = { "freezing" => "freezing", "drying" => "drying", "bottling" => "bottling" }.freeze
 
+      # What is cooked before it is dried takes on so many times its weight at most.
+      SWELLS = 4
+
       private
 
       # @param input [Hash] :process, :cut (key of the drying table, or of what is bottled), :takes see Bench::Takes,
@@ -19,8 +23,10 @@ module NutShelf
       def perform(input)
         @takes = Bench::Takes.new(work, input[:takes])
         cut = refuse_odd(input)
+        refuse_other_food(input[:process], cut)
         in_g = input[:in_g]&.to_r || @takes.sum
         raise Refusal.of(:weight_not_above_zero, at: "/in_g") unless in_g.positive?
+        raise Refusal.of(:weighed_in_too_much, at: "/in_g") if in_g > @takes.sum * SWELLS
 
         begun = entry("begin_batch", "Began #{WORDS.fetch(input[:process])} #{size(in_g)} #{@takes.named}")
         pool = Bench::Pool.new(work, begun).call(@takes.lots.values, @takes.amounts)
@@ -42,6 +48,25 @@ module NutShelf
         return cut if known.fetch(input[:process])
 
         raise Refusal.of(:batch_of_what, at: "/cut")
+      end
+
+      # Meat is not dried as carrots are, and nothing is bottled as what it is not.
+      def refuse_other_food(process, cut)
+        known = process == "freezing" || @takes.food.key == row(process, cut).food_key ||
+          (process == "drying" && alike?(row(process, cut)))
+        raise Refusal.of(:batch_of_another_food, at: "/cut", food: @takes.food.name) unless known
+      end
+
+      def row(process, cut)
+        trips = work.catalog.trips
+        process == "drying" ? trips.drying.fetch(cut) : trips.produce_jars.find { |one| one.product == cut }
+      end
+
+      def alike?(drying)
+        classes = [@takes.food, work.catalog.food(drying.food_key)].map do |food|
+          Preserving::KeptFood.dried_class(work.catalog, food)
+        end
+        classes.uniq.size == 1 && !classes.first.nil?
       end
 
       # Peel and bones are gone; what was cooked in water weighs more.

@@ -10,6 +10,8 @@ module NutShelf
     # Packs something for a trip: so much of a stack goes into the bag it travels in, opened where a pack is broken for
     # it, and is set apart until everybody is back.
     class PackTrip < Act
+      COLD = %w[fridge freezer].freeze
+
       private
 
       # @param input [Hash] :trip_id, :takes as [{ lot_id:, amount: in its own units or nil for all }], :place_id of the
@@ -20,6 +22,7 @@ module NutShelf
 
         place = input[:place_id] && work.place_in_use(input[:place_id])
         lots = house.lots.lock(input[:takes].map { |take| take[:lot_id] }.uniq)
+        refuse_cold(lots.values, place)
         packed = entry("pack_trip", "Packed for #{trip.name}: #{words(lots, input[:takes])}")
         made = input[:takes].each_with_index.flat_map { |take, at| pack(packed, trip, lots, take, place, at) }
         packed.alter("trip", trip, { status: "packed" }) if trip.status == "planned"
@@ -31,6 +34,13 @@ module NutShelf
 
         lot = lots[takes.first[:lot_id]] or raise Store::Missing, "There is no such stack here."
         lot.name(work.food(lot.food_id))
+      end
+
+      # What goes along does not stay in the fridge: its dates count from the warm it travels in.
+      def refuse_cold(lots, place)
+        stays = place ? [place] : lots.map { |lot| work.place(lot.place_id) }
+        cold = stays.find { |one| COLD.include?(one.kind) } or return
+        raise Refusal.of(:travels_in_no_fridge, at: "/place_id", place: cold.name)
       end
 
       def pack(packed, trip, lots, take, place, index)

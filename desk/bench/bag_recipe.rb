@@ -58,7 +58,7 @@ module NutShelf
         #   not have it
         def key
           base = assembly && !changed? ? assembly.key : name.downcase.gsub(/[^\p{Alnum}]+/, "-")
-          ["bag", base, *(sums.allergens - (assembly && !changed? ? contents(own_parts).sums.allergens : []))].join("-")
+          ["bag", base, *sums.allergens].join("-")
         end
 
         # @return [String] name of that food

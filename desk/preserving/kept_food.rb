@@ -18,7 +18,8 @@ module NutShelf
         # @return [Integer] food id
         def dried(drying, from)
           base = @work.catalog.foods[drying.keep_as || drying.food_key]
-          return @work.shelf.food_ids.fetch(base.key) if base.key.start_with?("home-dried-")
+          own = base.key.start_with?("home-dried-") && (from.allergens - base.allergens).empty?
+          return @work.shelf.food_ids.fetch(base.key) if own
 
           add(key: "home-dried-#{drying.key}", name: "#{drying.name}, dried at home", class_key: dried_class(base),
             from: from)
@@ -33,14 +34,18 @@ module NutShelf
             class_key: product.jar_class, from: from)
         end
 
+        # @param catalog [Core::Catalog]
+        # @param food [Core::Food]
+        # @return [String, nil] the class it keeps as once it is dried; nil where nobody knows
+        def self.dried_class(catalog, food) = catalog.keeping(food, "home_dried", "cupboard").row&.scope
+
         private
 
-        def dried_class(base)
-          row = @work.catalog.keeping(base, "home_dried", "cupboard").row
-          row ? row.scope : "class-home-dried-meals"
-        end
+        def dried_class(base) = self.class.dried_class(@work.catalog, base) || "class-home-dried-meals"
 
+        # What holds something else is another food to whoever may not have it.
         def add(key:, name:, class_key:, from:)
+          key = [key, *from.allergens.sort].join("-")
           known = @work.house.foods.by_key([key])[key]
           return known.id if known
 

@@ -32,7 +32,7 @@ module NutShelf
         # @return [Array<DaySum>]
         def days
           day_targets.map do |target|
-            foods = cells.select { |cell| cell.day == target.day }.flat_map { |cell| cell.foods(@work.catalog) }
+            foods = cells.select { |cell| cell.day == target.day }.flat_map { |cell| cell.foods(@book.catalog) }
             DaySum.new(
               target: target, kcal: figure(foods, :kcal), protein_g: figure(foods, :protein_g),
               grams: foods.sum(0r) { |food, grams| grams / food.edible_yield }
@@ -46,7 +46,7 @@ module NutShelf
         # @return [Core::Trips::Weighed] all food with its packing, in one bag
         def weighed
           loads = cells.flat_map { |cell| cell.bag? ? [bag_load(cell)] : food_loads(cell) }
-          Core::Trips::Weight.new(@work.catalog.trips, {}).call(loads)
+          Core::Trips::Weight.new(@book.catalog.trips, {}).call(loads)
         end
 
         # @return [Core::Trips::FuelPlan, nil] nil where nothing is heated
@@ -98,21 +98,21 @@ module NutShelf
         def bag_load(cell)
           assembly = cell.assembly
           parts = assembly.lines.map do |line|
-            food = @work.catalog.food(line.food_key)
+            food = @book.catalog.food(line.food_key)
             Core::Bags::Part.new(food: food, grams: Core::Conversion.to(line.quantity, :mass, food).amount)
           end
           Core::Trips::BagLoad.new(
-            parts: parts, bag: nil, packaging: @work.catalog.trips.packaging.fetch(assembly.packaging), count: cell.bags
+            parts: parts, bag: nil, packaging: @book.catalog.trips.packaging.fetch(assembly.packaging), count: cell.bags
           )
         end
 
         def food_loads(cell)
-          cell.foods(@work.catalog).reject { |food, _| food.food_group == "water" }
+          cell.foods(@book.catalog).reject { |food, _| food.food_group == "water" }
             .map { |food, grams| Core::Trips::Load.new(food: food, edible_g: grams, bag: nil) }
         end
 
         def hot(cell)
-          gear = cell.bag? ? nil : @work.catalog.trips.recipe_gear[cell.recipe.key]
+          gear = cell.bag? ? nil : @book.catalog.trips.recipe_gear[cell.recipe.key]
           Core::Trips::HotMeal.new(
             boil_ml: water_ml(cell) * (gear ? gear.boiled_share : 1r), temp_c: @book.route.temp(cell.meal),
             simmer_minutes: gear ? gear.simmer_minutes : 0r
@@ -123,7 +123,7 @@ module NutShelf
         def water_ml(cell)
           return cell.assembly.water_ml * cell.bags if cell.bag?
 
-          cell.foods(@work.catalog).sum(0r) { |food, grams| food.food_group == "water" ? grams : 0r }
+          cell.foods(@book.catalog).sum(0r) { |food, grams| food.food_group == "water" ? grams : 0r }
         end
 
         def drinking = @drinking ||= Core::Trips::Water.new(@book.figures, @book.party.water)
@@ -147,13 +147,13 @@ module NutShelf
         def washed(cell)
           return 0 if cell.bag? || !cell.heated?
 
-          row = @work.catalog.trips.recipe_gear[cell.recipe.key]
+          row = @book.catalog.trips.recipe_gear[cell.recipe.key]
           row.nil? || row.washes_pot ? row&.pots || 1 : 0
         end
 
         def by_food
           cells.each_with_object({}) do |cell, list|
-            cell.foods(@work.catalog).each do |food, grams|
+            cell.foods(@book.catalog).each do |food, grams|
               next if food.food_group == "water"
 
               need = Core::Trips::MealNeed.new(day: cell.day, meal: cell.meal, grams: grams / food.edible_yield)

@@ -43,7 +43,7 @@ module NutShelf
 
         # @return [Array<Core::Essential>] what people forget, as far as this trip needs it
         def essentials
-          @work.catalog.trips.essentials.select { |one| needed?(one.needed_when) }
+          @book.catalog.trips.essentials.select { |one| needed?(one.needed_when) }
         end
 
         # Stacks that are set apart for the trip.
@@ -76,7 +76,7 @@ module NutShelf
         # Grams as drawn, of all that is no bag.
         def needs
           cells.reject(&:bag?).each_with_object({}) do |cell, list|
-            cell.foods(@work.catalog).each do |food, grams|
+            cell.foods(@book.catalog).each do |food, grams|
               next if food.food_group == "water"
 
               need = Core::Trips::MealNeed.new(day: cell.day, meal: cell.meal, grams: grams / food.edible_yield)

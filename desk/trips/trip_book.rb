@@ -39,8 +39,12 @@ module NutShelf
           @menu = Menu.new(work, @plan, trip)
         end
 
+        # With the household's own foods, and what it says that foods hold.
+        # @return [Core::Catalog]
+        def catalog = @catalog ||= @work.catalog.with_foods(@plan.shelf.foods)
+
         # @return [Core::Kits::Figures]
-        def figures = @figures ||= Core::Kits::Figures.new(targets: @work.catalog.targets)
+        def figures = @figures ||= Core::Kits::Figures.new(targets: catalog.targets)
 
         # @return [Core::Shelf] what may be planned with
         def shelf = @plan.shelf
@@ -57,13 +61,13 @@ module NutShelf
         def cold
           day = trip.leaves_on
           Core::Trips::ColdKept.new(
-            @work.catalog.trips.cold.fetch(trip.cold), temp_c: trip.high_c.to_r,
+            catalog.trips.cold.fetch(trip.cold), temp_c: trip.high_c.to_r,
             leaves: Time.utc(day.year, day.month, day.day, trip.leaves_hour)
           )
         end
 
         # @return [Core::Trips::Faults]
-        def faults = @faults ||= Core::Trips::Faults.new(@work.catalog, figures, @work.policy, means)
+        def faults = @faults ||= Core::Trips::Faults.new(catalog, figures, @work.policy, means)
 
         # @return [Array<Entry>] in the order of the trip
         def entries
@@ -72,7 +76,7 @@ module NutShelf
             rows.map do |row|
               choice = menu.of(row)
               one = entry(row, choice, opened)
-              opened |= one.cell.foods(@work.catalog).map { |food, _| food.key } if one.cell && choice.assembly.nil?
+              opened |= one.cell.foods(catalog).map { |food, _| food.key } if one.cell && choice.assembly.nil?
               one
             end
           end
@@ -110,7 +114,7 @@ module NutShelf
             one = main(slot)
             [at, one.choice] if one && (keep || one.row.pinned)
           end
-          score = Core::Trips::GridScore.new(@work.catalog, faults, slots, stock: stock, targets: targets)
+          score = Core::Trips::GridScore.new(catalog, faults, slots, stock: stock, targets: targets)
           Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK).call(seconds: seconds)
         end
 
@@ -127,8 +131,10 @@ module NutShelf
         def stock
           @stock ||= @plan.shelf.keys.to_h do |key|
             food = @plan.shelf.foods.fetch(key)
-            stacks = @plan.shelf.of(key).select { |one| one.eligible?(@work.today) && one.amount.positive? }
-            [key, stacks.map { |one| [one.usable_until, one.amount * food.edible_yield] }]
+            strict = @work.strict_eaters?
+            stacks = @plan.shelf.of(key, strict: strict)
+              .select { |one| one.eligible?(@work.today, strict: strict) && one.amount.positive? }
+            [key, stacks.map { |one| [one.until_on(strict: strict), one.amount * food.edible_yield] }]
           end
         end
 
@@ -154,7 +160,7 @@ module NutShelf
         # @param cell [Core::Trips::Cell]
         # @return [Rational]
         def kcal(cell)
-          cell.foods(@work.catalog).sum(0r) { |food, grams| (food.nutrition.kcal || 0) * grams / 100 }
+          cell.foods(catalog).sum(0r) { |food, grams| (food.nutrition.kcal || 0) * grams / 100 }
         end
 
         private

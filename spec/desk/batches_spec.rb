@@ -140,6 +140,15 @@ RSpec.describe "Batches" do
     expect { finish(salad, freezer, out_g: "300") }.to raise_error(refused, /does not freeze/)
   end
 
+  it "dries and bottles nothing as what it is not, nor more than can come of it" do
+    mince = fresh("beef-mince", "1000")
+    expect { begun("drying", "carrots", mince) }.to raise_error(refused, /does not keep as that does/)
+    expect { begun("bottling", "Plum jam", mince) }.to raise_error(refused, /does not keep as that does/)
+    expect { begun("bottling", "Plum jam", fresh("apples", "500")) }.to raise_error(refused, /does not keep/)
+    expect { begun("drying", "tomatoes", fresh("tomatoes", "100"), in_g: "1000") }.to raise_error(refused, /far more/)
+    expect { begun("drying", "carrots", fresh("carrots", "500")) }.not_to raise_error
+  end
+
   it "refuses a cut the tables do not know, and a batch of which somebody ate" do
     lot = fresh("tomatoes", "2400")
     expect { begun("drying", "", lot) }.to raise_error(refused, /how it is cut/)

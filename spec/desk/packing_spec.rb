@@ -132,6 +132,17 @@ RSpec.describe "Packing for a trip" do
     expect([left.open, opened["on"]]).to eq([true, "2027-04-05"])
   end
 
+  it "leaves nothing that goes along in the fridge, where its dates would run on as if it were cold" do
+    ham = put_away(ines, "ham-sliced", "fridge", amount: "200", printed_on: "2027-04-20",
+      printed_kind: "use_by")["lot_id"]
+    [{}, { place_id: place_id(ines, "fridge") }].each do |more|
+      expect { act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: ham }], **more }) }
+        .to raise_error(refused, /does not stay cold/)
+    end
+    pack({ lot_id: ham })
+    expect(lot(ines, ham).usable_until).to eq(Date.new(2027, 4, 4))
+  end
+
   it "asks what people forget as far as the trip needs it, and refuses what did not go along" do
     put("2027-04-06", "breakfast", "bag", "cold-muesli-bag")
     list do |told|

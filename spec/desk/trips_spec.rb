@@ -116,6 +116,20 @@ RSpec.describe "Trips" do
     end
   end
 
+  it "goes by what the household says its foods hold, and knows foods of its own" do
+    act(:AddPerson, ines, { name: "Kit", excludes: ["lupin"] })
+    people = inside(ines) { |house| house.household.people.map { |row| { person_id: row.id } } }
+    act(:KeepTrip, ines, { trip_id: trip, people: people })
+    put("2027-04-06", "dinner", "bag", "tomato-couscous-bag")
+    act(:ChangeFood, ines, { food_id: food_id(ines, "couscous"), allergens: %w[gluten lupin] })
+    book { |told| expect(told.entries[0].faults.map { |one| told.fault_words(one) }).to include("holds lupin") }
+    expect { put("2027-04-07", "dinner", "bag", "tomato-couscous-bag") }.to raise_error(refused, /holds lupin/)
+    kelp = act(:AddFood, ines, { name: "Kelp", like_food_id: food_id(ines, "honey") })["food_id"]
+    key = inside(ines) { |house| house.foods.find(kelp).key }
+    put("2027-04-06", "snack", "food", key, grams: "20")
+    book { |told| expect(told.balance.days.size).to eq(6) }
+  end
+
   it "refuses a trip that ends before it begins, and one that changed meanwhile" do
     expect { act(:KeepTrip, ines, { name: "Odd", leaves_on: "2027-04-05", back_on: "2027-04-04" }) }
       .to raise_error(refused, /back on the day it leaves or later/)

@@ -305,7 +305,7 @@ RSpec.describe NutShelf::Desk::Undo do
       act(:SetBoxWant, ines, { place_id: box, food_id: food_id(ines, "crackers"), packs: 2 })
       { place_id: box }
     end,
-    PackTrip: -> { { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }], place_id: place_id(ines, "fridge") } },
+    PackTrip: -> { { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }] } },
     ComeHome: lambda do
       along = act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "800" }] })["lot_id"]
       { trip_id: trip, back: [{ lot_id: along, amount: "500" }] }
