@@ -35,6 +35,7 @@ module NutShelf
         "/api/kits" => Kits,
         "/api/trips" => Trips,
         "/api/bench" => Bench,
+        "/api/season" => Season,
         "/api/events" => Events,
         "/api/outages" => Outages,
         "/api/phones" => Phones,

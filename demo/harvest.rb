@@ -15,6 +15,16 @@ module NutShelf
       }.freeze
       BOTTLED = Date.new(2026, 9, 20)
       TODAYS = Date.new(2026, 11, 24)
+      # What is planned of it for the next year: how it is kept, as what, eaten a week, harvests.
+      PLANNED = [
+        { process: "bottling", cut: "Plums, halved or whole", weekly: "150", harvest_on: "2027-09-06",
+          next_harvest_on: "2028-09-04", pot_jars: 6, get_by: "grow", note: "The tree by the shed bore well" },
+        { process: "bottling", cut: "Tomatoes, whole or crushed", weekly: "500", harvest_on: "2027-08-23",
+          next_harvest_on: "2028-08-21", margin_percent: 10, pot_jars: 6, get_by: "buy",
+          note: "Ask at the quay's market for crates" },
+        { process: "drying", cut: "tomatoes", weekly: "15", harvest_on: "2027-08-30", next_harvest_on: "2028-08-28",
+          trays: 5, day_hours: 12, get_by: "grow" }
+      ].freeze
       RECIPE = "Plums in light syrup, leaflet of the island's growers' office"
 
       # @param act [#call] name of the act, who, input
@@ -28,7 +38,10 @@ module NutShelf
       def on(day)
         dry(*DRIED.fetch(day)) if DRIED.key?(day)
         bottle if day == BOTTLED
-        begin_apples if day == TODAYS
+        return unless day == TODAYS
+
+        begin_apples
+        PLANNED.each { |line| act(:PlanSeason, "piet", **line) }
       end
 
       private

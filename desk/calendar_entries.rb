@@ -7,6 +7,7 @@ require_relative "kits/kit_book"
 require_relative "occasions"
 require_relative "places_due"
 require_relative "preparations"
+require_relative "season/season_diary"
 require_relative "thawing"
 
 module NutShelf
@@ -25,7 +26,7 @@ module NutShelf
 
       # @return [Array<Exchange::CalendarFeed::Entry>] by day
       def entries
-        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts, *refreshes, *events, *trips]
+        [*last_days, *meals, *occasions, *thaws, *begins, *care, *counts, *refreshes, *events, *trips, *season]
           .sort_by { |entry| [entry.on, entry.uid] }
       end
 
@@ -133,6 +134,15 @@ module NutShelf
             entry(uid: "trip-#{trip.id}-pack", on: [trip.leaves_on - 1, @work.today].max, category: "TRIP",
               summary: "Fill bags and pack for #{trip.name}", description: back)
           ]
+        end
+      end
+
+      def season
+        Season::SeasonDiary.new(@work).days(@work.today..(@work.today + AHEAD)).map do |one|
+          entry(
+            uid: "season-#{one.line_id}-#{one.kind}", on: one.on, category: "SEASON", summary: one.summary,
+            description: one.details
+          )
         end
       end
 

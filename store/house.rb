@@ -25,6 +25,7 @@ require_relative "rules"
 require_relative "soundness"
 require_relative "shopping"
 require_relative "sources"
+require_relative "season"
 require_relative "trips"
 require_relative "usage"
 
@@ -59,6 +60,7 @@ module NutShelf
         :kits,
         :batches,
         :trips,
+        :season,
         :db
 
       def initialize(db, household_id)
@@ -73,6 +75,7 @@ module NutShelf
         @kits = Kits.new(db, household_id)
         @batches = Batches.new(db, household_id)
         @trips = Trips.new(db, household_id)
+        @season = Season.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)

@@ -86,7 +86,8 @@ module NutShelf
         10 => ->(tables) { { "shops" => [], "shoppings" => [], "list_lines" => [], "wants" => [], **tables } },
         11 => ->(tables) { { "advice_answers" => [], **tables } },
         12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } },
-        14 => ->(tables) { { "batches" => [], "trips" => [], "trip_meals" => [], "box_wants" => [], **tables } }
+        14 => ->(tables) { { "batches" => [], "trips" => [], "trip_meals" => [], "box_wants" => [], **tables } },
+        15 => ->(tables) { { "season_lines" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

@@ -18,7 +18,8 @@ module NutShelf
         "dish_photo" => :dish_photos, "shop" => :shops, "shopping" => :shoppings, "list_line" => :list_lines,
         "want" => :wants, "advice" => :advice_answers, "pet" => :pets, "kit" => :kits, "event" => :events,
         "outage" => :outages, "pack" => :packs, "batch" => :batches,
-        "trip" => :trips, "trip_meal" => :trip_meals, "box_want" => :box_wants
+        "trip" => :trips, "trip_meal" => :trip_meals, "box_want" => :box_wants,
+        "season_line" => :season_lines
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

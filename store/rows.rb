@@ -253,7 +253,7 @@ module NutShelf
         occasions: Occasion, occasion_times: OccasionTime, dish_photos: DishPhoto,
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
         advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage,
-        batches: Batch, trips: Trip, trip_meals: TripMeal, box_wants: BoxWant,
+        batches: Batch, trips: Trip, trip_meals: TripMeal, box_wants: BoxWant, season_lines: SeasonLine,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

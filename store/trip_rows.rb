@@ -24,6 +24,16 @@ module NutShelf
         Core::Value.of(:id, :trip_id, :on_date, :meal, :kind, :dish, :grams, :archived_at, pinned: false, version: 1)
       # So many packs of a food that are to stand in a box.
       BoxWant = Core::Value.of(:id, :place_id, :food_id, :packs, :archived_at, version: 1)
+      # What is to be bottled (`cut`: a product, amounts in ml) or dried (`cut`: of the drying table, in g) at a
+      # harvest; `weekly`: eaten a week, nil: as the ledger tells; `food_ids`: own foods that count as it; `target` and
+      # `target_jars` [{"ml", "count"}] as planned, `done_before`: what batches had given by then. `get_by`: "grow" or
+      # "buy".
+      SeasonLine =
+        Core::Value.of(
+          :id, :process, :cut, :weekly, :harvest_on, :next_harvest_on, :pot_jars, :trays, :tray_dm2, :day_hours,
+          :planned_on, :archived_at, food_ids: [].freeze, margin_percent: 0, get_by: "", note: "", target: 0r,
+          target_jars: [].freeze, done_before: 0r, version: 1
+        )
     end
   end
 end

@@ -7,11 +7,12 @@ module NutShelf
   module Core
     module Season
       # A year of one kind of jar (docs/trips.md 4): until this harvest, what is left then, what is to be made, in which
-      # jars, from how much produce. Millilitres exact. Frozen.
+      # jars, from how much produce; `find`: so many of `find_ml` are to be found;
+      # `full`: jars by size that still hold food at harvest. Millilitres exact. Frozen.
       Planned =
         Value.of(
           :needed_ml, :before, :left_ml, :eaten_ml, :after, :to_make_ml, :uncovered_days, :one_jar_days, :fits_ml,
-          :jars, :find, :produce_g, :pots, :empties
+          :jars, :find, :find_ml, :produce_g, :pots, :empties, :full
         ) do
           # @return [Rational] millilitres in all jars that are filled
           def filled_ml = jars.sum(0r) { |size, count| size * count }
@@ -47,18 +48,26 @@ module NutShelf
           year = (next_harvest - harvest).to_i
           covered = [year, @keep_days + 1].min
           make = [(@daily * covered * (1 + @margin)) - eaten, 0r].max
-          empties = empties(owned, jars, before.left)
-          filled, find = Filling.new(fits_ml, empties).call(make)
+          full = full(jars, before.left)
+          empties = owned.to_h { |size, count| [size, [count - full.fetch(size, 0), 0].max] }.freeze
+          filling = Filling.new(fits_ml, empties)
+          filled, find = filling.call(make)
           Planned.new(
             needed_ml: @daily * (harvest - today).to_i, before: before, left_ml: left, eaten_ml: eaten, after: after,
             to_make_ml: make, uncovered_days: year - covered, one_jar_days: @opened_days, fits_ml: fits_ml,
-            jars: filled, find: find, empties: empties,
-            produce_g: filled.sum(0r) { |size, count| size * count } * g_per_litre / 1000,
-            pots: pot_jars && (filled.values.sum / pot_jars.to_r).ceil
+            jars: filled, find: find, find_ml: find.positive? ? filling.first_ml : nil, empties: empties, full: full,
+            **made(filled, g_per_litre, pot_jars)
           )
         end
 
         private
+
+        def made(filled, g_per_litre, pot_jars)
+          {
+            produce_g: filled.sum(0r) { |size, count| size * count } * g_per_litre / 1000,
+            pots: pot_jars && (filled.values.sum / pot_jars.to_r).ceil
+          }
+        end
 
         # A jar up to that size is finished before it turns.
         def fits_ml = @daily * @opened_days
@@ -66,10 +75,9 @@ module NutShelf
         def last_day(jars, harvest) = [jars.map(&:good_until).max || harvest, harvest].max
 
         # Jars that still hold food at harvest are not empty.
-        def empties(owned, jars, left)
-          full = Hash.new(0)
-          jars.each { |jar| full[jar.size_ml] += (left.fetch(jar.id) / jar.size_ml).ceil }
-          owned.to_h { |size, count| [size, [count - full[size], 0].max] }.freeze
+        def full(jars, left)
+          jars.group_by(&:size_ml)
+            .transform_values { |list| list.sum { |jar| (left.fetch(jar.id) / jar.size_ml).ceil } }.freeze
         end
       end
 
@@ -83,6 +91,9 @@ module NutShelf
           @order = [*fitting.sort.reverse, *large.sort]
           @empties = empties
         end
+
+        # @return [Rational, nil] the size that is filled first
+        def first_ml = @order.first
 
         # @param make [Rational] millilitres
         # @return [Array(Hash{Rational=>Integer}, Integer)] jars by size, and how many of them are to be found

@@ -41,4 +41,24 @@ RSpec.describe "The bench over the wire", :api do
     get "/api/bench/loads?cut=apples&in_g=9000&trays=6&tray_dm2=9&day_hours=14&watts=500&needed_on=2027-03-27"
     expect(JSON.parse(last_response.body)).to include("loads" => 5, "start_on" => "2027-03-15", "kwh" => "20")
   end
+
+  it "plans the season, changes it and takes it off" do
+    get "/api/season"
+    expect(JSON.parse(last_response.body)).to include("lines" => [], "products" => include("Plum jam"))
+    body = {
+      process: "bottling", cut: "Plum jam", weekly: "200", margin_percent: 10, pot_jars: 6,
+      harvest_on: "2027-08-01", next_harvest_on: "2028-08-01"
+    }
+    id = tell("/api/season", body)["line_id"]
+    tell("/api/season/#{id}", { version: 1, get_by: "grow", note: "Two young trees" })
+    get "/api/season"
+    line = JSON.parse(last_response.body)["lines"].first
+    expect(line).to include("name" => "Plum jam", "get_by" => "grow", "weekly" => "200 ml", "version" => 2)
+    expect(line["plan"]).to include("short" => "7.14 l", "find_ml" => 500, "left" => "0 ml")
+    expect(line["target"]["percent"]).to eq(0)
+    tell("/api/season", { **body, process: "drying", cut: "apples" })
+    expect(tell("/api/season/#{id}", { gone: true })["summary"]).to eq("Took plum jam off the season")
+    get "/api/season"
+    expect(JSON.parse(last_response.body)["lines"].map { |one| one["plan"]["loads"] }).to contain_exactly(be_positive)
+  end
 end

@@ -57,6 +57,8 @@ RSpec.describe "The door", :api do
         "bench" => act(:BeginBatch, @theirs, { process: "drying", cut: "tomatoes", takes: [
                          { lot_id: put_away(@theirs, "tomatoes", "fridge", amount: "900")["lot_id"] }
                        ] })["batch_id"],
+        "season" => act(:PlanSeason, @theirs, { process: "drying", cut: "apples", weekly: "50",
+                                                harvest_on: "2027-09-01", next_harvest_on: "2028-09-01" })["line_id"],
         "events" => act(
           :SetEvent, @theirs,
           { name: "Gale", hour: (Time.now.utc + 7200).iso8601, fill_l: "10", flush_l: "0", helpers: 1, days: 1,

@@ -132,6 +132,7 @@ RSpec.describe NutShelf::Boot::Restore do
 
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
+    old["tables"] = old["tables"].except("season_lines") if version < 16
     old["tables"] = old["tables"].except("batches", "trips", "trip_meals", "box_wants") if version < 15
     old["tables"] = old["tables"].except("pets", "kits", "events", "outages") if version < 13
     old["tables"] = told_apart(old["tables"]) if version < 6

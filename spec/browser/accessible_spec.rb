@@ -91,6 +91,7 @@ RSpec.describe "Every view", :browser do
       "/portion?food=#{food_id(who, "rolled-oats")}" => "h1",
       "/portion/bags" => "[role=status]",
       "/portion/preserve" => "fieldset",
+      "/portion/season" => "section",
       "/trips" => "section",
       "/places/#{place_id(who, "cupboard")}/box" => "section",
       "/trips/#{@trip}" => "h3",

@@ -298,6 +298,11 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    PlanSeason: lambda do
+      {
+        process: "bottling", cut: "Plum jam", weekly: "100", harvest_on: "2027-08-01", next_harvest_on: "2028-08-01"
+      }
+    end,
     SetBoxWant: -> { { place_id: place_id(ines, "cupboard"), food_id: food_id(ines, "honey"), packs: 2 } },
     RefreshBox: lambda do
       box = act(:AddPlace, ines, { name: "Car", kind: "cupboard", high_c: 34 })["place_id"]

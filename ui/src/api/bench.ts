@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "./client";
-import type { BagsPage, BatchesPage } from "./types";
+import type { BagsPage, BatchesPage, SeasonPage } from "./types";
 
 const house = "house";
 
@@ -12,4 +12,9 @@ export const bagsQuery = queryOptions({
 export const batchesQuery = queryOptions({
   queryKey: [house, "batches"],
   queryFn: () => get<BatchesPage>("/api/bench/batches"),
+});
+
+export const seasonQuery = queryOptions({
+  queryKey: [house, "season"],
+  queryFn: () => get<SeasonPage>("/api/season"),
 });

@@ -152,6 +152,10 @@ const PreserveBench = lazily(
   () => import("../views/care"),
   (module) => module.PreserveBench,
 );
+const SeasonBench = lazily(
+  () => import("../views/care"),
+  (module) => module.SeasonBench,
+);
 const BenchView = lazily(
   () => import("../views/care"),
   (module) => module.BenchView,
@@ -260,6 +264,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/portion", BenchView],
   ["/portion/bags", BagsBench],
   ["/portion/preserve", PreserveBench],
+  ["/portion/season", SeasonBench],
   ["/places/:id/box", BoxView],
   ["/trips", TripsView],
   ["/trips/:id", TripView],

@@ -22,6 +22,7 @@ export {
 } from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";
 export { default as PreserveBench } from "./bench/PreserveBench";
+export { default as SeasonBench } from "./bench/SeasonBench";
 export { default as RecallView } from "./places/RecallView";
 export { default as ScalePage } from "./devices/ScalePage";
 export { default as ScannerPage } from "./devices/ScannerPage";

@@ -7,6 +7,7 @@ export const tabs: [string, string][] = [
   ["/portion", "Portions"],
   ["/portion/bags", "Bags"],
   ["/portion/preserve", "Preserve"],
+  ["/portion/season", "Season"],
 ];
 export const about = "Several packs in, portions out: size, cost and dates are shown before anything moves.";
 export const whichFood = "Which food?";
