@@ -107,6 +107,10 @@ module NutShelf
           .select_map(:place_id)
       end
 
+      # SELECT * FROM lots WHERE household_id = 7 AND container_id = 3 AND on_hand > 0 ORDER BY id
+      # @return [Array<Rows::Lot>] what stands in jars of that kind
+      def in_container(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.order(:id).all
+
       # @return [Rows::Lot] locked
       # @raise [Missing]
       def lock_one(id) = found(lock([id])[id], "stack")

@@ -10,6 +10,7 @@ require_relative "../../desk/acts/change_batch"
 require_relative "../../desk/acts/finish_batch"
 require_relative "../../desk/acts/give_up_batch"
 require_relative "../../desk/acts/portion_bench"
+require_relative "../../desk/acts/share_bowl"
 
 module NutShelf
   module Api
@@ -20,6 +21,12 @@ module NutShelf
 
       post("/portions/foresee") do
         json Desk::PortionBench.new(services, caller!).foresee(body_as("PortionBench"))
+      end
+
+      post("/bowls") { act_on_stacks(Desk::ShareBowl, body_as("ShareBowl")) }
+
+      post("/bowls/foresee") do
+        json Desk::ShareBowl.new(services, caller!).foresee(body_as("ShareBowl"))
       end
 
       get("/bags") { view(:stock, :plan, :people, :rules) { |work| BagsView.new(work).call } }

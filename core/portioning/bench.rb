@@ -73,9 +73,18 @@ module NutShelf
 
         def refuse_none(number, share)
           raise ArgumentError, "not even one portion comes of it" unless number.positive? && share.positive?
+
+          refuse_short(number)
           return if number <= Limits::PORTIONS
 
           raise ArgumentError, "#{number} portions are more than #{Limits::PORTIONS}, the most that are made at once"
+        end
+
+        def refuse_short(number)
+          short = @additions.find { |one| (one.each * number) - one.on_hand_g >= CRUMBS_G } or return
+          raise ArgumentError,
+            "#{number} portions take #{(short.each * number).to_f.round(2)} g of #{short.food.name}, " \
+            "#{short.on_hand_g.to_f.round(2)} g are there"
         end
 
         def told(number, share, left)

@@ -2,7 +2,9 @@
 
 require_relative "../act"
 require_relative "../bench/pool"
+require_relative "../bench/scraps"
 require_relative "../bench/takes"
+require_relative "../full_tub"
 require_relative "../refusal"
 require_relative "../../core/portioning/bench"
 
@@ -28,7 +30,7 @@ module NutShelf
       private
 
       # @param input [Hash] :takes as [{ lot_id:, amount: grams or nil for all }], :trim_g as weighed or nil, :spoiled_g
-      #   with :why, :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest,
+      #   with :why, :by_products as [{ g:, place_id:, container_id: }] bones and trimmings saved for stock, :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest,
       #   :label, :directions
       def perform(input)
         takes = Bench::Takes.new(work, input[:takes])
@@ -38,10 +40,19 @@ module NutShelf
         @food = takes.food
         made = entry("portion_bench", "Made #{portioned.count} portions of #{size} from #{takes.named}")
         pool = Bench::Pool.new(work, made).call(lots.values, amounts)
+        full = save(made, pool, input)
         lose(made, pool, input)
         stacks = parts(input, lots).map { |part| stack(made, pool, part, input) }
         done(made, lot_id: stacks.first.id, lot_ids: stacks.map(&:id), portions: portioned.count,
-          each_minor: portioned.costs.uniq)
+          each_minor: portioned.costs.uniq, full: full)
+      end
+
+      def saved(input) = input[:by_products] || []
+
+      # @return [Boolean] whether a tub is full by it
+      def save(made, pool, input)
+        scraps = Bench::Scraps.new(work, made)
+        saved(input).map { |one| FullTub.tell(work, made, scraps.save(pool, one[:g].to_r, one)) }.any?
       end
 
       def reckon(lots, amounts, input)
@@ -52,7 +63,8 @@ module NutShelf
           )
         end
         Core::Portioning::Bench
-          .new(intakes, trim_g: input[:trim_g]&.to_r, spoiled_g: input[:spoiled_g]&.to_r || 0r)
+          .new(intakes, trim_g: input[:trim_g]&.to_r, spoiled_g: input[:spoiled_g]&.to_r || 0r,
+            by_products_g: saved(input).map { |one| one[:g].to_r })
           .call(count: input[:count], size: input[:size_g]&.to_r)
       rescue ArgumentError => e
         raise Refusal.of(:portion_size, at: "/count", words: e.message.capitalize)

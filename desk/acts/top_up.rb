@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../fit"
+require_relative "../full_tub"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -33,7 +34,7 @@ module NutShelf
         poured.move(jar, amount, poured.draw(part, amount, "split"), "split")
         poured.came_of(jar, part, amount, "poured")
         poured.happen(jar, event(poured, part))
-        done(poured, lot_id: jar.id, full: full(poured, jar))
+        done(poured, lot_id: jar.id, full: FullTub.tell(work, poured, jar))
       end
 
       def refuse_other(jar, source)
@@ -76,20 +77,6 @@ module NutShelf
           safety_until: part.safety_until&.iso8601,
           lot_id: lot.id
         )
-      end
-
-      def full(poured, jar)
-        tub = jar.container_id && house.containers.find(jar.container_id)
-        return false unless tub&.full_at && poured.now(jar).on_hand >= tub.full_at
-
-        poured.make(
-          "care",
-          title: "#{tub.name} is full: use or empty it",
-          lot_id: jar.id,
-          first_on: work.today,
-          next_on: work.today
-        )
-        true
       end
     end
   end

@@ -90,4 +90,54 @@ RSpec.describe "The bench" do
     expect(seen[:stacks].map { |one| one[:usable_until] }).to contain_exactly("2027-02-27", "2027-11-23", "2027-11-23")
     expect(lot(ines, packs).on_hand).to eq(3600)
   end
+
+  describe "bones and trimmings" do
+    let(:tub) do
+      act(:AddContainer, ines, { name: "Broth tub", kind: "tub", capacity_ml: 2000, full_at: "500",
+                                 place_id: freezer })["container_id"]
+    end
+
+    def saved(key, grams, printed, **more)
+      packs = put_away(ines, key, "fridge", count: "1", amount: "900", price_minor: 700, printed_on: printed,
+        printed_kind: "use_by")["lot_id"]
+      portions([packs], trim_g: "50", count: 2, by_products: [{ g: grams, container_id: tub, **more }])
+    end
+
+    def inside_tub = inside(ines) { |house| house.lots.in_container(tub) }
+
+    it "go into the tub for stock without value, and a full tub asks for stock to be made" do
+      done = saved("chicken-thighs", "300", "2027-02-28")
+      expect(done["full"]).to be(false)
+      expect(movements(done).sum(&:value_minor)).to eq(0)
+      expect(stacks(done).sum(&:value_minor)).to eq(700)
+      expect(inside_tub.map { |one| [one.on_hand, one.value_minor, one.place_id] }).to eq([[300, 0, freezer]])
+      again = saved("stewing-beef", "250", "2027-02-28")
+      expect([again["full"], inside_tub.map(&:on_hand)]).to eq([true, [550]])
+      expect(inside(ines) do |house|
+        house.care.due(clock.day).map(&:title)
+      end).to include("Broth tub is full: make stock")
+      act(:Undo, ines, { act_id: again["act_id"] })
+      expect(inside_tub.map(&:on_hand)).to eq([300])
+    end
+
+    it "keep no longer than the food they are of, in the fridge and in the freezer" do
+      done = saved("chicken-thighs", "300", "2027-02-27", container_id: nil, place_id: place_id(ines, "fridge"))
+      scraps = inside(ines) { |house| house.sources.traced(house.db[:lots].select(:id)).select_map(:id) }
+        .map { |id| lot(ines, id) }.find { |one| one.on_hand == 300 }
+      expect(scraps.usable_until).to be <= stacks(done).map(&:usable_until).min
+      expect(scraps.safety_until).to be <= Date.new(2027, 2, 27)
+    end
+
+    it "are nothing to whoever may not have what they hold, and no food for a dish" do
+      saved("white-fish", "100", "2027-02-27")
+      fish = inside_tub.first
+      food = inside(ines) { |house| house.foods.by_id([fish.food_id]).fetch(fish.food_id) }
+      expect([food.allergens, food.reference_key]).to eq([["fish"], nil])
+      expect { saved("chicken-thighs", "100", "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /Broth tub/)
+    end
+
+    it "are counted before anything is shared out" do
+      expect { saved("chicken-thighs", "860", "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /nothing is left/)
+    end
+  end
 end

@@ -298,6 +298,10 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    ShareBowl: lambda do
+      { takes: [{ lot_id: tins, amount: "400" }], bowl_g: "380", count: 2, place_id: place_id(ines, "fridge"),
+        label: "A bowl" }
+    end,
     PlanSeason: lambda do
       {
         process: "bottling", cut: "Plum jam", weekly: "100", harvest_on: "2027-08-01", next_harvest_on: "2028-08-01"

@@ -24,7 +24,7 @@ RSpec.describe NutShelf::Core::Portioning do
     added = Array.new(dice.rand(0..2)) do
       each = Rational(dice.rand(1..200), dice.rand(1..7))
       described_class::Addition.new(
-        food: food("cheddar"), each_g: each, on_hand_g: each * 60, value_minor: dice.rand(1..3000)
+        food: food("cheddar"), each_g: each, on_hand_g: each * 900, value_minor: dice.rand(1..3000)
       )
     end
     described_class::Bench.new(
@@ -53,6 +53,10 @@ RSpec.describe NutShelf::Core::Portioning do
     expect { few.call(count: 100_000) }.to raise_error(ArgumentError, /the most that are made/)
     expect { described_class::Bench.new([intake("potatoes", 100, 10)], trim_g: 100r) }
       .to raise_error(ArgumentError, /nothing is left/)
+    pinch = described_class::Addition.new(food: food("cheddar"), each_g: 10r, on_hand_g: 39r, value_minor: 90)
+    short = described_class::Bench.new([intake("potatoes", 400, 10)], trim_g: 0r, additions: [pinch])
+    expect { short.call(count: 4) }.to raise_error(ArgumentError, /4 portions take 40.0 g of .*, 39.0 g are there/)
+    expect(short.call(count: 3).each_g).to eq(Rational(400, 3).floor(6) + 10)
   end
 
   it "keeps what is dry longer without air, but never past the date its own story says" do

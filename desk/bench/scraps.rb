@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require_relative "../fit"
+require_relative "../refusal"
+
+module NutShelf
+  module Desk
+    module Bench
+      # Bones and trimmings that are saved for stock: worth nothing, of a food that no dish takes, which keeps as raw
+      # poultry does at most, whatever it is of. What may hold something is another food to whoever may not have it.
+      class Scraps
+        KEY = "scraps-for-stock"
+        # Of raw meat none turns sooner.
+        LIKE = "chicken-thighs"
+
+        # @param food [Core::Food]
+        # @return [Boolean]
+        def self.of?(food) = food.key.start_with?(KEY)
+
+        # @param work [UnitOfWork]
+        # @param entry [Entry]
+        def initialize(work, entry)
+          @work = work
+          @entry = entry
+        end
+
+        # @param pool [Store::Rows::Lot] they are taken from
+        # @param grams [Rational]
+        # @param asked [Hash] :place_id, :container_id the tub they go into, or nil
+        # @return [Store::Rows::Lot] that holds them then
+        def save(pool, grams, asked)
+          tub = asked[:container_id] && @work.house.containers.find(asked[:container_id])
+          place = @work.place_in_use(asked[:place_id] || tub&.place_id || pool.place_id)
+          food_id = food(@work.food(pool.food_id))
+          full = tub && standing(tub, food_id)
+          lot = split(pool, grams, place, food_id, full ? nil : tub)
+          full ? pour(full, lot, grams) : lot
+        end
+
+        private
+
+        def split(pool, grams, place, food_id, tub)
+          pool = @entry.now(pool)
+          moved = place.id == pool.place_id ? [] : [@work.happening("moved", place_id: place.id)]
+          lot = @entry.new_lot(
+            **pool.slice(*Store::Lots::PAST), food_id: food_id, place_id: place.id, open: true,
+            container_id: tub&.id, history: [*pool.history, *moved]
+          )
+          @entry.came_of(lot, pool, grams, "split")
+          @entry.move(pool, -grams, 0, "split")
+          @entry.move(lot, grams, 0, "split")
+        end
+
+        # What is in the tub already; a tub that holds something else takes no scraps.
+        def standing(tub, food_id)
+          inside = @work.house.lots.in_container(tub.id)
+          found = inside.find { |lot| lot.food_id == food_id && lot.dimension == "mass" }
+          raise Refusal.of(:every_jar_in_use, jar: tub.name) if found.nil? && inside.size >= tub.owned
+
+          found
+        end
+
+        def pour(full, lot, grams)
+          jar = @work.house.lots.lock_one(full.id)
+          Fit.check(@work, jar, @entry.redate.part(jar), pointer: "/by_products")
+          part = @entry.redate.part(@entry.now(lot))
+          @entry.move(jar, grams, 0, "split")
+          @entry.came_of(jar, lot, grams, "poured")
+          @entry.move(lot, -grams, 0, "split")
+          @entry.happen(
+            jar,
+            @work.happening(
+              "topped_up", **part.to_h, quality_until: part.quality_until&.iso8601,
+              safety_until: part.safety_until&.iso8601, lot_id: lot.id
+            )
+          )
+        end
+
+        def food(of)
+          holds = of.allergens.sort
+          key = [KEY, *holds].join("-")
+          known = @work.house.foods.by_key([key])[key]
+          return known.id if known
+
+          name = holds.empty? ? "Scraps for stock" : "Scraps for stock, with #{holds.join(", ")}"
+          facts = {
+            key: key, name: name, allergens: holds, class_key: LIKE, aisle: of.aisle, food_group: "protein",
+            dimension: "mass"
+          }
+          @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+        end
+      end
+    end
+  end
+end
