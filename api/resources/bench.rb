@@ -4,6 +4,7 @@ require_relative "../base"
 require_relative "../views/bags_view"
 require_relative "../views/batches_view"
 require_relative "../views/loads_view"
+require_relative "../views/ready_view"
 require_relative "../../desk/acts/assemble_bags"
 require_relative "../../desk/acts/begin_batch"
 require_relative "../../desk/acts/change_batch"
@@ -22,6 +23,8 @@ module NutShelf
       post("/portions/foresee") do
         json Desk::PortionBench.new(services, caller!).foresee(body_as("PortionBench"))
       end
+
+      get("/ready") { view(:stock, :rules) { |work| ReadyView.new(work).call } }
 
       post("/bowls") { act_on_stacks(Desk::ShareBowl, body_as("ShareBowl")) }
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../bench/freezer_room"
 require_relative "../bench/pool"
 require_relative "../bench/scraps"
 require_relative "../bench/takes"
@@ -24,14 +25,16 @@ module NutShelf
       # @return [Hash] what the act would do, with :portions
       def foresee(input)
         seen = super
-        { **seen, portions: told }
+        cold = input[:frozen_place_id] ? portioned.count - [input.fetch(:fresh, 0), portioned.count].min : 0
+        room = Bench::FreezerRoom.new(work, input[:frozen_place_id], portioned.share_g * cold, @food).call
+        { **seen, portions: { **told, room: room } }
       end
 
       private
 
       # @param input [Hash] :takes as [{ lot_id:, amount: grams or nil for all }], :trim_g as weighed or nil, :spoiled_g
-      #   with :why, :by_products as [{ g:, place_id:, container_id: }] bones and trimmings saved for stock, :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest,
-      #   :label, :directions
+      #   with :why, :by_products as [{ g:, place_id:, container_id: }] bones and trimmings saved for stock, :count or
+      #   :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest, :label, :directions
       def perform(input)
         takes = Bench::Takes.new(work, input[:takes])
         lots = takes.lots

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../bench/bowl_takes"
+require_relative "../bench/freezer_room"
 require_relative "../dish_food"
 require_relative "../refusal"
 require_relative "../taking"
@@ -24,7 +25,8 @@ module NutShelf
       # @return [Hash] what the act would do, with :portions
       def foresee(input)
         seen = super
-        { **seen, portions: told }
+        room = Bench::FreezerRoom.new(work, input[:frozen_place_id], portioned.each_g * frozen(input)).call
+        { **seen, portions: { **told, room: room } }
       end
 
       private

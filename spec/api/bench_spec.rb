@@ -61,4 +61,26 @@ RSpec.describe "The bench over the wire", :api do
     get "/api/season"
     expect(JSON.parse(last_response.body)["lines"].map { |one| one["plan"]["loads"] }).to contain_exactly(be_positive)
   end
+
+  it "shares out a bowl, says whether it fits the freezer, and names what a ready-made one costs" do
+    act(:ChangePlace, who, { place_id: place_id(who, "freezer"), inner_mm: [400, 400, 100], fill_percent: 90 })
+    body = {
+      takes: [{ lot_id: stack("white-fish", "1200", place_id(who, "fridge")) }], bowl_g: "1600", count: 4,
+      additions: [{ lot_id: stack("canned-tuna-water", "280"), each_g: "35" }], label: "Fish for the week",
+      place_id: place_id(who, "fridge"), frozen_place_id: place_id(who, "freezer"), fresh: 1
+    }
+    told = tell("/api/bench/bowls/foresee", body)["portions"]
+    expect(told).to include(
+      "count" => 4, "share" => "435 g",
+      "room" => { "place" => "Chest freezer", "needs" => "1.4 l", "free" => "1.6 l", "fits" => true }
+    ).or include("room" => include("needs" => "1.4 l", "free" => "1.6 l", "fits" => true))
+    expect(tell("/api/bench/bowls", body)).to include("portions" => 4)
+    get "/api/bench/ready"
+    packs = JSON.parse(last_response.body)["packs"]
+    expect(packs.map { |one| one.slice("amount", "price_minor") }).to eq([{ "amount" => "280 g", "price_minor" => 300 }])
+    thighs = stack("chicken-thighs", "900", place_id(who, "fridge"))
+    seen = tell("/api/bench/portions/foresee", { takes: [{ lot_id: thighs }], count: 3, by_products: [{ g: "60" }],
+                                                 frozen_place_id: place_id(who, "freezer") })
+    expect(seen["portions"]["room"]).to include("needs" => "900 ml", "fits" => true)
+  end
 end

@@ -92,6 +92,7 @@ RSpec.describe "Every view", :browser do
       "/portion/bags" => "[role=status]",
       "/portion/preserve" => "fieldset",
       "/portion/season" => "section",
+      "/portion/bowls" => "fieldset",
       "/trips" => "section",
       "/places/#{place_id(who, "cupboard")}/box" => "section",
       "/trips/#{@trip}" => "h3",

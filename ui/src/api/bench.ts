@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "./client";
-import type { BagsPage, BatchesPage, SeasonPage } from "./types";
+import type { BagsPage, BatchesPage, ReadyMade, SeasonPage } from "./types";
 
 const house = "house";
 
@@ -17,4 +17,9 @@ export const batchesQuery = queryOptions({
 export const seasonQuery = queryOptions({
   queryKey: [house, "season"],
   queryFn: () => get<SeasonPage>("/api/season"),
+});
+
+export const readyQuery = queryOptions({
+  queryKey: [house, "ready"],
+  queryFn: () => get<ReadyMade>("/api/bench/ready"),
 });

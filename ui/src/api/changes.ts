@@ -30,6 +30,7 @@ const READS: Record<string, readonly Topic[]> = {
   audit: ["stock", "plan", "people", "rules"],
   bags: ["stock", "plan", "people", "rules"],
   batches: ["stock", "plan", "rules"],
+  ready: ["stock", "rules"],
   season: ["stock", "plan", "people", "rules"],
   trips: ["stock", "plan", "people", "rules"],
   occasions: ["plan", "people"],

@@ -12,6 +12,7 @@ const VIEWS: [RegExp, (id: string) => string][] = [
   [/^\/api\/trips/, () => "/trips"],
   [/^\/api\/season/, () => "/portion/season"],
   [/^\/api\/bench\/bags/, () => "/portion/bags"],
+  [/^\/api\/bench\/bowls/, () => "/portion/bowls"],
   [/^\/api\/bench\/batches/, () => "/portion/preserve"],
   [/^\/api\/bench/, () => "/portion"],
   [/^\/api\/kits\/(\d+)/, (id) => `/kits/${id}`],

@@ -156,6 +156,10 @@ const SeasonBench = lazily(
   () => import("../views/care"),
   (module) => module.SeasonBench,
 );
+const BowlBench = lazily(
+  () => import("../views/care"),
+  (module) => module.BowlBench,
+);
 const BenchView = lazily(
   () => import("../views/care"),
   (module) => module.BenchView,
@@ -265,6 +269,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/portion/bags", BagsBench],
   ["/portion/preserve", PreserveBench],
   ["/portion/season", SeasonBench],
+  ["/portion/bowls", BowlBench],
   ["/places/:id/box", BoxView],
   ["/trips", TripsView],
   ["/trips/:id", TripView],

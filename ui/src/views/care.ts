@@ -22,6 +22,7 @@ export {
 } from "./print/PrintRoom";
 export { default as PrintShelf } from "./print/PrintShelf";
 export { default as PreserveBench } from "./bench/PreserveBench";
+export { default as BowlBench } from "./bench/BowlBench";
 export { default as SeasonBench } from "./bench/SeasonBench";
 export { default as RecallView } from "./places/RecallView";
 export { default as ScalePage } from "./devices/ScalePage";

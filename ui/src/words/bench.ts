@@ -5,6 +5,7 @@ export const portion = "Portion";
 export const jobs = "Jobs of the bench";
 export const tabs: [string, string][] = [
   ["/portion", "Portions"],
+  ["/portion/bowls", "Bowls"],
   ["/portion/bags", "Bags"],
   ["/portion/preserve", "Preserve"],
   ["/portion/season", "Season"],
@@ -53,3 +54,15 @@ export const noDate = "no date";
 export const portionIt = "Portion it";
 export const made = "Portioned";
 export const printLabels = "Print their labels";
+export const scraps = "Bones and scraps for stock";
+export const scrapsNote = "they are worth nothing, and keep no longer than raw poultry";
+export const scrapsInto = "Into";
+export const noTub = "no tub: beside it";
+export const beside = "Beside a ready-made one";
+export const besideNone = "choose one you have bought";
+export const readyPack = (name: string, amount: string, money: string) => `${name}, ${amount}: ${money}`;
+export const readyGives = (kcal: number, protein: string) => `${kcal} kcal, ${protein} g protein`;
+export const per100 = (yours: string, theirs: string) => `For 100 kcal: yours ${yours}, that ${theirs}`;
+export const room = (needs: string, place: string, free: string) => `Needs ${needs} of ${free} free in ${place}`;
+export const noRoom = (needs: string, place: string, free: string) =>
+  `Does not fit: needs ${needs}, ${place} has ${free} free`;

@@ -3,6 +3,7 @@ import type { AssembleBags, ForeseenBags } from "../../api/types";
 import { useMoney, useSession } from "../../app/session";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/bags";
+import { Beside } from "./Beside";
 import { Foreseen } from "./Foreseen";
 
 /** How many bags it gives and why not more; what one weighs, gives and costs, and until when it is good. */
@@ -49,6 +50,9 @@ function Told({ bags }: { bags: ForeseenBags["bags"] }) {
           </li>
         ))}
       </ul>
+      {bags.each && bags.costs.length > 0 && (
+        <Beside cost={Math.max(...bags.costs.map((one) => one.cost_minor))} kcal={bags.each.kcal} />
+      )}
     </>
   );
 }

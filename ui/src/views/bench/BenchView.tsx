@@ -4,13 +4,15 @@ import { Link, useSearchParams } from "wouter";
 import { placesQuery, shelfQuery } from "../../api/queries";
 import type { Place, Stack } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { Toggles } from "../../kit/choices";
-import { amountIn, Form, Pick, Submit, Text, Whole } from "../../kit/form";
+import { amountIn, Form, Pick, Submit, Text } from "../../kit/form";
 import { Board, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
 import * as say from "../../words/bench";
 import { BenchTabs } from "./BenchTabs";
+import { Cold, coldOf, countOf } from "./Cold";
+import { HowMany } from "./HowMany";
 import { Outcome, type Asked } from "./Outcome";
+import { Scraps, scrapsOf } from "./Scraps";
 import { Jar, Takes, takesOf, weighed, Weight } from "./Takes";
 
 /** The bench: several packs of one food become portions. */
@@ -57,7 +59,6 @@ function Foods({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
 
 function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const { act } = useActs();
-  const [by, setBy] = useState("count");
   const [asked, setAsked] = useState<Asked | null>(null);
   const [jar, setJar] = useState("");
   const [made, setMade] = useState<number[]>([]);
@@ -82,23 +83,8 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
           <Takes stacks={stacks} places={places} jar={jar} />
           <Weight label={say.trim} name="trim_g" jar={jar} placeholder={say.trimNote} />
           <Weight label={say.spoiled} name="spoiled_g" jar={jar} />
-          <div className="flex flex-wrap items-center gap-2">
-            <span className="font-semibold">{say.howMany}</span>
-            <Toggles
-              label={say.howMany}
-              options={[
-                ["count", say.soMany],
-                ["size", say.ofOneSize],
-              ]}
-              value={by}
-              onPick={(next) => next && setBy(next)}
-            />
-          </div>
-          {by === "count" ? (
-            <Whole label={say.portionsField} name="count" min={1} max={500} required defaultValue={4} />
-          ) : (
-            <Weight label={say.sizeField} name="size_g" jar={jar} required />
-          )}
+          <Scraps jar={jar} places={places} />
+          <HowMany jar={jar} />
           <Cold places={places} />
           <Text label={say.label} name="label" maxLength={120} placeholder={stacks[0]?.food} />
         </div>
@@ -117,31 +103,6 @@ function Bench({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   );
 }
 
-function Cold({ places }: { places: Place[] }) {
-  const [frozen, setFrozen] = useState("");
-  const option = (place: Place): [string, string] => [String(place.id), place.name];
-  return (
-    <>
-      <Pick
-        label={say.frozenPlace}
-        name="frozen_place_id"
-        value={frozen}
-        onChange={(event) => setFrozen(event.target.value)}
-        options={[["", say.noFreezer], ...places.filter((place) => place.kind === "freezer").map(option)]}
-      />
-      {frozen !== "" && <Whole label={say.fresh} name="fresh" min={0} max={500} defaultValue={0} />}
-      <Pick
-        label={frozen === "" ? say.allPlace : say.freshPlace}
-        name="place_id"
-        options={[["", say.staysThere], ...places.map(option)]}
-      />
-    </>
-  );
-}
-
-const number = (form: FormData, name: string) =>
-  form.get(name) === null || form.get(name) === "" ? {} : { [name]: Number(form.get(name)) };
-
 const grams = (form: FormData, name: string) => {
   const typed = amountIn(form, name);
   return typed === "" ? {} : { [name]: typed };
@@ -156,10 +117,9 @@ function askedOf(form: FormData, stacks: Stack[]): Asked | null {
     takes,
     ...grams(form, "trim_g"),
     ...grams(form, "spoiled_g"),
-    ...(form.has("size_g") ? grams(form, "size_g") : number(form, "count")),
-    ...number(form, "frozen_place_id"),
-    ...(form.get("frozen_place_id") ? number(form, "fresh") : {}),
-    ...number(form, "place_id"),
+    ...scrapsOf(form),
+    ...(form.has("size_g") ? grams(form, "size_g") : countOf(form)),
+    ...coldOf(form),
     ...(label === "" ? {} : { label }),
   };
 }

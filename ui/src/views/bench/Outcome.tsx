@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import type { ForeseenPortions, PortionBench } from "../../api/types";
 import { useMoney } from "../../app/session";
 import * as say from "../../words/bench";
+import { Beside } from "./Beside";
 import { Foreseen, Stacks } from "./Foreseen";
 
 /** What is asked of the bench. */
@@ -10,10 +11,27 @@ export type Asked = PortionBench;
 /** What the portions would be: size, cost, dates, what stays over. The act itself, tried and taken back. */
 export function Outcome({ asked, children }: { asked: Asked | null; children: ReactNode }) {
   return (
+    <Portions path="/api/bench/portions/foresee" asked={asked} ask={say.tickOne}>
+      {children}
+    </Portions>
+  );
+}
+
+interface Props {
+  path: string;
+  asked: unknown;
+  /** What to do first. */
+  ask: string;
+  children: ReactNode;
+}
+
+/** What portions come to, however they are made. */
+export function Portions({ path, asked, ask, children }: Props) {
+  return (
     <Foreseen<ForeseenPortions>
-      path="/api/bench/portions/foresee"
+      path={path}
       asked={asked}
-      ask={say.tickOne}
+      ask={ask}
       told={(told) => <Told told={told} />}
     >
       {children}
@@ -43,7 +61,13 @@ function Told({ told }: { told: ForeseenPortions }) {
           .filter(Boolean)
           .join(". ")}
       </p>
+      {sums.room && (
+        <p className={sums.room.fits ? "text-soft" : "text-beet font-semibold"}>
+          {(sums.room.fits ? say.room : say.noRoom)(sums.room.needs, sums.room.place, sums.room.free)}
+        </p>
+      )}
       <Stacks stacks={told.stacks} />
+      <Beside cost={Math.max(...sums.costs.map((one) => one.cost_minor))} kcal={sums.kcal} />
     </>
   );
 }
