@@ -48,7 +48,7 @@ module NutShelf
       def story(lot)
         Core::Story.new(
           food: @work.food(lot.food_id),
-          place: standing(lot.start_place_id),
+          place: standing(lot.start_place_id, lot.acquired_on || lot.made_on || lot.known_on),
           printed_kind: lot.printed_kind&.to_sym,
           events: lot.history.map { |event| happened(event) },
           quarantined: lot.quarantined,
@@ -63,11 +63,12 @@ module NutShelf
 
       def happened(event)
         event = event.transform_keys(&:to_s)
+        on = day(event["on"])
         Core::Event.new(
           kind: event["kind"].to_sym,
-          on: day(event["on"]),
+          on: on,
           order: event["seq"],
-          place: event["place_id"] && standing(event["place_id"]),
+          place: event["place_id"] && standing(event["place_id"], on),
           result: event["result"]&.to_sym,
           method: event["method"],
           bag: event["bag"] && Bench::BagDates.read(event["bag"]),
@@ -92,7 +93,7 @@ module NutShelf
 
       def day(text) = text && Date.iso8601(text)
 
-      def standing(id) = @work.place(id).standing
+      def standing(id, day) = @work.place(id).standing(day)
 
       def frozen?(lot) = @work.place(lot.place_id).kind == "freezer"
     end

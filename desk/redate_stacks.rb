@@ -9,7 +9,7 @@ module NutShelf
     class RedateStacks
       # Which facts of a record dates follow from.
       DATING = {
-        "household" => %w[school], "place" => %w[kind low_c high_c name],
+        "household" => %w[school], "place" => %w[kind low_c high_c name off_spans],
         "food" => %w[class_key reference_key aisle food_group dimension], "keeping" => %w[low high kind removed scope]
       }.freeze
 

@@ -74,7 +74,11 @@ module NutShelf
           "lots" => { "opening" => nil }, "packs" => { "opening" => nil }
         },
         13 => { "places" => { "checked_on" => nil } },
-        14 => { "reservations" => { "trip_id" => nil } }
+        14 => { "reservations" => { "trip_id" => nil } },
+        15 => {
+          "places" => { "cold_kind" => nil, "off_spans" => [] },
+          "trips" => { "shops" => [], "gas_used_g" => nil, "boiled_ml" => nil }
+        }
       }.freeze
 
       # What was told elsewhere before, see migration 015.

@@ -11,6 +11,7 @@ require_relative "../../desk/acts/change_place"
 require_relative "../../desk/acts/check_place"
 require_relative "../../desk/acts/refresh_box"
 require_relative "../../desk/acts/set_box_want"
+require_relative "../../desk/acts/switch_place"
 require_relative "../../desk/acts/remove_place"
 
 module NutShelf
@@ -56,6 +57,8 @@ module NutShelf
       get("/:id/check") { view(:stock, :plan, :rules) { |work| PlaceCheckView.new(work, id_param).call } }
 
       post("/:id/check") { act_on_stacks(Desk::CheckPlace, { place_id: id_param, **body_as("CheckPlace") }) }
+
+      post("/:id/switch") { act_on_stacks(Desk::SwitchPlace, { place_id: id_param, **body_as("SwitchPlace") }) }
 
       post("/:id/fit") do
         input = body_as("Fit")

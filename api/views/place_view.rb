@@ -18,6 +18,7 @@ module NutShelf
           stacks: stacks,
           photo: photo,
           fill_said_on: row.fill_said_on&.iso8601,
+          off_since: row.off_since&.iso8601,
           counted_on: row.counted_on&.iso8601
         }
       end

@@ -39,6 +39,7 @@ module NutShelf
       def check(place, changes)
         after = place.with(**changes)
         raise Refusal.of(:upside_down, at: "/low_c") if after.upside_down?
+        raise Refusal.of(:switched_off, at: "/kind") if place.off? && changes.key?(:kind)
 
         house.kits.find(changes[:kit_id]) if changes[:kit_id]
         raise Refusal.of(:box_of_no_kit, at: "/kit_box") if after.kit_box && after.kit_id.nil?

@@ -77,7 +77,9 @@ RSpec.describe "The bench over the wire", :api do
     expect(tell("/api/bench/bowls", body)).to include("portions" => 4)
     get "/api/bench/ready"
     packs = JSON.parse(last_response.body)["packs"]
-    expect(packs.map { |one| one.slice("amount", "price_minor") }).to eq([{ "amount" => "280 g", "price_minor" => 300 }])
+    expect(packs.map do |one|
+      one.slice("amount", "price_minor")
+    end).to eq([{ "amount" => "280 g", "price_minor" => 300 }])
     thighs = stack("chicken-thighs", "900", place_id(who, "fridge"))
     seen = tell("/api/bench/portions/foresee", { takes: [{ lot_id: thighs }], count: 3, by_products: [{ g: "60" }],
                                                  frozen_place_id: place_id(who, "freezer") })

@@ -60,6 +60,9 @@ RSpec.describe NutShelf::Boot::Restore do
 
   # What each version added, so that a file of an older one can be made.
   added = {
+    16 => {
+      "places" => %w[cold_kind off_spans], "trips" => %w[shops gas_used_g boiled_ml]
+    },
     15 => {
       "reservations" => %w[trip_id]
     },

@@ -215,7 +215,7 @@ RSpec.describe NutShelf::Core::Shelf do
     ]
 
     def judge(story, on, how, there, catalog, school)
-      events = [event(:moved, on.iso8601, place: there.standing), event(how, on.iso8601)]
+      events = [event(:moved, on.iso8601, place: there.standing(on)), event(how, on.iso8601)]
       events.shift if there.kind == story.place.kind
       date(
         story.class.new(**story.to_h, events: [*story.events, *events]),

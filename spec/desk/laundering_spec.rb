@@ -12,7 +12,7 @@ RSpec.describe "Dates in hands" do
 
   # One member of the household at the shelf, by a seeded throw of dice.
   class Shelf # rubocop:disable Lint/ConstantDefinitionInBlock -- local to this file
-    ACTS = %i[move open portion bench decant top_up prepare look take amend undo].freeze
+    ACTS = %i[move open portion bench bowl decant top_up prepare look take amend switch undo].freeze
 
     def initialize(spec, who, seed)
       @spec = spec
@@ -54,6 +54,15 @@ RSpec.describe "Dates in hands" do
       alike = stacks.select { |other| other.food_id == lot.food_id }.map { |one| { lot_id: one.id } }
       act(:PortionBench, takes: alike, count: 3, fresh: 1, place_id: place, frozen_place_id: place)
     end
+
+    def bowl(lot)
+      others = (stacks - [lot]).sample(2, random: @dice)
+      act(:ShareBowl, takes: [{ lot_id: lot.id, amount: some(lot) }, { lot_id: others.first.id }], count: 3, fresh: 1,
+        additions: [{ lot_id: others.last.id, each_g: "5" }], bowl_g: "700", label: "Bowl", place_id: place,
+        frozen_place_id: place)
+    end
+
+    def switch(_lot) = act(:SwitchPlace, place_id: place, off: @dice.rand(2).zero?)
 
     def decant(lot) = act(:Decant, lot_id: lot.id, container_id: jar, amount: some(lot))
 

@@ -298,6 +298,10 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    SwitchPlace: lambda do
+      put_away(ines, "ham-sliced", "fridge", printed_on: "2026-12-20", printed_kind: "use_by")
+      { place_id: place_id(ines, "fridge"), off: true }
+    end,
     ShareBowl: lambda do
       { takes: [{ lot_id: tins, amount: "400" }], bowl_g: "380", count: 2, place_id: place_id(ines, "fridge"),
         label: "A bowl" }

@@ -78,7 +78,7 @@ describe("filters", () => {
     counted_on: null,
     note: "",
     version: 1,
-    photo: false, kit_id: null, kit_box: null,
+    photo: false, kit_id: null, kit_box: null, off_since: null,
   } as const;
   const places = [
     { ...base, id: 1, name: "Cupboard", tier: "working" },

@@ -7,7 +7,7 @@ const place = (id: number, kind: Place["kind"]): Place => ({
   id,
   name: kind,
   kind,
-  tier: "working", kit_id: null, kit_box: null,
+  tier: "working", kit_id: null, kit_box: null, off_since: null,
   low_c: null,
   high_c: null,
   parent_id: null,

@@ -1,6 +1,7 @@
 import type { ComponentType } from "react";
 import { Redirect, useParams } from "wouter";
 import { lazily } from "../kit/lazily";
+import { BENCH } from "./benchViews";
 import { TodayView } from "../views/today/TodayView";
 
 const ShelfView = lazily(
@@ -144,26 +145,6 @@ const PhonesView = lazily(
   () => import("../views/care"),
   (module) => module.PhonesView,
 );
-const BagsBench = lazily(
-  () => import("../views/care"),
-  (module) => module.BagsBench,
-);
-const PreserveBench = lazily(
-  () => import("../views/care"),
-  (module) => module.PreserveBench,
-);
-const SeasonBench = lazily(
-  () => import("../views/care"),
-  (module) => module.SeasonBench,
-);
-const BowlBench = lazily(
-  () => import("../views/care"),
-  (module) => module.BowlBench,
-);
-const BenchView = lazily(
-  () => import("../views/care"),
-  (module) => module.BenchView,
-);
 const CheckView = lazily(
   () => import("../views/care"),
   (module) => module.CheckView,
@@ -265,11 +246,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/shop", ShopView],
   ["/shop/packs", PackCheckView],
   ["/shop/bought", BoughtView],
-  ["/portion", BenchView],
-  ["/portion/bags", BagsBench],
-  ["/portion/preserve", PreserveBench],
-  ["/portion/season", SeasonBench],
-  ["/portion/bowls", BowlBench],
+  ...BENCH,
   ["/places/:id/box", BoxView],
   ["/trips", TripsView],
   ["/trips/:id", TripView],

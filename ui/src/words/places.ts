@@ -125,3 +125,5 @@ export const surelyApart = (stacks: number) =>
 export const setApartNow = "Set them apart";
 export const boxOfKit = "A box of the kit";
 export const ofNoKit = "of no kit";
+export const switchWord = (offSince: string | null) => (offSince === null ? "Switch off" : "Switch on");
+export const isOff = (day: string) => `Off since ${day}: what stands in it is judged as in a cupboard.`;

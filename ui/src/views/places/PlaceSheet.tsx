@@ -13,6 +13,7 @@ import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
 import { EditPlace } from "./EditPlace";
 import { TakePicture } from "../../kit/TakePicture";
+import { dayWords } from "../../words/common";
 import { standingBox } from "../../words/box";
 import { lookThrough } from "../../words/check";
 import * as say from "../../words/places";
@@ -50,6 +51,7 @@ function Body({
   return (
     <div className="grid gap-4 mt-2">
       {place.note && <p>{place.note}</p>}
+      {place.off_since && <p className="text-beet font-semibold">{say.isOff(dayWords(place.off_since, today))}</p>}
       <Photo place={place} stamp={stamp} />
       {detail.room_left && (
         <section>
@@ -86,6 +88,15 @@ function Body({
         <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>
           {say.checkRemember}
         </Button>
+        {(place.off_since !== null || ["fridge", "freezer"].includes(place.kind)) && (
+          <Button
+            onClick={() =>
+              act(`/api/places/${place.id}/switch`, { off: place.off_since === null }, say.switchWord(place.off_since))
+            }
+          >
+            {say.switchWord(place.off_since)}
+          </Button>
+        )}
         {keeper && place.stacks === 0 && (
           <Button
             look="grave"
