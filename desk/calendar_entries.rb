@@ -9,6 +9,7 @@ require_relative "places_due"
 require_relative "preparations"
 require_relative "season/season_diary"
 require_relative "thawing"
+require_relative "trips/to_do"
 
 module NutShelf
   module Desk
@@ -132,8 +133,18 @@ module NutShelf
             entry(uid: "trip-#{trip.id}", on: trip.leaves_on, category: "TRIP", summary: "#{trip.name} begins",
               description: back),
             entry(uid: "trip-#{trip.id}-pack", on: [trip.leaves_on - 1, @work.today].max, category: "TRIP",
-              summary: "Fill bags and pack for #{trip.name}", description: back)
+              summary: "Fill bags and pack for #{trip.name}", description: back),
+            *doings(trip)
           ]
+        end
+      end
+
+      # What is dried, thawed and soaked for it.
+      def doings(trip)
+        found = Trips::ToDo.new(@work, Trips::TripBook.new(@work, trip)).all
+        found.reject { |one| %w[fill pack].include?(one.kind) }.each_with_index.map do |one, at|
+          entry(uid: "trip-#{trip.id}-#{one.kind}-#{at}", on: one.on, category: "TRIP", summary: one.words,
+            description: "For #{trip.name}")
         end
       end
 

@@ -20,9 +20,11 @@ module NutShelf
           containers_ml: [].freeze, spare_days: 0, canister_g: 230, gas_left_g: 0,
           came_back: [].freeze, ticked: [].freeze, shops: [].freeze, version: 1
         )
-      # What is eaten at a meal of it: a "recipe", a "bag" or so many grams of a "food" for each, by its key.
+      # What is eaten at a meal of it: a "recipe", a "bag", so many grams of a "food" for each, or the "leftover" of a
+      # recipe, by its key; `soaked`: water was poured on it the evening before.
       TripMeal =
-        Core::Value.of(:id, :trip_id, :on_date, :meal, :kind, :dish, :grams, :archived_at, pinned: false, version: 1)
+        Core::Value.of(:id, :trip_id, :on_date, :meal, :kind, :dish, :grams, :archived_at, pinned: false, soaked: false,
+          version: 1)
       # So many packs of a food that are to stand in a box.
       BoxWant = Core::Value.of(:id, :place_id, :food_id, :packs, :archived_at, version: 1)
       # What is to be bottled (`cut`: a product, amounts in ml) or dried (`cut`: of the drying table, in g) at a

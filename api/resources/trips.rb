@@ -6,6 +6,7 @@ require_relative "../views/packing_view"
 require_relative "../views/trip_choices_view"
 require_relative "../views/trip_view"
 require_relative "../views/trips_view"
+require_relative "../../desk/acts/buy_on_the_way"
 require_relative "../../desk/acts/come_home"
 require_relative "../../desk/acts/fill_trip"
 require_relative "../../desk/acts/keep_trip"
@@ -47,6 +48,8 @@ module NutShelf
       end
 
       post("/:id/pack") { act_on_stacks(Desk::PackTrip, { trip_id: id_param, **body_as("PackTrip") }) }
+
+      post("/:id/bought") { act_on_stacks(Desk::BuyOnTheWay, { trip_id: id_param, **body_as("BuyOnTheWay") }) }
 
       post("/:id/home") { act_on_stacks(Desk::ComeHome, { trip_id: id_param, **body_as("ComeHome") }) }
 

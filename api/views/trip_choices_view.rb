@@ -21,13 +21,23 @@ module NutShelf
       # @return [Hash]
       def call
         {
-          choices: @book.suggestions(@day, @meal).first(MOST).map do |choice, faults|
-            {
-              kind: choice.assembly ? "bag" : "recipe", key: choice.key, name: @book.menu.name(choice),
-              faults: faults.map { |fault| @book.fault_words(fault) },
-              refused: faults.any? { |fault| Core::Trips::GridScore::REFUSES.include?(fault.kind) }
-            }
-          end
+          choices: [
+            *@book.leftovers(@day, @meal).map { |choice, faults| row("leftover", choice, faults) },
+            *@book.suggestions(@day, @meal).first(MOST).map do |choice, faults|
+              row(choice.assembly ? "bag" : "recipe", choice, faults)
+            end
+          ]
+        }
+      end
+
+      private
+
+      def row(kind, choice, faults)
+        name = @book.menu.name(choice)
+        {
+          kind: kind, key: choice.key, name: kind == "leftover" ? "The rest of #{name}" : name,
+          faults: faults.map { |fault| @book.fault_words(fault) },
+          refused: faults.any? { |fault| Core::Trips::GridScore::REFUSES.include?(fault.kind) }
         }
       end
     end

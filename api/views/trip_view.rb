@@ -2,6 +2,8 @@
 
 require_relative "../../core/quantity/decimal"
 require_relative "../../core/quantity/quantity"
+require_relative "../../desk/trips/load_out"
+require_relative "../../desk/trips/to_do"
 require_relative "../../desk/trips/trip_book"
 
 module NutShelf
@@ -10,7 +12,7 @@ module NutShelf
     class TripView
       FACTS = %i[
         id version name status leaves_hour first_meal last_meal gear pots pot_ml cold high_c no_tins no_glass sources
-        containers_ml spare_days canister_g gas_left_g
+        containers_ml spare_days canister_g gas_left_g shops
       ].freeze
 
       # @param work [Desk::UnitOfWork]
@@ -25,11 +27,28 @@ module NutShelf
       def call
         {
           trip: trip, days: days, people: @book.party.travellers.map(&:name), foods: foods, balance: balance,
-          shorts: shorts
+          shorts: shorts, tasks: tasks, **carried
         }
       end
 
       private
+
+      # Bags by day, and the way from shop to shop.
+      def carried
+        load_out = Desk::Trips::LoadOut.new(@book)
+        {
+          bags: load_out.bags.map do |bag|
+            { days: bag.days.map(&:iso8601), carrier: bag.carrier.name, weight: size(bag.grams), full: bag.full }
+          end,
+          legs: load_out.legs.map do |leg|
+            { from: leg.from.iso8601, to: leg.to.iso8601, weight: size(leg.grams) }
+          end
+        }
+      end
+
+      def tasks
+        Desk::Trips::ToDo.new(@work, @book).all.map { |one| { **one.to_h, on: one.on.iso8601 } }
+      end
 
       def trip
         {
@@ -66,11 +85,19 @@ module NutShelf
         here.map do |one|
           {
             id: one.row.id, kind: one.row.kind, key: one.row.dish, pinned: one.row.pinned,
-            name: one.choice ? @book.menu.name(one.choice) : one.row.dish, gone: one.choice.nil?,
+            name: name(one), gone: one.choice.nil?, soaked: one.row.soaked,
+            stands: one.cell&.bag? ? one.cell.assembly.stand_minutes.to_i : 0,
             grams: one.row.grams && size(one.row.grams), kcal: one.cell ? @book.kcal(one.cell).round : 0,
             faults: one.faults.map { |fault| { kind: fault.kind.to_s, words: @book.fault_words(fault) } }
           }
         end
+      end
+
+      def name(entry)
+        return entry.row.dish unless entry.choice
+
+        name = @book.menu.name(entry.choice)
+        entry.row.kind == "leftover" ? "The rest of #{name}" : name
       end
 
       def balance
@@ -88,7 +115,7 @@ module NutShelf
         plan = @book.balance.fuel or return
         {
           need: size(plan.need_g), with_spare: size(plan.with_spare_g), canisters: plan.canisters, cold: plan.cold,
-          meals: plan.per_meal_g.size
+          meals: plan.per_meal_g.size, own: !Desk::Trips::Lessons.new(@work).g_per_litre.nil?
         }
       end
 
@@ -105,7 +132,8 @@ module NutShelf
 
       def shorts
         @book.balance.shorts.map do |one|
-          { food_id: @work.shelf.food_ids[one.food.key], name: one.food.name, amount: size(one.grams) }
+          { food_id: @work.shelf.food_ids[one.food.key], name: one.food.name, amount: size(one.grams),
+            on: one.on&.iso8601 }
         end.sort_by { |one| one[:name] }
       end
 

@@ -8,9 +8,9 @@ module NutShelf
     # Where things stand in a house: `kind` "cupboard", "cool_dark", "fridge" or "freezer", `tier` "working",
     # "backstock" or "set_apart" (`kit_id`: for a kit, of which it is box `kit_box`), `reach` "hand", "steps" or "away"
     # (see BringForward), temperatures in whole degrees Celsius, `inner_mm` width, depth and height inside,
-    # `fill_percent` as somebody said on `fill_said_on`; `checked_on`: when somebody looked through it last. While a fridge or freezer is switched
-    # off it is a cupboard, and `cold_kind` says what it was; `off_spans` [{"from", "to"}] when it was off.
-    # Frozen.
+    # `fill_percent` as somebody said on `fill_said_on`; `checked_on`: when somebody looked through it last. While a
+    # fridge or freezer is switched off it is a cupboard, and `cold_kind` says what it was; `off_spans`
+    # [{"from", "to"}] when it was off. Frozen.
     Place =
       Value.of(
         :id, :name, :kind, :tier, :parent_id, :position, :low_c, :high_c, :inner_mm, :fill_percent, :fill_said_on,

@@ -18,19 +18,25 @@ module NutShelf
 
           # @param slot [Slot]
           # @param opened [Array<String>] keys of foods that an earlier meal opened
+          # @param batch [Rational] meals that are cooked at once
+          # @param soaked [Boolean] whether a bag is soaked the evening before
           # @return [Cell]
-          def cell(slot, opened = [])
-            return bag(slot) if assembly
+          def cell(slot, opened = [], batch: 1r, soaked: false)
+            return bag(slot, soaked: soaked) if assembly
 
             Cell.new(
-              day: slot.day, meal: slot.meal, recipe: recipe, servings: slot.servings.to_r, opened_earlier: opened
+              day: slot.day, meal: slot.meal, recipe: recipe, servings: slot.servings.to_r, opened_earlier: opened,
+              batch: batch
             )
           end
 
           private
 
-          def bag(slot)
-            Cell.new(day: slot.day, meal: slot.meal, assembly: assembly, bags: slot.servings, good_until: good_until)
+          def bag(slot, soaked:)
+            Cell.new(
+              day: slot.day, meal: slot.meal, assembly: assembly, bags: slot.servings, good_until: good_until,
+              soaked: soaked
+            )
           end
         end
     end

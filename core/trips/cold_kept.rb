@@ -45,9 +45,14 @@ module NutShelf
         # @return [Boolean] whether food that needs cold may be eaten then
         def allows?(day, meal) = at(day, meal) <= until_at + ((@temp > HOT_C ? HOT_OUT : OUT) * 3600)
 
+        # @param day [Date]
+        # @param meal [String] of MEALS
+        # @return [Time] when it is eaten
+        def self.at(day, meal) = Time.utc(day.year, day.month, day.day, MEALS.fetch(meal))
+
         private
 
-        def at(day, meal) = Time.utc(day.year, day.month, day.day, MEALS.fetch(meal))
+        def at(day, meal) = self.class.at(day, meal)
       end
     end
   end

@@ -53,9 +53,10 @@ module NutShelf
 
         private
 
-        # What is closed in a bag has its own date.
+        # What is closed in a bag has its own date; soaked over night it needs the cold, whatever it is.
         def cold(cell)
-          return if cell.bag? || @means.cold.allows?(cell.day, cell.meal)
+          return if (cell.bag? && !cell.soaked) || @means.cold.allows?(cell.day, cell.meal)
+          return listed(cell.foods(@catalog).map { |food, _| food.key }) if cell.soaked
 
           listed(cell.foods(@catalog).map(&:first).select { |food| needs_cold?(food, opened?(cell, food)) }.map(&:key))
         end
@@ -99,7 +100,7 @@ module NutShelf
         def times(cell)
           return 1 unless cell.heated?
 
-          [(content(cell) / (@means.pot_ml * @figures.usual("trip-pot-fill"))).ceil, 1].max
+          [(content(cell) * cell.batch / (@means.pot_ml * @figures.usual("trip-pot-fill"))).ceil, 1].max
         end
 
         # A gram counts as a millilitre.
@@ -125,7 +126,7 @@ module NutShelf
         def total(cell)
           return cell.recipe.total_minutes unless cell.bag?
 
-          cell.assembly.stand_minutes + (cell.heated? ? BOIL_MINUTES : 0)
+          (cell.soaked ? 0 : cell.assembly.stand_minutes) + (cell.heated? ? BOIL_MINUTES : 0)
         end
 
         def limit(meal)

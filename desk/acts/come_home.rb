@@ -15,7 +15,8 @@ module NutShelf
       private
 
       # @param input [Hash] :trip_id, :back as [{ lot_id:, amount: in its own units, place_id: or nil for where it
-      #   belongs }] of what came back; what is not named was eaten
+      #   belongs }] of what came back; what is not named was eaten; :gas_used_g by the weight of the canisters, nil:
+      #   nobody weighed them
       def perform(input)
         @trip = house.trips.find(input[:trip_id])
         house.records.lock("trip", @trip.id)
@@ -29,8 +30,16 @@ module NutShelf
         back = input[:back].to_h { |one| [one[:lot_id], one] }
         refuse_strangers(back)
         kept = @lots.values.flat_map { |lot| settle(home, lot, back[lot.id]) }
-        home.alter("trip", @trip, facts(kept))
+        home.alter("trip", @trip, { **facts(kept), **burnt(input) })
         done(home, trip_id: @trip.id, lot_ids: kept.map { |lot, _| lot.id })
+      end
+
+      # Own figures for the next trip's gas; no meal that was cooked, no figure.
+      def burnt(input)
+        boiled = @book.balance.boiled_ml
+        return {} unless input[:gas_used_g] && boiled.positive?
+
+        { gas_used_g: input[:gas_used_g], boiled_ml: boiled.round(3) }
       end
 
       def refuse_strangers(back)

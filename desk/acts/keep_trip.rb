@@ -11,7 +11,7 @@ module NutShelf
     class KeepTrip < Act
       FACTS = %i[
         name leaves_hour first_meal last_meal people days gear pots pot_ml cold high_c temps no_tins no_glass sources
-        containers_ml spare_days canister_g gas_left_g ticked
+        containers_ml spare_days canister_g gas_left_g ticked shops
       ].freeze
       LONGEST = 60
 
@@ -51,6 +51,7 @@ module NutShelf
         days = %i[leaves_on back_on].to_h { |name| [name, Day.read(name, input[name])] }.compact
         facts = { **input.slice(*FACTS), **days }
         facts[:name] = facts[:name].strip if facts[:name]
+        facts[:shops]&.each { |day| Day.read(:shops, day) }
         refuse_unknown(facts)
         facts
       end

@@ -13,7 +13,7 @@ module NutShelf
       private
 
       # @param input [Hash] :trip_meal_id of one that stands there, or :trip_id for a new one; :on and :meal, :kind and
-      #   :dish (with :grams for a food, for each), :pinned, :gone
+      #   :dish (with :grams for a food, for each), :pinned, :soaked the evening before, :gone
       def perform(input)
         row = input[:trip_meal_id] && standing_row(input[:trip_meal_id])
         @trip = house.trips.find(row ? row.trip_id : input[:trip_id])
@@ -37,13 +37,14 @@ module NutShelf
       end
 
       def changed(row, input)
-        changes = { **input.slice(:pinned), **placed(input) }
+        changes = { **input.slice(:pinned, :soaked), **placed(input) }
+        refuse_soaked(row.kind, changes)
         refuse_outside({ **row.slice(:on_date, :meal), **changes })
         changes = { archived_at: Time.now.utc.iso8601 } if input[:gone]
         set = entry("set_trip_meal", "#{@trip.name}: #{input[:gone] ? "took off" : "changed"} #{name(row)}")
         swap(set, row, changes) if changes[:on_date] || changes[:meal]
         set.alter("trip_meal", row, changes)
-        refuse_faulty(row.id) if changes[:on_date] || changes[:meal]
+        refuse_faulty(row.id) if changes[:on_date] || changes[:meal] || changes[:soaked]
         done(set, trip_id: @trip.id, trip_meal_id: row.id)
       end
 
@@ -57,13 +58,18 @@ module NutShelf
         facts = {
           trip_id: @trip.id, on_date: Day.read(:on, input[:on]), meal: input[:meal], kind: input[:kind],
           dish: input[:dish], grams: grams,
-          pinned: input[:pinned] == true || input[:kind] == "food"
+          pinned: input[:pinned] == true || %w[food leftover].include?(input[:kind]), soaked: input[:soaked] == true
         }
+        refuse_soaked(facts[:kind], facts)
         row = Store::Rows::TripMeal.new(**facts)
         raise Refusal.of(:weight_not_above_zero, at: "/grams") if grams && !grams.positive?
         raise Refusal.of(:no_such_dish_there, at: "/dish") unless @book.menu.of(row)
 
         facts
+      end
+
+      def refuse_soaked(kind, facts)
+        raise Refusal.of(:only_bags_soak, at: "/soaked") if facts[:soaked] && kind != "bag"
       end
 
       def refuse_outside(facts)
@@ -94,9 +100,16 @@ module NutShelf
       end
 
       def refuse_faulty(id)
-        found = Trips::TripBook.new(work, @trip).entries.find { |one| one.row.id == id }&.faults || []
-        bad = found.find { |one| Core::Trips::GridScore::REFUSES.include?(one.kind) } or return
+        entry = Trips::TripBook.new(work, @trip).entries.find { |one| one.row.id == id }
+        raise Refusal.of(:nothing_left_of_it, at: "/dish") if entry && entry.row.kind == "leftover" && entry.cell.nil?
+
+        bad = (entry&.faults || []).find { |one| refuses?(one, entry) } or return
         raise Refusal.of(:trip_meal_refused, at: "/dish", why: @book.fault_words(bad))
+      end
+
+      # What is left over too long is not eaten, whoever pins it.
+      def refuses?(fault, entry)
+        Core::Trips::GridScore::REFUSES.include?(fault.kind) || (fault.kind == :leftover && entry.cell.leftover?)
       end
 
       def words(facts) = "#{name(Store::Rows::TripMeal.new(**facts))} on #{facts[:on_date].strftime("%-d %b")}"

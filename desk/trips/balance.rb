@@ -6,6 +6,7 @@ require_relative "../../core/trips/packing"
 require_relative "../../core/trips/water"
 require_relative "../../core/trips/weight"
 require_relative "../../core/value"
+require_relative "lessons"
 
 module NutShelf
   module Desk
@@ -15,8 +16,9 @@ module NutShelf
       class Balance
         # A day: what it asks for, what is planned, grams of food. Frozen.
         DaySum = Core::Value.of(:target, :kcal, :protein_g, :grams)
-        # Food that is not there, or not good so long: grams as they are bought. Frozen.
-        Short = Core::Value.of(:food, :grams)
+        # Food that is not there, or not good so long: grams as they are bought; `on`: the day of a shop on the way,
+        # nil: before leaving. Frozen.
+        Short = Core::Value.of(:food, :grams, :on)
         SLOTS = { "breakfast" => "breakfast", "lunch" => "day", "snack" => "day", "dinner" => "evening" }.freeze
 
         # @param work [UnitOfWork]
@@ -45,9 +47,15 @@ module NutShelf
 
         # @return [Core::Trips::Weighed] all food with its packing, in one bag
         def weighed
-          loads = cells.flat_map { |cell| cell.bag? ? [bag_load(cell)] : food_loads(cell) }
-          Core::Trips::Weight.new(@book.catalog.trips, {}).call(loads)
+          Core::Trips::Weight.new(@book.catalog.trips, {}).call(cells.flat_map { |cell| loads_of(cell) })
         end
+
+        # @param cell [Core::Trips::Cell]
+        # @return [Array<Core::Trips::Load, Core::Trips::BagLoad>] what is carried for a meal
+        def loads_of(cell) = cell.bag? ? [bag_load(cell)] : food_loads(cell)
+
+        # @return [Rational] millilitres that are boiled on the way
+        def boiled_ml = cells.select(&:heated?).sum(0r) { |cell| hot(cell).boil_ml }
 
         # @return [Core::Trips::FuelPlan, nil] nil where nothing is heated
         def fuel
@@ -55,7 +63,7 @@ module NutShelf
           return if meals.empty?
 
           trip = @book.trip
-          Core::Trips::Fuel.new(@book.figures).call(
+          Core::Trips::Fuel.new(@book.figures, own_g_per_litre: Lessons.new(@work).g_per_litre).call(
             meals, days: @book.route.dates.size, net_g: trip.canister_g.to_r, spare_days: trip.spare_days,
             left_g: trip.gas_left_g.to_r
           )
@@ -76,16 +84,23 @@ module NutShelf
         # @return [Boolean] whether without the largest container half of it is left
         def two_containers? = water.all? { |stretch| drinking.two_containers?(stretch, containers) }
 
-        # What must be bought, by food.
+        # What must be bought, by food, and where a shop on the way has it in time.
         # @return [Array<Short>]
         def shorts
-          by_food.filter_map do |food, needs|
-            open = Core::Trips::Packing.new(stacks(food), sealed: false).call(needs).sum(0r, &:short_g)
-            Short.new(food: food, grams: open) if open.positive?
+          by_food.flat_map do |food, needs|
+            open = Core::Trips::Packing.new(stacks(food), sealed: false).call(needs)
+            short = open.each_with_object(Hash.new(0r)) { |one, sums| sums[shop_before(one.day)] += one.short_g }
+            short.select { |_, grams| grams.positive? }.map { |on, grams| Short.new(food: food, grams: grams, on: on) }
           end
         end
 
         private
+
+        # The last shop one passes before that day is over.
+        def shop_before(day)
+          @shops ||= @book.trip.shops.map { |one| Date.iso8601(one) }
+          @shops.select { |one| one <= day && one > @book.trip.leaves_on }.max
+        end
 
         def cells = @cells ||= @book.entries.filter_map(&:cell)
 
@@ -114,7 +129,7 @@ module NutShelf
         def hot(cell)
           gear = cell.bag? ? nil : @book.catalog.trips.recipe_gear[cell.recipe.key]
           Core::Trips::HotMeal.new(
-            boil_ml: water_ml(cell) * (gear ? gear.boiled_share : 1r), temp_c: @book.route.temp(cell.meal),
+            boil_ml: water_ml(cell) * cell.batch * (gear ? gear.boiled_share : 1r), temp_c: @book.route.temp(cell.meal),
             simmer_minutes: gear ? gear.simmer_minutes : 0r
           )
         end
@@ -126,6 +141,9 @@ module NutShelf
           cell.foods(@book.catalog).sum(0r) { |food, grams| food.food_group == "water" ? grams : 0r }
         end
 
+        # All of a dish takes its water when it is cooked.
+        def drunk_ml(cell) = cell.leftover? ? 0r : water_ml(cell) * cell.batch
+
         def drinking = @drinking ||= Core::Trips::Water.new(@book.figures, @book.party.water)
 
         def water_days
@@ -135,7 +153,7 @@ module NutShelf
             slots = @book.route.meals(day).map { |meal| SLOTS.fetch(meal) }.uniq
             Core::Trips::WaterDay.new(
               day: day.iso8601, hours: facts["hours"].to_r, hot: facts["hot"] == true, slots: slots,
-              meal_ml: summed(here) { |cell| water_ml(cell) }, pots: summed(here) { |cell| washed(cell) }
+              meal_ml: summed(here) { |cell| drunk_ml(cell) }, pots: summed(here) { |cell| washed(cell) }
             )
           end
         end
@@ -145,7 +163,7 @@ module NutShelf
         end
 
         def washed(cell)
-          return 0 if cell.bag? || !cell.heated?
+          return 0 if cell.bag? || cell.leftover? || !cell.heated?
 
           row = @book.catalog.trips.recipe_gear[cell.recipe.key]
           row.nil? || row.washes_pot ? row&.pots || 1 : 0
@@ -156,7 +174,8 @@ module NutShelf
             cell.foods(@book.catalog).each do |food, grams|
               next if food.food_group == "water"
 
-              need = Core::Trips::MealNeed.new(day: cell.day, meal: cell.meal, grams: grams / food.edible_yield)
+              day, meal = cell.drawn_at
+              need = Core::Trips::MealNeed.new(day: day, meal: meal, grams: grams / food.edible_yield)
               (list[food] ||= []) << need
             end
           end

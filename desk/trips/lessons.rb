@@ -23,6 +23,12 @@ module NutShelf
         # @return [Array<String>] keys of foods
         def leave_out = learning.leave_out(over.map(&:came_back))
 
+        # @return [Rational, nil] grams of gas one's own stove takes for a litre; nil before anybody weighed it
+        def g_per_litre
+          burnt = over.select { |trip| trip.gas_used_g && trip.boiled_ml }
+          learning.g_per_litre(burnt.map { |trip| [trip.gas_used_g.to_r, trip.boiled_ml / 1000] })
+        end
+
         private
 
         def learning

@@ -4,6 +4,7 @@ require_relative "../../core/bags/part_date"
 require_relative "../../core/reference/recipe"
 require_relative "../../core/trips/choice"
 require_relative "../bench/bag_stacks"
+require_relative "../preserving/home_made"
 
 module NutShelf
   module Desk
@@ -64,10 +65,21 @@ module NutShelf
         def part_until(key, dates)
           food = @work.shelf.foods[key] || @work.catalog.food(key)
           stacks = @stacks.call([Core::Bags::Part.new(food: food, grams: 1r)]).fetch(food)
-          bare = Core::Bags::BagStack.new(id: 0, food: food, grams: 1r, value_minor: 0)
-          (stacks.empty? ? [bare] : stacks).map { |one| dates.of(one, packed_on)&.on }
+          (stacks.empty? ? [to_be_got(food)] : stacks).map { |one| dates.of(one, packed_on)&.on }
             .then { |list| list.include?(nil) ? nil : list.max }
         end
+
+        # From a shop, or dried by then: what cannot be ready any more is as good as past.
+        def to_be_got(food)
+          facts = { id: 0, food: food, grams: 1r, value_minor: 0 }
+          drying = made.drying(food) or return Core::Bags::BagStack.new(**facts)
+          in_time = made.under_way(drying).positive? || made.start_on(drying, 1r, packed_on) >= @work.today
+          return Core::Bags::BagStack.new(**facts) unless in_time
+
+          Core::Bags::BagStack.new(**facts, situation: "home_dried", made_on: packed_on)
+        end
+
+        def made = @made ||= Preserving::HomeMade.new(@work)
 
         # Something to eat as it is, so many grams for each.
         def food(row)

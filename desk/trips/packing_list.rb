@@ -79,7 +79,8 @@ module NutShelf
             cell.foods(@book.catalog).each do |food, grams|
               next if food.food_group == "water"
 
-              need = Core::Trips::MealNeed.new(day: cell.day, meal: cell.meal, grams: grams / food.edible_yield)
+              day, meal = cell.drawn_at
+              need = Core::Trips::MealNeed.new(day: day, meal: meal, grams: grams / food.edible_yield)
               (list[food] ||= []) << need
             end
           end

@@ -75,8 +75,8 @@ module NutShelf
             opened = []
             rows.map do |row|
               choice = menu.of(row)
-              one = entry(row, choice, opened)
-              opened |= one.cell.foods(catalog).map { |food, _| food.key } if one.cell && choice.assembly.nil?
+              one = row.kind == "leftover" ? leftover(row, choice) : entry(row, choice, opened)
+              opened |= one.cell.foods(catalog).map { |food, _| food.key } if cooked?(one)
               one
             end
           end
@@ -97,6 +97,21 @@ module NutShelf
           slot = Core::Trips::Slot.new(day: day, meal: meal, servings: party.size)
           menu.choices.select { |one| one.meals.include?(meal) }.map { |one| [one, faults.of(one.cell(slot))] }
             .sort_by { |one, found| [found.size, menu.name(one)] }
+        end
+
+        # What may be left of dishes that are cooked before a meal, what stands against it.
+        # @param day [Date]
+        # @param meal [String]
+        # @return [Array<Array(Core::Trips::Choice, Array<Core::Trips::Fault>)>]
+        def leftovers(day, meal)
+          cooked = entries.select do |one|
+            one.row.kind == "recipe" && one.choice && one.choice.recipe.leftover_days > 0
+          end
+          cooked.map(&:choice).uniq(&:key).filter_map do |choice|
+            row = Store::Rows::TripMeal.new(on_date: day, meal: meal, kind: "leftover", dish: choice.key)
+            found = leftover(row, choice)
+            [choice, found.faults] if found.cell && found.faults.none? { |fault| fault.kind == :leftover }
+          end
         end
 
         # @return [Array<Core::Trips::Slot>] the meals of the trip; a snack is filled where nothing stands there
@@ -176,17 +191,38 @@ module NutShelf
         end
 
         def rows
-          @work.house.trips.meals(trip.id).select { |row| route.include?(row.on_date, row.meal) }
-            .sort_by { |row| [row.on_date, Route::MEALS.index(row.meal), row.id] }
+          @rows ||= @work.house.trips.meals(trip.id).select { |row| route.include?(row.on_date, row.meal) }
+            .sort_by { |row| [row.on_date, Route::MEALS.index(row.meal), row.id] }.freeze
         end
+
+        def cooked?(entry) = entry.cell && !entry.cell.bag? && !entry.cell.leftover?
 
         def entry(row, choice, opened)
           return Entry.new(row: row) unless choice
 
-          slot = Core::Trips::Slot.new(day: row.on_date, meal: row.meal, servings: party.size)
-          cell = choice.cell(slot, opened)
+          meals = 1 + rows.count { |one| one.kind == "leftover" && cooked_for(one)&.id == row.id }
+          cell = choice.cell(slot(row), opened, batch: meals.to_r, soaked: row.soaked)
           Entry.new(row: row, choice: choice, cell: cell, faults: faults.of(cell))
         end
+
+        # What was cooked more of at an earlier meal; without that meal there is none.
+        def leftover(row, choice)
+          source = cooked_for(row)
+          return Entry.new(row: row) unless choice && source
+
+          hours = (at(row) - at(source)) / 3600
+          cell = choice.cell(slot(row)).with(leftover_hours: hours.to_r, from: [source.on_date, source.meal])
+          Entry.new(row: row, choice: choice, cell: cell, faults: faults.of(cell))
+        end
+
+        # The last time it is cooked before.
+        def cooked_for(row)
+          rows.select { |one| one.kind == "recipe" && one.dish == row.dish && at(one) < at(row) }.last
+        end
+
+        def at(row) = Core::Trips::ColdKept.at(row.on_date, row.meal)
+
+        def slot(row) = Core::Trips::Slot.new(day: row.on_date, meal: row.meal, servings: party.size)
 
         # Where there are enough dishes without a fault of their own, the others are not looked at.
         def fit_choices

@@ -298,6 +298,11 @@ RSpec.describe NutShelf::Desk::Undo do
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
+    BuyOnTheWay: lambda do
+      act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }] })
+      { trip_id: trip, food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
+        amount: "250", unit: "g" }
+    end,
     SwitchPlace: lambda do
       put_away(ines, "ham-sliced", "fridge", printed_on: "2026-12-20", printed_kind: "use_by")
       { place_id: place_id(ines, "fridge"), off: true }

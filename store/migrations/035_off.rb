@@ -11,6 +11,11 @@ Sequel.migration do
         Sequel.lit("cold_kind IS NULL OR (cold_kind IN ('fridge', 'freezer') AND kind = 'cupboard')")
       )
     end
+    alter_table(:trip_meals) do
+      add_column :soaked, TrueClass, null: false, default: false
+      drop_constraint :trip_meals_kind
+      add_constraint(:trip_meals_kind, kind: %w[recipe bag food leftover])
+    end
     alter_table(:trips) do
       add_column :shops, "text[]", null: false, default: Sequel.lit("'{}'")
       add_column :gas_used_g, Integer
@@ -21,6 +26,12 @@ Sequel.migration do
   end
 
   down do
+    self[:trip_meals].where(kind: "leftover").delete
+    alter_table(:trip_meals) do
+      drop_constraint :trip_meals_kind
+      add_constraint(:trip_meals_kind, kind: %w[recipe bag food])
+      drop_column :soaked
+    end
     alter_table(:trips) do
       drop_constraint :trips_gas
       drop_column :boiled_ml

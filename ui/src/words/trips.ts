@@ -143,3 +143,27 @@ export const learned = (trips: number, percent: number) =>
 export const leaveOut = (names: string[]) => `It comes back each time: ${names.join(", ")}.`;
 export const boxes = "Boxes that stand packed:";
 export const aid = "A planning aid, no medical advice.";
+export const tasks = "Day by day";
+export const noTasks = "Nothing has to be done before.";
+export const taskLate = "should have been done";
+export const getOn = (day: string) => `on the way, ${day}`;
+export const bagsCarried = "In bags";
+export const bagOf = (days: string, carrier: string, weight: string) =>
+  `${days}: ${weight} in ${carrier.toLowerCase()}`;
+export const bagFull = "does not fit: take one more";
+export const legOf = (from: string, to: string, weight: string) => `From ${from} to ${to} you carry ${weight} of food`;
+export const shopThere = "a shop";
+export const shopOn = (day: string) => `${day}, a shop`;
+export const ownGas = "By what your own stove took.";
+export const soak = "Soak the evening before";
+export const noSoak = "Do not soak";
+export const soaked = "soaked";
+export const gasUsed = "Gas burnt, by the weight of the canisters";
+export const onTheWay = "Bought on the way";
+export const whatBought = "What";
+export const howManyPacks = "Packs";
+export const packSize = "Each";
+export const goodUntil = "Printed date";
+export const bagBought = "Into which bag";
+export const chooseBag = "Choose a bag";
+export const boughtIt = "Put it in";

@@ -1,7 +1,7 @@
 import type { PackingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
-import { amountOf, Form, Submit } from "../../kit/form";
+import { Amount, amountOf, Form, Submit } from "../../kit/form";
 import { Board } from "../../kit/kit";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/trips";
@@ -61,7 +61,8 @@ export function ComingHome({ page }: { page: PackingPage }) {
     const back = page.packed
       .map((item) => ({ lot_id: item.lot_id, amount: amountOf(form.get(`back.${item.lot_id}`)) }))
       .filter((one) => Number(one.amount) > 0);
-    return act(`/api/trips/${page.id}/home`, { back }, say.comeHome);
+    const gas = Math.round(Number(amountOf(form.get("gas_used_g"))));
+    return act(`/api/trips/${page.id}/home`, { back, ...(gas > 0 ? { gas_used_g: gas } : {}) }, say.comeHome);
   };
   return (
     <Board title={say.home}>
@@ -84,6 +85,7 @@ export function ComingHome({ page }: { page: PackingPage }) {
             </li>
           ))}
         </ul>
+        <Amount label={say.gasUsed} name="gas_used_g" unit="g" whole={5} places={0} />
         <div>
           <Submit>{say.comeHome}</Submit>
         </div>

@@ -78,6 +78,11 @@ function Standing({ dish, page, on, onClose }: StandingProps) {
             {dish.pinned ? say.unpin : say.pin}
           </Button>
         )}
+        {dish.kind === "bag" && (dish.stands > 0 || dish.soaked) && (
+          <Button onClick={() => void change({ soaked: !dish.soaked }, say.soak)}>
+            {dish.soaked ? say.noSoak : say.soak}
+          </Button>
+        )}
         <Button aria-label={say.takeOffOf(dish.name)} onClick={() => void change({ gone: true }, say.takeOff)}>
           {say.takeOff}
         </Button>

@@ -13,6 +13,7 @@ import { Loaded } from "../../kit/state";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/trips";
 import { ComingHome, Packed } from "./ComingHome";
+import { OnTheWay } from "./OnTheWay";
 
 type Take = PackingPage["foods"][number]["takes"][number];
 type Pack = (takes: Take[], words: string) => void;
@@ -71,6 +72,7 @@ function Page({ page }: { page: PackingPage }) {
         </div>
         <div className="grid gap-4">
           <Packed page={page} />
+          {["packed", "away"].includes(page.status) && <OnTheWay id={page.id} />}
           {page.packed.length > 0 && <ComingHome page={page} />}
           <Essentials page={page} />
         </div>

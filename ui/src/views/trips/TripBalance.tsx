@@ -11,7 +11,10 @@ import * as say from "../../words/trips";
 export function TripBalance({ page }: { page: TripPage }) {
   return (
     <div className="grid gap-4 grid-cols-2 phone:grid-cols-1 items-start">
-      <Sums page={page} />
+      <div className="grid gap-4">
+        <Sums page={page} />
+        <Tasks page={page} />
+      </div>
       <div className="grid gap-4">
         <Shorts page={page} />
         <Days page={page} />
@@ -29,18 +32,72 @@ function Sums({ page }: { page: TripPage }) {
       <p className="font-semibold text-[18px] mt-2">{say.food(balance.food, balance.packing)}</p>
       {balance.per_person_day && <p>{say.each(balance.per_person_day, balance.kcal_per_g)}</p>}
       <p className="text-soft">{say.carriedOut(balance.carried_out)}</p>
+      <Carried page={page} />
       <Part>{day && hour ? say.coldUntil(dayWords(day, today), hour) : say.noCold}</Part>
       {balance.fuel ? (
         <Part>
           {say.fuel(balance.fuel.canisters, balance.fuel.need, balance.fuel.with_spare, balance.fuel.meals)}.{" "}
           {balance.fuel.cold && <span className="text-beet font-semibold">{say.fuelCold} </span>}
-          {say.outdoors}
+          {say.outdoors} {balance.fuel.own && say.ownGas}
         </Part>
       ) : (
         <Part>{say.noFuel}</Part>
       )}
       <Water page={page} />
       <p className="text-soft text-small mt-2">{say.aid}</p>
+    </Board>
+  );
+}
+
+/** Bags by their days, and the way from shop to shop. */
+function Carried({ page }: { page: TripPage }) {
+  const { today } = useSession();
+  const day = (text: string) => dayWords(text, today);
+  if (page.bags.length === 0) return null;
+  return (
+    <div className="border-t border-zinc2 mt-2 pt-2">
+      <h3>{say.bagsCarried}</h3>
+      <ul>
+        {page.bags.map((bag) => (
+          <li key={bag.days.join()}>
+            {say.bagOf(bag.days.map(day).join(", "), bag.carrier, bag.weight)}
+            {bag.full && <span className="text-beet font-semibold"> {say.bagFull}</span>}
+          </li>
+        ))}
+      </ul>
+      {page.legs.length > 1 && (
+        <ul className="text-soft">
+          {page.legs.map((leg) => (
+            <li key={leg.from}>{say.legOf(day(leg.from), day(leg.to), leg.weight)}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** What is begun, thawed, filled, packed and soaked, and on which day. */
+function Tasks({ page }: { page: TripPage }) {
+  const { today } = useSession();
+  return (
+    <Board title={say.tasks}>
+      {page.tasks.length === 0 ? (
+        <p className="text-soft mt-2">{say.noTasks}</p>
+      ) : (
+        <ul className="mt-2">
+          {page.tasks.map((task) => (
+            <li
+              key={`${task.kind}-${task.on}-${task.words}`}
+              className="border-t border-zinc2 py-1 grid grid-cols-[110px_1fr] gap-2"
+            >
+              <span className={task.late ? "text-beet font-semibold" : "text-soft"}>
+                {task.late ? say.taskLate : dayWords(task.on, today)}
+              </span>
+              <span>{task.words}</span>
+            </li>
+          ))}
+        </ul>
+      )}
     </Board>
   );
 }
@@ -74,6 +131,7 @@ function Water({ page }: { page: TripPage }) {
 }
 
 function Shorts({ page }: { page: TripPage }) {
+  const { today } = useSession();
   return (
     <Board title={say.shorts}>
       {page.shorts.length === 0 ? (
@@ -81,8 +139,11 @@ function Shorts({ page }: { page: TripPage }) {
       ) : (
         <ul className="mt-2">
           {page.shorts.map((one) => (
-            <li key={one.name} className="flex justify-between gap-3 border-t border-zinc2 py-1">
-              <span>{one.name}</span>
+            <li key={`${one.name}-${one.on}`} className="flex justify-between gap-3 border-t border-zinc2 py-1">
+              <span>
+                {one.name}
+                {one.on && <span className="text-soft"> {say.getOn(dayWords(one.on, today))}</span>}
+              </span>
               <span className="tabular-nums">{one.amount}</span>
             </li>
           ))}
@@ -91,6 +152,9 @@ function Shorts({ page }: { page: TripPage }) {
     </Board>
   );
 }
+
+const toggled = (list: string[], one: string) =>
+  list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
 
 /** How hard each day is, and where water is found. */
 function Days({ page }: { page: TripPage }) {
@@ -102,8 +166,6 @@ function Days({ page }: { page: TripPage }) {
   const told = Object.fromEntries(
     page.days.map((day) => [day.on, { effort: day.effort, hours: day.hours, hot: day.hot }]),
   );
-  const toggle = (source: string) =>
-    trip.sources.includes(source) ? trip.sources.filter((one) => one !== source) : [...trip.sources, source];
   return (
     <Board title={say.source}>
       <ul className="grid gap-2 mt-2">
@@ -127,9 +189,15 @@ function Days({ page }: { page: TripPage }) {
                   label={name}
                   aria-label={say.sourceOn(name, words)}
                   checked={trip.sources.includes(`${day.on} ${slot}`)}
-                  onChange={() => void change({ sources: toggle(`${day.on} ${slot}`) })}
+                  onChange={() => void change({ sources: toggled(trip.sources, `${day.on} ${slot}`) })}
                 />
               ))}
+              <Tick
+                label={say.shopThere}
+                aria-label={say.shopOn(words)}
+                checked={trip.shops.includes(day.on)}
+                onChange={() => void change({ shops: toggled(trip.shops, day.on) })}
+              />
             </li>
           );
         })}

@@ -80,6 +80,7 @@ function Cell({ meal, day, dishes, onPick }: CellProps) {
             {dish.name}
             {dish.grams && `, ${dish.grams}`}
           </span>
+          {dish.soaked && <span className="text-soft text-small"> {say.soaked}</span>}
           {dish.pinned && dish.kind !== "food" && <span className="text-soft text-small"> {say.pinned}</span>}
           {dish.faults.map((fault) => (
             <span key={fault.kind} className="block text-beet text-small">
