@@ -9,6 +9,7 @@ require_relative "../papers/list_paper"
 require_relative "../papers/month_paper"
 require_relative "../papers/occasion_paper"
 require_relative "../papers/standing_paper"
+require_relative "../papers/trip_paper"
 require_relative "../papers/week_paper"
 require_relative "../../exchange/papers/pdf"
 
@@ -54,6 +55,10 @@ module NutShelf
 
       get("/kits/:id/boxes.pdf") { pdf("boxes") { |work| Papers::BoxCardsPaper.new(work, kit(work)).call } }
 
+      get("/trips/:id") { paper { |work| trip(work) } }
+
+      get("/trips/:id/pdf") { pdf("trip") { |work| trip(work) } }
+
       get("/events/:id") do
         now = moment_param(:now)
         made = read_only { |work| event(work, now) }
@@ -67,6 +72,8 @@ module NutShelf
 
       helpers do
         def kit(work) = work.house.kits.find(id_param)
+
+        def trip(work) = Papers::TripPaper.new(work, work.house.trips.find(id_param)).call
 
         def event(work, now)
           Papers::EventPaper.new(work, work.house.kits.event(id_param), now: now).call

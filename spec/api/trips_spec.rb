@@ -24,6 +24,18 @@ RSpec.describe "Trips over the wire", :api do
     expect(rows[1]["remark"]).to match(/to fill first/)
   end
 
+  it "is a paper and a PDF of meals, bags and what is packed" do
+    id = trip
+    get "/api/print/trips/#{id}"
+    paper = JSON.parse(last_response.body)
+    expect(paper["parts"].map { |part| part["heading"] }).to eq(
+      ["Meals", "Day by day", "Bags", "To pack", "Besides food"]
+    )
+    expect(paper["parts"].first["rows"].first.last).to eq("Tomato couscous with seeds")
+    get "/api/print/trips/#{id}/pdf"
+    expect([last_response.content_type, last_response.body[0, 5]]).to eq(["application/pdf", "%PDF-"])
+  end
+
   it "stands in the calendar on the day it leaves and the day bags are packed" do
     trip
     path = tell("/api/feeds")["path"]

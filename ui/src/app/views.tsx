@@ -189,6 +189,10 @@ const PrintEvent = lazily(
   () => import("../views/care"),
   (module) => module.PrintEvent,
 );
+const PrintTrip = lazily(
+  () => import("../views/care"),
+  (module) => module.PrintTrip,
+);
 const PrintOccasion = lazily(
   () => import("../views/care"),
   (module) => module.PrintOccasion,
@@ -239,6 +243,7 @@ export const VIEWS: [string, ComponentType][] = [
   ["/print/occasion/:id", PrintOccasion],
   ["/print/kit/:id/:what", PrintKit],
   ["/print/event/:id", PrintEvent],
+  ["/print/trip/:id", PrintTrip],
   ["/make", MakeView],
   ["/print/week", PrintWeek],
   ["/print/standing", PrintStanding],

@@ -12,6 +12,7 @@ export { default as PhonesView } from "./devices/PhonesView";
 export { default as PlacesView } from "./places/PlacesView";
 export {
   PrintEvent,
+  PrintTrip,
   PrintGiveAway,
   PrintKit,
   PrintList,

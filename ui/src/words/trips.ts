@@ -101,6 +101,7 @@ export const nothingShort = "All of it is in the house.";
 export const people = (names: string[]) => names.join(", ");
 export const packing = "Packing";
 export const packingOf = (name: string) => `Packing for ${name}`;
+export const onPaper = "On paper, or as PDF";
 export const asTable = "As a table (CSV)";
 export const intoWhich = "What it travels in";
 export const staysThere = "stays where it stands";

@@ -146,3 +146,9 @@ export function PrintOccasion() {
   const { id } = useParams<{ id: string }>();
   return <Room path={`occasions/${id}`} pdf={`occasions/${id}/pdf`} />;
 }
+
+/** A trip on paper: its meals, what is done when, bags and packing list. */
+export function PrintTrip() {
+  const { id } = useParams<{ id: string }>();
+  return <Room path={`trips/${id}`} pdf={`trips/${id}/pdf`} />;
+}

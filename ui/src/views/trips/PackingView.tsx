@@ -48,6 +48,9 @@ function Page({ page }: { page: PackingPage }) {
       <Back to={`/trips/${page.id}`}>{page.name}</Back>
       <div className="flex flex-wrap items-baseline gap-x-4 mb-3">
         <h1>{say.packingOf(page.name)}</h1>
+        <Link className="text-rim underline" to={`/print/trip/${page.id}`}>
+          {say.onPaper}
+        </Link>
         <a className="text-rim underline" href={`/api/trips/${page.id}/file`} download>
           {say.asTable}
         </a>
