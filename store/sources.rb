@@ -15,6 +15,20 @@ module NutShelf
       # @return [Integer, nil] the stack this one was split off from
       def split_from(lot_id) = standing.where(lot_id: lot_id, kind: "split").get(:source_lot_id)
 
+      # Of bags that were parted since they were filled: the stack they were filled as, and how many.
+      # @return [Array(Integer, Rational)]
+      def made_as(lot_id)
+        first = lot_id
+        while (from = split_from(first))
+          first = from
+        end
+        [first, rows(:movements).where(lot_id: first, reason: "made").sum(:quantity).to_r]
+      end
+
+      # SELECT * FROM lot_sources WHERE household_id = 7 AND lot_id = 40 AND kind = 'cooked' ORDER BY id
+      # @return [Array<Rows::Source>] what went into it
+      def cooked_into(lot_id) = standing.where(lot_id: lot_id, kind: "cooked").exclude(amount: nil).order(:id).all
+
       # What was split off which, however many steps away.
       # SELECT lot_id, source_lot_id FROM lot_sources WHERE household_id = 7 AND kind = 'split' AND ...
       # @return [Hash{Integer=>Integer}] stack to the one it was split off from

@@ -6,7 +6,7 @@ require_relative "../views/stack_view"
 require_relative "../views/shelf_page"
 %w[
   amend clear correct decant look move open portion prepare put_away quarantine seen set_apart set_level sort_pests
-  store_as take throw top_up
+  store_as take take_apart throw top_up
 ].each { |name| require_relative "../../desk/acts/#{name}" }
 
 module NutShelf
@@ -31,6 +31,7 @@ module NutShelf
         clear: [Desk::Clear, "Nothing"],
         seen: [Desk::Seen, "Seen"],
         "set-apart": [Desk::SetApart, "SetApart"],
+        "take-apart": [Desk::TakeApart, "TakeApart"],
         "sort-pests": [Desk::SortPests, "SortPests"]
       }.freeze
 

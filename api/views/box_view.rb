@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
+require_relative "../../core/quantity/decimal"
+require_relative "../../core/quantity/quantity"
 require_relative "../../desk/trips/box_book"
+require_relative "../../desk/trips/box_ideas"
 
 module NutShelf
   module Api
@@ -18,11 +21,26 @@ module NutShelf
         {
           place_id: @book.place.id, place: @book.place.name, low_c: @book.place.low_c, high_c: @book.place.high_c,
           must_reach: @book.box.must_reach.iso8601, half_year: @book.box.half_year_check.iso8601,
-          lines: @book.lines.map { |line| told(line) }
+          lines: @book.lines.map { |line| told(line) }, ideas: ideas
         }
       end
 
       private
+
+      # Other food for the box, where something has to be bought.
+      def ideas
+        return [] if @book.lines.none? { |line| line.refreshed.buy.positive? }
+
+        freezes = @book.place.low_c&.negative? || false
+        found = Desk::Trips::BoxIdeas.new(@work).call(freezes: freezes, besides: @book.wants.map(&:food_id))
+        found.map do |one|
+          {
+            food_id: one.food_id, name: one.food.name, kcal: one.kcal.round, price_minor: one.price_minor,
+            amount: @work.size(Core::Quantity.new(one.grams.round.to_r, :mass)),
+            protein_g: Core::Decimal.print(one.protein_g.round(1))
+          }
+        end
+      end
 
       def told(line)
         done = line.refreshed

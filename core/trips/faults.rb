@@ -23,6 +23,8 @@ module NutShelf
       # allergens refuse; the rest can be pinned.
       class Faults
         KINDS = %i[cold date gear pots goes minutes tins glass allergen leftover].freeze
+        # Those that are the same on whichever day it is, and whatever was opened before.
+        ANY_DAY = %i[gear pots goes minutes tins glass allergen].freeze
         # What each gear serves as.
         SERVES = {
           "hob" => %w[hob one-burner kettle], "burner" => %w[one-burner kettle], "one-burner" => %w[one-burner kettle],
@@ -42,13 +44,15 @@ module NutShelf
           @figures = figures
           @policy = policy
           @means = means
+          @needs_cold = {}
         end
 
         # @param cell [Cell]
+        # @param kinds [Array<Symbol>] that are asked for
         # @return [Array<Fault>]
-        def of(cell)
+        def of(cell, kinds = KINDS)
           asked = cell.leftover_hours ? %i[allergen leftover] : KINDS - [:leftover]
-          asked.filter_map { |kind| send(kind, cell)&.then { |words| Fault.new(kind: kind, words: words) } }
+          (asked & kinds).filter_map { |kind| send(kind, cell)&.then { |words| Fault.new(kind: kind, words: words) } }
         end
 
         private
@@ -63,7 +67,12 @@ module NutShelf
 
         def opened?(cell, food) = cell.opened_earlier.include?(food.key)
 
+        # Asked of the same foods over and over, meal after meal.
         def needs_cold?(food, opened)
+          @needs_cold.fetch([food.key, opened]) { |asked| @needs_cold[asked] = without_cupboard?(food, opened) }
+        end
+
+        def without_cupboard?(food, opened)
           rules = RulesInPlace.new(@catalog, @policy, food)
           situation = opened ? "opened" : "bought_sealed"
           return false if rules.row(situation, Standing.new(name: "cupboard", kind: "cupboard"))

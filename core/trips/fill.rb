@@ -35,15 +35,27 @@ module NutShelf
           end
         end
 
-        # @param seconds [Float]
+        # @param seconds [Float] from now on
+        # @param standing [Array<Choice, nil>, nil] a grid that was found before: what is found is no worse
         # @return [Filled]
-        def call(seconds: 3.0)
+        def call(seconds: 3.0, standing: nil)
           @until = @clock.call + seconds
-          grid = few? ? best_of_all : bettered(first)
+          grid = few? ? best_of_all : bettered(begun(standing))
           Filled.new(grid: grid.freeze, score: @score.of(grid))
         end
 
         private
+
+        def begun(standing)
+          found = first
+          return found if standing.nil? || !allowed?(standing) || refused?(standing)
+
+          [found, standing].min_by { |grid| @score.of(grid) }
+        end
+
+        def allowed?(grid)
+          grid.each_with_index.all? { |one, at| @pinned.key?(at) ? @pinned[at] == one : may?(one, at) }
+        end
 
         # What refuses a cell however the rest stands.
         def fits?(choice, at) = !@score.refused?(choice, at, {})

@@ -2,6 +2,7 @@
 
 require_relative "../value"
 require_relative "choice"
+require_relative "faults"
 
 module NutShelf
   module Core
@@ -47,6 +48,7 @@ module NutShelf
           @targets = targets
           @foods = {}
           @found = {}
+          @any_day = {}
           @late = slots.last && (slots.last.day + SOON)
         end
 
@@ -73,7 +75,7 @@ module NutShelf
         def faults(choice, at, opened)
           # What was opened matters for this dish's own foods alone.
           own = choice.assembly ? [] : foods(choice, at).map { |food, _| food.key }.select { |key| opened[key] }
-          @found[[choice.key, at, own]] ||= @faults.of(choice.cell(@slots[at], own)).freeze
+          @found[[choice.key, at, own]] ||= [*that_day(choice, at, own), *any_day(choice, at)].freeze
         end
 
         # @return [Boolean] whether nobody may eat it then
@@ -86,6 +88,15 @@ module NutShelf
         end
 
         private
+
+        # In the order of Faults::KINDS: these come first.
+        def that_day(choice, at, own) = @faults.of(choice.cell(@slots[at], own), Faults::KINDS - Faults::ANY_DAY)
+
+        def any_day(choice, at)
+          slot = @slots[at]
+          @any_day[[choice.key, choice.assembly.nil?, slot.meal, slot.servings]] ||=
+            @faults.of(choice.cell(slot), Faults::ANY_DAY).freeze
+        end
 
         # @return [Integer] points for what is not there
         def draw(choice, at, left)

@@ -8,12 +8,14 @@ module NutShelf
   module Desk
     # Fills the meals of a trip: what is pinned stays, the rest is proposed anew, or only what is open.
     class FillTrip < Act
-      SECONDS = 1.0
+      # A first answer comes by then; asked again, it goes on from there.
+      SECONDS = 0.3
 
       private
 
       # The search takes its time, and nobody else in the house waits for it.
       def prepare(input)
+        @from = Trips::TripBook::CLOCK.call
         book = book(input)
         @found = [mark(book), proposed(book, input)]
       end
@@ -39,7 +41,7 @@ module NutShelf
         Trips::TripBook.new(work, trip)
       end
 
-      def proposed(book, input) = book.filled(keep: input[:keep] == true, seconds: SECONDS)
+      def proposed(book, input) = book.filled(keep: input[:keep] == true, seconds: SECONDS, from: @from)
 
       # What a proposal stands and falls with: the trip and its meals as they were.
       def mark(book) = [book.trip.version, *book.entries.map { |one| [one.row.id, one.row.version] }]

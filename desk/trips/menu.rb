@@ -56,10 +56,18 @@ module NutShelf
 
         # What is not there is bought, and counts as opened that day.
         def good_until(assembly)
-          dates = Core::Bags::PartDate.new(@work.catalog, @work.policy, low_air: assembly.closing == "low_air")
-          assembly.lines.filter_map { |line| part_until(line.food_key, dates) }.min
+          low_air = assembly.closing == "low_air"
+          assembly.lines.filter_map { |line| known_until(line.food_key, low_air) }.min
         rescue Core::Bags::Unpackable
           packed_on
+        end
+
+        # The same food goes into many bags.
+        def known_until(key, low_air)
+          (@known ||= {}).fetch([key, low_air]) do |asked|
+            dates = Core::Bags::PartDate.new(@work.catalog, @work.policy, low_air: low_air)
+            @known[asked] = part_until(key, dates)
+          end
         end
 
         def part_until(key, dates)

@@ -23,8 +23,6 @@ module NutShelf
         # Dishes without a fault of gear, pots or time that are enough to choose from.
         ENOUGH = 5
         CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
-        # Faults that are the same whichever day it is.
-        ANY_DAY = %i[gear pots goes minutes tins glass allergen].freeze
 
         attr_reader :trip, :route, :party, :menu
 
@@ -122,15 +120,17 @@ module NutShelf
         end
 
         # @param keep [Boolean] whether what stands there stays, pinned or not
-        # @param seconds [Float]
-        # @return [Core::Trips::Filled]
-        def filled(keep: false, seconds: 3.0)
+        # @param seconds [Float] since `from`: a whole grid is found in any case, it is bettered until then
+        # @return [Core::Trips::Filled] no worse than what stands there
+        def filled(keep: false, seconds: 3.0, from: CLOCK.call)
           pinned = slots.each_with_index.filter_map do |slot, at|
             one = main(slot)
             [at, one.choice] if one && (keep || one.row.pinned)
           end
           score = Core::Trips::GridScore.new(catalog, faults, slots, stock: stock, targets: targets)
-          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK).call(seconds: seconds)
+          standing = slots.map { |slot| main(slot)&.choice }
+          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK)
+            .call(seconds: from + seconds - CLOCK.call, standing: standing)
         end
 
         # @param slot [Core::Trips::Slot]
@@ -228,7 +228,7 @@ module NutShelf
         def fit_choices
           menu.choices.group_by(&:meals).values.flat_map do |list|
             slot = slots.find { |one| list.first.meals.include?(one.meal) } or next []
-            good = list.select { |one| faults.of(one.cell(slot)).none? { |found| ANY_DAY.include?(found.kind) } }
+            good = list.select { |one| faults.of(one.cell(slot), Core::Trips::Faults::ANY_DAY).empty? }
             good.size >= ENOUGH ? good : list
           end
         end

@@ -20,6 +20,11 @@ RSpec.describe "A standing box", :browser do
     expect(page).to have_text("1 pack comes out").and have_text("1 pack goes in").and have_text("Buy 2 packs, dated")
     click_button "Do all the swaps"
     expect(page).to have_text("3 packs wanted, 1 stay").and have_text("Nothing has to move.")
+    expect(page).to have_text("Something else for the box?").and have_text("kcal")
+    click_button "Put what to buy on the list"
+    expect(page).to have_css("body", text: /list/i)
+    visit "/shop"
+    expect(page).to have_text(/2 packs for Car box, dated/)
     there = inside(who) { |house| house.lots.of_food(food_id(who, "crackers"), []) }
     expect(there.select { |one| one.place_id == car }.map(&:printed_on)).to eq([Date.new(2028, 12, 31)])
   end

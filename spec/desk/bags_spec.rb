@@ -183,4 +183,48 @@ RSpec.describe "Assembling bags" do
     expect(NutShelf::Desk::AssembleBags.new(services, ines).foresee({ **input, empty: 2 })[:bags])
       .to include(makes: 2, why: "There are no more empty bags.")
   end
+
+  describe "taking apart" do
+    def apart(id, **more) = act(:TakeApart, ines, { lot_id: id, **more })
+
+    it "gives each part back by weight and cent, good no longer than the bag" do
+      cocoa
+      bag = stacks(bags("cocoa-cup-bag", 4)).max_by(&:on_hand)
+      done = apart(bag.id, amount: "2")
+      made = stacks(done)
+      expect(made.map { |one| [work_key(one), one.on_hand] }).to contain_exactly(
+        ["whole-milk-powder", 50], ["cocoa-powder", 12], ["sugar-white", 30]
+      )
+      expect(made.sum(&:value_minor) + lot(ines, bag.id).value_minor).to eq(bag.value_minor)
+      expect(made.map(&:usable_until).uniq).to eq([bag.usable_until])
+      expect(lot(ines, bag.id).on_hand).to eq(bag.on_hand - 2)
+      act(:Undo, ines, { act_id: done["act_id"] })
+      expect(lot(ines, bag.id).on_hand).to eq(bag.on_hand)
+    end
+
+    def work_key(one) = inside(ines) { |house| house.foods.find(one.food_id).key }
+
+    it "knows what is in a bag that was carried elsewhere, and a recall still finds it" do
+      ids = cocoa
+      bag = stacks(bags("cocoa-cup-bag", 4)).max_by(&:on_hand)
+      act(:Move, ines, { lot_id: bag.id, amount: "1", place_id: freezer })
+      moved = inside(ines) { |house| house.lots.of_food(bag.food_id, []) }.find { |one| one.place_id == freezer }
+      made = stacks(apart(moved.id))
+      expect(made.map(&:on_hand)).to contain_exactly(25, 6, 15)
+      expect(made.map(&:place_id).uniq).to eq([freezer])
+      traced = inside(ines) do |house|
+        house.sources.traced(house.db[:lots].where(id: ids.first).select(:id)).select_map(:id)
+      end
+      expect(traced).to include(made.first.id)
+    end
+
+    it "refuses what is no bag, and what is not to eat" do
+      tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
+      expect { apart(tin) }.to raise_error(NutShelf::Desk::Error, /Only bags/)
+      cocoa
+      bag = stacks(bags("cocoa-cup-bag", 1)).first
+      act(:Quarantine, ines, { lot_ids: [bag.id], reason: "pest" })
+      expect { apart(bag.id) }.to raise_error(NutShelf::Desk::Error, /not to eat/)
+    end
+  end
 end

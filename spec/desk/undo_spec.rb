@@ -303,6 +303,12 @@ RSpec.describe NutShelf::Desk::Undo do
       { trip_id: trip, food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
         amount: "250", unit: "g" }
     end,
+    TakeApart: lambda do
+      put_away(ines, "sugar-white", "cupboard", amount: "1000")
+      done = act(:AssembleBags, ines, { lines: [{ food_id: food_id(ines, "sugar-white"), amount: "20" }], count: 3,
+                                        label: "Sugar", place_id: place_id(ines, "cupboard") })
+      { lot_id: done["lot_id"], amount: "2" }
+    end,
     SwitchPlace: lambda do
       put_away(ines, "ham-sliced", "fridge", printed_on: "2026-12-20", printed_kind: "use_by")
       { place_id: place_id(ines, "fridge"), off: true }

@@ -120,6 +120,17 @@ RSpec.describe NutShelf::Core::Trips::Fill do
     expect(filled.score.empty).to eq(1)
   end
 
+  it "goes on from a grid that stood, and takes none that may not stand" do
+    asked = slots(4, "breakfast", "lunch", "dinner")
+    score = trips::GridScore.new(catalog, faults, asked, stock: {})
+    best = described_class.new(score, asked, choices).call(seconds: 5)
+    none = described_class.new(score, asked, choices, clock: -> { 0 })
+    again = none.call(seconds: -1, standing: best.grid)
+    expect(again.score).to eq(best.score)
+    ham = asked.map { |slot| slot.meal == "lunch" ? choices.first : nil }
+    expect(none.call(seconds: -1, standing: ham).grid).to eq(none.call(seconds: -1).grid)
+  end
+
   it "stops when its time is over, with what it has by then" do
     ticks = 0
     asked = slots(6, "breakfast", "lunch", "dinner")

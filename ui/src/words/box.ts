@@ -28,3 +28,13 @@ export const packs = "Packs";
 export const packsOf = (name: string) => `Packs of ${name}`;
 export const say = "Say so";
 export const lookThrough = "Look through it";
+export const listIt = "Put what to buy on the list";
+export const buyNote = (packs: number, place: string, day: string | null) =>
+  `${plural(packs, "pack")} for ${place}${day ? `, dated ${day} or later` : ""}`;
+export const onTheList = (name: string) => `${name} on the list`;
+export const instead = "Something else for the box?";
+export const insteadNote =
+  "Eaten as it is, at one sitting, by everybody here; most for its weight and its price first.";
+export const idea = (name: string, amount: string) => `${name}, ${amount}:`;
+export const gives = (kcal: number, protein: string, money: string) =>
+  [`${kcal} kcal`, `${protein} g protein`, money].filter(Boolean).join(", ");

@@ -266,3 +266,6 @@ export const OPENINGS: readonly (readonly [string, string])[] = [
   ["tear", "by hand"],
   ["cut", "with a knife"],
 ];
+export const takeApart = "Take apart";
+export const takeItApart = "Take it apart";
+export const noLongerThanBag = "Each part becomes a stack again, good no longer than the bag was.";

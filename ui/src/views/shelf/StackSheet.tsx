@@ -139,6 +139,7 @@ const VERBS: Record<string, string> = {
   prepare: say.prepare,
   store: say.store,
   portion: say.portion,
+  "take-apart": say.takeApart,
   decant: say.pour,
   "top-up": say.topUp,
   correct: say.correct,

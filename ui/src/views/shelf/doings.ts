@@ -134,6 +134,15 @@ export const DOINGS: Doing[] = [
     note: say.costSharedCent,
   },
   {
+    key: "take-apart",
+    act: "take-apart",
+    name: say.takeApart,
+    confirm: say.takeItApart,
+    when: (detail) => there(detail) && detail.stack.noun === "bag",
+    input: (form) => amount(form),
+    note: say.noLongerThanBag,
+  },
+  {
     key: "decant",
     act: "decant",
     name: say.intoAJar,

@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "wouter";
 import { usualFoodsQuery } from "../../api/queries";
+import { newKey } from "../../api/client";
 import { boxQuery } from "../../api/trips";
 import type { BoxPage } from "../../api/types";
 import { useActs } from "../../app/acts";
-import { useSession } from "../../app/session";
+import { useMoney, useSession } from "../../app/session";
 import { Back } from "../../kit/Back";
 import { Form, Pick, Submit, Whole } from "../../kit/form";
 import { Board, Button } from "../../kit/kit";
@@ -30,8 +31,15 @@ export default function BoxView() {
 }
 
 function Page({ page }: { page: BoxPage }) {
-  const { act } = useActs();
+  const { act, note } = useActs();
   const { today } = useSession();
+  const bought = page.lines.filter((line) => line.buy > 0);
+  const list = async () => {
+    for (const line of bought) {
+      const words = say.buyNote(line.buy, page.place, line.buy_dated ? dayWords(line.buy_dated, today) : null);
+      await note("/api/list", { ref: newKey(), food_id: line.food_id, note: words }, say.onTheList(line.name));
+    }
+  };
   const moves = page.lines.some((line) => line.out.length + line.in.length > 0);
   return (
     <>
@@ -60,11 +68,33 @@ function Page({ page }: { page: BoxPage }) {
             <Link className="btn" to={`/places/${page.place_id}/check`}>
               {say.lookThrough}
             </Link>
+            {bought.length > 0 && <Button onClick={() => void list()}>{say.listIt}</Button>}
           </div>
+          <Ideas page={page} />
         </Board>
         <Wants page={page} />
       </div>
     </>
+  );
+}
+
+/** Another food that would do, where something has to be bought. */
+function Ideas({ page }: { page: BoxPage }) {
+  const money = useMoney();
+  if (page.ideas.length === 0) return null;
+  return (
+    <div className="border-t border-zinc2 mt-3 pt-2">
+      <h3>{say.instead}</h3>
+      <p className="text-soft text-small">{say.insteadNote}</p>
+      <ul>
+        {page.ideas.map((one) => (
+          <li key={one.food_id}>
+            <span className="font-semibold">{say.idea(one.name, one.amount)}</span>{" "}
+            {say.gives(one.kcal, one.protein_g, one.price_minor === null ? "" : money(one.price_minor))}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
