@@ -97,7 +97,9 @@ RSpec.describe "Portioned, preserved and taken along, from the beginning", :api 
   end
 
   def dish(id, day, meal)
-    ask("/api/trips/#{id}")["days"].find { |one| one["on"] == day }["meals"].find { |one| one["meal"] == meal }["dishes"]
+    ask("/api/trips/#{id}")["days"].find do |one|
+      one["on"] == day
+    end["meals"].find { |one| one["meal"] == meal }["dishes"]
       .find { |one| one["kind"] != "food" }
   end
 

@@ -62,6 +62,53 @@ RSpec.describe "Trips", :browser do
     expect(page).to have_text("Of your last 1 trip")
   end
 
+  it "opens in the tent without network, and sends what was eaten there later" do
+    put_away(who, "dark-chocolate", "cupboard", count: "2", amount: "100", printed_on: "2027-08-31",
+      printed_kind: "best_before")
+    id = act(:KeepTrip, who, { name: "Two days", leaves_on: "2026-11-25", back_on: "2026-11-26" })["trip_id"]
+    act(:SetTripMeal, who, { trip_id: id, on: "2026-11-25", meal: "snack", kind: "food", dish: "dark-chocolate",
+      grams: "100" })
+    along = on_shelf(who).first.id
+    act(:PackTrip, who, { trip_id: id, takes: [{ lot_id: along }] })
+    enter(who)
+    with_worker
+    Timeout.timeout(30) { Thread.pass until kept_answers.include?("/api/trips/#{id}/packing") }
+    gate.dark = true
+    visit "/trips/#{id}"
+    expect(page).to have_text("Dark chocolate").and have_text(/You see it as of/)
+    visit "/trips/#{id}/packing"
+    find("input[aria-label^='How much of Dark']").set("50")
+    click_button "Eaten"
+    expect(page).to have_text(/wait/i)
+    expect(lot(who, along).on_hand).to eq(200)
+    gate.dark = false
+    expect(page).to have_no_text("You see it as of", wait: 30)
+    wait_until { on_shelf(who).sum(&:on_hand) == 150 }
+  end
+
+  it "soaks, eats what is left over, and buys on the way" do
+    clock.day = Date.new(2026, 11, 24)
+    id = act(:KeepTrip, who, { name: "Two days", leaves_on: "2026-11-25", back_on: "2026-11-26", leaves_hour: 20,
+                               first_meal: "dinner", cold: "soft-bag-2", high_c: 12 })["trip_id"]
+    act(:SetTripMeal, who, { trip_id: id, on: "2026-11-25", meal: "dinner", kind: "recipe", pinned: true,
+                             dish: "bulgur-apricot-pot" })
+    act(:SetTripMeal, who, { trip_id: id, on: "2026-11-26", meal: "breakfast", kind: "bag", dish: "oat-apple-bag" })
+    enter(who)
+    visit "/trips/#{id}"
+    find("button", text: /Breakfast.*26 Nov/m, match: :first).click
+    within("[role=dialog]") { click_button "Soak the evening before" }
+    expect(page).to have_css("[role=dialog]", text: "Do not soak")
+    within("[role=dialog]") { find("button", text: "✕").click }
+    expect(page).to have_text("In the evening: cold water on")
+    find("button", text: /Lunch.*26 Nov/m, match: :first).click
+    within("[role=dialog]") { find("button", text: "The rest of Bulgur").click }
+    expect(page).to have_text("The rest of Bulgur")
+    expect(page).to have_text(/In bags/i).and have_text("roll-top dry bag")
+    check "Thu 26 Nov, in 2 days, a shop", allow_label_click: true
+    expect(page).to have_text("From Wed 25 Nov")
+    expect(page).to have_text(/on the way, Thu 26 Nov/)
+  end
+
   def wait_until
     100.times { yield ? return : page.has_no_css?("#never", wait: 0.1) }
     raise "it did not come"

@@ -7,7 +7,7 @@ export const ANSWERS = "nut-shelf-answers";
 export const AS_OF = "x-nut-shelf-as-of";
 
 /** What is kept to be read without network: the list, the shelf, places with their photographs, counts, meals,
- * kits and what is prepared for a power cut. */
+ * kits, trips and what is prepared for a power cut. */
 export const KEPT = new RegExp(
   `^/api/(${[
     "session",
@@ -25,8 +25,9 @@ export const KEPT = new RegExp(
     "people",
     "care",
     "kits",
+    "trips",
     "outages/prepared",
-  ].join("|")})(/[0-9]+)?(/(photo|refresh))?/?$`,
+  ].join("|")})(/[0-9]+)?(/(photo|refresh|packing|box))?/?$`,
 );
 
 const AWAY = [502, 503, 504];
