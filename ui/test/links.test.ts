@@ -11,7 +11,9 @@ function links(name: string): string[] {
   );
 }
 
-const views = [...text("../src/app/views.tsx").matchAll(/^ {2}\["(\/[^"]*)",/gm)].map(
+const tables = ["views", "benchViews"].map((name) => text(`../src/app/${name}.tsx`)).join("\n");
+
+const views = [...tables.matchAll(/^ {2}\["(\/[^"]*)",/gm)].map(
   (found) => new RegExp(`^${(found[1] ?? "").replace(/:\w+/g, "[^/]+")}$`),
 );
 
