@@ -14,6 +14,9 @@ module NutShelf
     # kept fresh and the rest frozen. What all of it cost is shared to the cent, what went in is remembered, and the
     # earliest date of what was added counts.
     class ShareBowl < Act
+      # What is cooked takes on so many times its weight at most.
+      SWELLS = 4
+
       # Portions of one cost in one place. Frozen.
       Part = Core::Value.of(:place_id, :count, :cost_minor)
 
@@ -39,6 +42,7 @@ module NutShelf
         @label = input[:label].to_s.strip
         raise Refusal.of(:bowl_without_name, at: "/label") if @label.empty?
 
+        refuse_too_heavy(input[:bowl_g].to_r)
         @portioned = reckon(input, @in.takes.map { |one| share(one) })
         refuse_unfrozen if frozen(input).positive?
         made = entry("share_bowl", "Made #{portioned.count} portions of #{size}: #{@label}")
@@ -48,6 +52,12 @@ module NutShelf
         over(made, food_id, input)
         done(made, lot_id: stacks.first.id, lot_ids: stacks.map(&:id), portions: portioned.count,
           each_minor: portioned.costs.uniq)
+      end
+
+      def refuse_too_heavy(bowl_g)
+        return if bowl_g <= @in.takes.sum(&:grams) * SWELLS
+
+        raise Refusal.of(:weighed_in_too_much, at: "/bowl_g")
       end
 
       def share(take) = Core::Money.share(take.lot.value_minor, take.units, take.lot.on_hand)

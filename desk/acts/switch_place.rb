@@ -15,7 +15,7 @@ module NutShelf
 
       # @param input [Hash] :place_id, :off
       def perform(input)
-        place = house.records.lock("place", work.place_in_use(input[:place_id]).id)
+        place = house.records.lock("place", work.place_in_use(house.places.find(input[:place_id]).id).id)
         refuse_senseless(place, input[:off])
         word = input[:off] ? "off" : "on"
         switched = entry("switch_place", "Switched #{word} #{place.name}")

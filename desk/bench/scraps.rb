@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../dish_food"
 require_relative "../fit"
 require_relative "../refusal"
 
@@ -7,11 +8,13 @@ module NutShelf
   module Desk
     module Bench
       # Bones and trimmings that are saved for stock: worth nothing, of a food that no dish takes, which keeps as raw
-      # poultry does at most, whatever it is of. What may hold something is another food to whoever may not have it.
+      # poultry does at most, whatever it is of, and of cooked food as cooked meat does. What may hold something is
+      # another food to whoever may not have it.
       class Scraps
         KEY = "scraps-for-stock"
         # Of raw meat none turns sooner.
         LIKE = "chicken-thighs"
+        COOKED = %w[left_over cooked].freeze
 
         # @param food [Core::Food]
         # @return [Boolean]
@@ -31,7 +34,7 @@ module NutShelf
         def save(pool, grams, asked)
           tub = asked[:container_id] && @work.house.containers.find(asked[:container_id])
           place = @work.place_in_use(asked[:place_id] || tub&.place_id || pool.place_id)
-          food_id = food(@work.food(pool.food_id))
+          food_id = food(@work.food(pool.food_id), COOKED.include?(pool.situation))
           full = tub && standing(tub, food_id)
           lot = split(pool, grams, place, food_id, full ? nil : tub)
           full ? pour(full, lot, grams) : lot
@@ -76,15 +79,16 @@ module NutShelf
           )
         end
 
-        def food(of)
+        def food(of, cooked)
           holds = of.allergens.sort
-          key = [KEY, *holds].join("-")
+          key = [KEY, *("cooked" if cooked), *holds].join("-")
           known = @work.house.foods.by_key([key])[key]
           return known.id if known
 
-          name = holds.empty? ? "Scraps for stock" : "Scraps for stock, with #{holds.join(", ")}"
+          name = [cooked ? "Cooked scraps for stock" : "Scraps for stock", *("with #{holds.join(", ")}" if holds.any?)]
           facts = {
-            key: key, name: name, allergens: holds, class_key: LIKE, aisle: of.aisle, food_group: "protein",
+            key: key, name: name.join(", "), allergens: holds, class_key: cooked ? DishFood::COOKED : LIKE,
+            aisle: of.aisle, food_group: "protein",
             dimension: "mass"
           }
           @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }

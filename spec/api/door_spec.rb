@@ -155,6 +155,8 @@ RSpec.describe "The door", :api do
       "close" => { fetch: true, buy: "none" },
       "pack" => { boxes: [{ number: 1, holds: 0, packs: [{ lot_id: 1, count: 1 }] }] },
       "places/box" => { food_id: 1, packs: 1 },
+      "places/switch" => { off: true },
+      "trips/bought" => { food_id: 1, place_id: 1, count: "1" },
       "trips/pack" => { takes: [{ lot_id: 1 }] },
       "trips/home" => { back: [] },
       "trips/meals" => { on: "2026-12-01", meal: "dinner", kind: "bag", dish: "tomato-couscous-bag" },

@@ -86,6 +86,23 @@ RSpec.describe "Trips", :browser do
     wait_until { on_shelf(who).sum(&:on_hand) == 150 }
   end
 
+  it "moves a dish a day on with keys, and swaps two by dragging one onto the other" do
+    id = act(:KeepTrip, who, { name: "Three days", leaves_on: "2026-11-25", back_on: "2026-11-27" })["trip_id"]
+    first = act(:SetTripMeal, who, { trip_id: id, on: "2026-11-25", meal: "dinner", kind: "bag",
+                                     dish: "tomato-couscous-bag" })["trip_meal_id"]
+    enter(who)
+    visit "/trips/#{id}"
+    days = -> { meals.to_h { |one| [one.dish, one.on_date.day] } }
+    page.execute_script("arguments[0].focus()", find("button", text: "Tomato couscous with seeds"))
+    keys(%i[shift down])
+    wait_until { days.call == { "tomato-couscous-bag" => 26 } }
+    act(:SetTripMeal, who, { trip_id: id, on: "2026-11-25", meal: "dinner", kind: "bag", dish: "jerky-mash-bag" })
+    visit "/trips/#{id}"
+    find("button", text: "Tomato couscous with seeds").drag_to(find("button", text: /Dinner.*25 Nov/m))
+    wait_until { days.call == { "tomato-couscous-bag" => 25, "jerky-mash-bag" => 26 } }
+    expect(inside(who) { |house| house.trips.meals(id).map(&:id) }).to include(first)
+  end
+
   it "soaks, eats what is left over, and buys on the way" do
     clock.day = Date.new(2026, 11, 24)
     id = act(:KeepTrip, who, { name: "Two days", leaves_on: "2026-11-25", back_on: "2026-11-26", leaves_hour: 20,

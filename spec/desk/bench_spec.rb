@@ -136,6 +136,14 @@ RSpec.describe "The bench" do
       expect { saved("chicken-thighs", "100", "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /Broth tub/)
     end
 
+    it "are dated as cooked food, where the food was cooked" do
+      rice = put_away(ines, "cooked-rice", "fridge", amount: "500", state: "leftover", made_on: "2027-02-25")["lot_id"]
+      done = portions([rice], trim_g: "0", count: 2, by_products: [{ g: "100", place_id: place_id(ines, "fridge") }])
+      scraps = inside(ines) { |house| house.lots.all }.find { |one| one.on_hand == 100 }
+      expect(scraps.usable_until).to be <= Date.new(2027, 2, 27)
+      expect(stacks(done).map(&:usable_until)).to all(be <= Date.new(2027, 2, 27))
+    end
+
     it "are counted before anything is shared out" do
       expect { saved("chicken-thighs", "860", "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /nothing is left/)
     end

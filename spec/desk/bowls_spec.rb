@@ -91,6 +91,7 @@ RSpec.describe "A shared bowl" do
     end.to raise_error(refused, /9 portions take 423.0 g of .*, 420.0 g are there/)
     expect { share(**bowl, additions: [{ lot_id: @tuna }]) }.to raise_error(refused, /grams for each/)
     expect { share(**bowl, additions: [{ lot_id: @rice, each_g: "5" }]) }.to raise_error(refused, /in the bowl already/)
+    expect { share(**bowl, bowl_g: "23300") }.to raise_error(refused, /four times|more than/i)
     expect { share(**bowl, label: " ") }.to raise_error(refused, /no name/)
     expect { share(**bowl, bowl_g: "0") }.to raise_error(refused, /weigh again|nothing is left/i)
     expect(lot(ines, @fish).on_hand).to eq(1200)

@@ -1,6 +1,8 @@
 import { useState } from "react";
 import type { TripPage } from "../../api/types";
+import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
+import { css } from "../../kit/css";
 import { Board } from "../../kit/kit";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/trips";
@@ -21,7 +23,11 @@ export function TripGrid({ page }: { page: TripPage }) {
       <ul className="grid gap-3 mt-2">
         {page.days.map((day) => (
           <li key={day.on} className="border-t border-zinc2 pt-2 first:border-0 first:pt-0">
-            <DayRow day={day} onPick={(meal) => setChosen({ on: day.on, meal })} />
+            <DayRow
+              day={day}
+              days={page.days.map((one) => one.on)}
+              onPick={(meal) => setChosen({ on: day.on, meal })}
+            />
           </li>
         ))}
       </ul>
@@ -30,7 +36,14 @@ export function TripGrid({ page }: { page: TripPage }) {
   );
 }
 
-function DayRow({ day, onPick }: { day: Day; onPick: (meal: string) => void }) {
+interface RowProps {
+  day: Day;
+  /** All days of the trip. */
+  days: string[];
+  onPick: (meal: string) => void;
+}
+
+function DayRow({ day, days, onPick }: RowProps) {
   const { today } = useSession();
   const words = dayWords(day.on, today);
   return (
@@ -48,25 +61,67 @@ function DayRow({ day, onPick }: { day: Day; onPick: (meal: string) => void }) {
       {MEALS.map((meal) => {
         const here = day.meals.find((one) => one.meal === meal);
         if (!here) return <div key={meal} className="phone:hidden" />;
-        return <Cell key={meal} meal={meal} day={words} dishes={here.dishes} onPick={() => onPick(meal)} />;
+        return (
+          <Cell
+            key={meal}
+            meal={meal}
+            on={day.on}
+            days={days}
+            day={words}
+            dishes={here.dishes}
+            onPick={() => onPick(meal)}
+          />
+        );
       })}
     </div>
   );
 }
 
+const DRAGGED = "text/x-trip-meal";
+/** With Shift held, a day later or earlier, as in Meals. */
+const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+
 interface CellProps {
   meal: string;
+  on: string;
+  days: string[];
   day: string;
   dishes: Dish[];
   onPick: () => void;
 }
 
-function Cell({ meal, day, dishes, onPick }: CellProps) {
+function Cell({ meal, on, days, day, dishes, onPick }: CellProps) {
+  const { act } = useActs();
+  const [over, setOver] = useState(false);
   const name = say.meal[meal] ?? meal;
+  const main = dishes.find((dish) => dish.kind !== "food");
+  const put = (id: number | string, to: object) => void act(`/api/trips/meals/${id}/change`, to, say.moveTo);
   return (
     <button
       type="button"
-      className="text-left border border-zinc2 rounded-[8px] bg-enamel px-2 py-1 min-h-[64px] grid content-start"
+      className={css(
+        "text-left border border-zinc2 rounded-[8px] px-2 py-1 min-h-[64px] grid content-start",
+        over ? "bg-rim2" : "bg-enamel",
+      )}
+      draggable={main !== undefined}
+      onDragStart={(event) => main && event.dataTransfer.setData(DRAGGED, String(main.id))}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes(DRAGGED)) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        setOver(false);
+        const id = event.dataTransfer.getData(DRAGGED);
+        if (id && id !== String(main?.id)) put(id, { on, meal });
+      }}
+      onKeyDown={(event) => {
+        const to = days[days.indexOf(on) + (STEPS[event.key] ?? 0)];
+        if (!event.shiftKey || !main || !to || to === on) return;
+        event.preventDefault();
+        put(main.id, { on: to });
+      }}
       onClick={onPick}
     >
       <span className="text-soft text-small">
