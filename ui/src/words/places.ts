@@ -127,3 +127,5 @@ export const boxOfKit = "A box of the kit";
 export const ofNoKit = "of no kit";
 export const switchWord = (offSince: string | null) => (offSince === null ? "Switch off" : "Switch on");
 export const isOff = (day: string) => `Off since ${day}: what stands in it is judged as in a cupboard.`;
+export const surelyOff = (count: number) =>
+  `${plural(count, "stack")} in it will count as standing in the warm from today.`;

@@ -8,6 +8,7 @@ import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
 import { Button, StackChip } from "../../kit/kit";
 import { Sheet } from "../../kit/Sheet";
+import { Sure } from "../../kit/Sure";
 import { Loaded } from "../../kit/state";
 import { NewCare } from "../shelf/StackCare";
 import { BoxFit } from "./BoxFit";
@@ -88,15 +89,7 @@ function Body({
         <Button aria-expanded={panel === "care"} onClick={() => setPanel(panel === "care" ? null : "care")}>
           {say.checkRemember}
         </Button>
-        {(place.off_since !== null || ["fridge", "freezer"].includes(place.kind)) && (
-          <Button
-            onClick={() =>
-              act(`/api/places/${place.id}/switch`, { off: place.off_since === null }, say.switchWord(place.off_since))
-            }
-          >
-            {say.switchWord(place.off_since)}
-          </Button>
-        )}
+        <Switch place={place} />
         {keeper && place.stacks === 0 && (
           <Button
             look="grave"
@@ -114,6 +107,20 @@ function Body({
       <Wrong detail={detail} />
       <AtRisk detail={detail} />
     </div>
+  );
+}
+
+/** A fridge that is off is a cupboard: with food in it that is asked once more. */
+function Switch({ place }: { place: Place }) {
+  const { act } = useActs();
+  const off = place.off_since === null;
+  if (off && !["fridge", "freezer"].includes(place.kind)) return null;
+  const go = () => act(`/api/places/${place.id}/switch`, { off }, say.switchWord(place.off_since));
+  if (!off || place.stacks === 0) return <Button onClick={go}>{say.switchWord(place.off_since)}</Button>;
+  return (
+    <Sure ask={say.surelyOff(place.stacks)} yes={say.switchWord(null)} onYes={go}>
+      {say.switchWord(null)}
+    </Sure>
   );
 }
 
