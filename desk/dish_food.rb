@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/planning/kept_dish"
+require_relative "own_food"
 
 module NutShelf
   module Desk
@@ -21,27 +22,19 @@ module NutShelf
       # @return [Integer] food id
       def ensure(recipe, foods = [])
         kept = Core::KeptDish.of(recipe, @work.catalog, foods)
-        known = @work.house.foods.by_key([kept.key])[kept.key]
-        return known.id if known
-
-        facts = {
-          **kept.to_h, name: recipe.name, aisle: "Home leftovers", food_group: "protein", dimension: "count"
-        }
-        add(facts)
+        add(**kept.to_h, name: recipe.name, aisle: "Home leftovers", food_group: "protein", dimension: "count")
       end
 
       # @param food [Core::Food]
       # @param allergens [Array<String>] that it holds besides
       # @return [Integer] id of a food that says so
       def like(food, allergens)
-        facts = {
+        add(
           key: ["made", food.key, *allergens].join("-"), name: "#{food.name}, with #{allergens.join(", ")}",
           allergens: (food.allergens + allergens).uniq.sort, class_key: food.class_key || COOKED,
           **food.slice(:aisle, :food_group),
           dimension: food.dimension.to_s
-        }
-        known = @work.house.foods.by_key([facts[:key]])[facts[:key]]
-        known ? known.id : add(facts)
+        )
       end
 
       # What a dish made of which nobody knows all that went in: nothing to cook with for everybody.
@@ -49,18 +42,16 @@ module NutShelf
       # @param food [Core::Food]
       # @return [Integer] id of a food of that dish alone
       def part_of(recipe, food)
-        facts = {
+        add(
           key: ["dish", recipe.key, "made", food.key].join("-"), name: "#{food.name}, of #{recipe.name}",
           allergens: Core::KeptDish.of(recipe, @work.catalog).allergens, class_key: food.class_key || COOKED,
           **food.slice(:aisle, :food_group), dimension: food.dimension.to_s
-        }
-        known = @work.house.foods.by_key([facts[:key]])[facts[:key]]
-        known ? known.id : add(facts)
+        )
       end
 
       private
 
-      def add(facts) = @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+      def add(**facts) = OwnFood.ensure(@work, @entry, **facts)
     end
   end
 end

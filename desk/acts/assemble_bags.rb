@@ -5,6 +5,7 @@ require_relative "../bench/bag_dates"
 require_relative "../bench/bag_recipe"
 require_relative "../bench/bag_stacks"
 require_relative "../bench/bags_told"
+require_relative "../own_food"
 require_relative "../plan"
 require_relative "../refusal"
 require_relative "../taking"
@@ -114,14 +115,11 @@ module NutShelf
       end
 
       def food(written)
-        known = house.foods.by_key([@bag.key])[@bag.key]
-        return known.id if known
-
-        facts = {
+        OwnFood.ensure(
+          work, written,
           key: @bag.key, name: @bag.food_name, allergens: @bag.sums.allergens, class_key: @bag.class_key,
           aisle: "Home leftovers", food_group: "protein", dimension: "count"
-        }
-        house.foods.add(**facts).tap { |id| written.made("food", id, facts) }
+        )
       end
     end
   end

@@ -4,14 +4,13 @@ require_relative "../act"
 require_relative "../fit"
 require_relative "../parting"
 require_relative "../refusal"
+require_relative "../trips/along"
 
 module NutShelf
   module Desk
     # Packs something for a trip: so much of a stack goes into the bag it travels in, opened where a pack is broken for
     # it, and is set apart until everybody is back.
     class PackTrip < Act
-      COLD = %w[fridge freezer].freeze
-
       private
 
       # @param input [Hash] :trip_id, :takes as [{ lot_id:, amount: in its own units or nil for all }], :place_id of the
@@ -22,7 +21,8 @@ module NutShelf
 
         place = input[:place_id] && work.place_in_use(input[:place_id])
         lots = house.lots.lock(input[:takes].map { |take| take[:lot_id] }.uniq)
-        refuse_cold(lots.values, place)
+        # What stays where it stands goes along from there.
+        Trips::Along.refuse_cold(place ? [place] : lots.values.map { |lot| work.place(lot.place_id) })
         packed = entry("pack_trip", "Packed for #{trip.name}: #{words(lots, input[:takes])}")
         made = input[:takes].each_with_index.flat_map { |take, at| pack(packed, trip, lots, take, place, at) }
         packed.alter("trip", trip, { status: "packed" }) if trip.status == "planned"
@@ -34,13 +34,6 @@ module NutShelf
 
         lot = lots[takes.first[:lot_id]] or raise Store::Missing, "There is no such stack here."
         lot.name(work.food(lot.food_id))
-      end
-
-      # What goes along does not stay in the fridge: its dates count from the warm it travels in.
-      def refuse_cold(lots, place)
-        stays = place ? [place] : lots.map { |lot| work.place(lot.place_id) }
-        cold = stays.find { |one| COLD.include?(one.kind) } or return
-        raise Refusal.of(:travels_in_no_fridge, at: "/place_id", place: cold.name)
       end
 
       def pack(packed, trip, lots, take, place, index)
@@ -73,11 +66,7 @@ module NutShelf
         if place && lot.place_id != place.id
           lot = packed.happen(lot, work.happening("moved", place_id: place.id), place_id: place.id)
         end
-        facts = {
-          lot_id: lot.id, amount: packed.now(lot).on_hand, holder: trip.name, trip_id: trip.id, until_on: trip.back_on
-        }
-        packed.tell(lot, "set_apart", facts.slice(:lot_id, :amount, :holder, :until_on))
-        packed.make("reservation", facts)
+        Trips::Along.set_apart(packed, trip, lot)
         lot
       end
     end

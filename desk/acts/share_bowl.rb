@@ -4,6 +4,8 @@ require_relative "../act"
 require_relative "../bench/bowl_takes"
 require_relative "../bench/freezer_room"
 require_relative "../dish_food"
+require_relative "../own_food"
+require_relative "../poured"
 require_relative "../refusal"
 require_relative "../taking"
 require_relative "../../core/portioning/bench"
@@ -94,10 +96,7 @@ module NutShelf
       def poured(lot, moves)
         opening = @in.opened?(lot) ? [] : [work.happening("opened")]
         part = @in.part(lot.with(history: [*lot.history, *moves.first(1), *opening, *moves.drop(1)]))
-        work.happening(
-          "topped_up", **part.to_h, quality_until: part.quality_until&.iso8601,
-          safety_until: part.safety_until&.iso8601, lot_id: lot.id
-        )
+        Poured.event(work, part, lot.id)
       end
 
       def size = work.size(Core::Quantity.new(portioned.each_g.round(2), :mass))
@@ -173,15 +172,11 @@ module NutShelf
       # A bowl of this name that holds this; what holds more is another food to whoever may not have it.
       def food(made)
         holds = @in.foods.flat_map(&:allergens).uniq.sort
-        key = ["bowl", @label.downcase.gsub(/[^\p{Alnum}]+/, "-"), *holds].join("-")
-        known = house.foods.by_key([key])[key]
-        return known.id if known
-
-        facts = {
-          key: key, name: @label, allergens: holds, class_key: DishFood::COOKED, aisle: "Home leftovers",
-          food_group: "protein", dimension: "mass"
-        }
-        house.foods.add(**facts).tap { |id| made.made("food", id, facts) }
+        OwnFood.ensure(
+          work, made,
+          key: ["bowl", @label.downcase.gsub(/[^\p{Alnum}]+/, "-"), *holds].join("-"), name: @label, allergens: holds,
+          class_key: DishFood::COOKED, aisle: "Home leftovers", food_group: "protein", dimension: "mass"
+        )
       end
 
       def told

@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../fit"
 require_relative "../full_tub"
+require_relative "../poured"
 require_relative "../taking"
 require_relative "../refusal"
 
@@ -69,14 +70,7 @@ module NutShelf
 
       # The jar remembers the part with its dates.
       def event(poured, lot)
-        part = poured.redate.part(lot)
-        work.happening(
-          "topped_up",
-          **part.to_h,
-          quality_until: part.quality_until&.iso8601,
-          safety_until: part.safety_until&.iso8601,
-          lot_id: lot.id
-        )
+        Poured.event(work, poured.redate.part(lot), lot.id)
       end
     end
   end

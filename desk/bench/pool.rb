@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/dating/part"
+require_relative "../poured"
 require_relative "../taking"
 
 module NutShelf
@@ -50,7 +51,7 @@ module NutShelf
           part = part(lot)
           @entry.move(pool, amount, @entry.draw(lot, amount, "split"), "split")
           @entry.came_of(pool, lot, amount, "poured")
-          @entry.happen(pool, event(part, lot))
+          @entry.happen(pool, Poured.event(@work, part, lot.id))
         end
 
         # With the date it has once its pack is open.
@@ -63,13 +64,6 @@ module NutShelf
           sealed = sealed?(lot) && lot.situation == "bought_sealed" &&
             lot.history.none? { |event| event["kind"] == "opened" }
           sealed ? [@work.happening("opened")] : []
-        end
-
-        def event(part, lot)
-          @work.happening(
-            "topped_up", **part.to_h, quality_until: part.quality_until&.iso8601,
-            safety_until: part.safety_until&.iso8601, lot_id: lot.id
-          )
         end
       end
     end

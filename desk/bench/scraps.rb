@@ -2,6 +2,8 @@
 
 require_relative "../dish_food"
 require_relative "../fit"
+require_relative "../own_food"
+require_relative "../poured"
 require_relative "../refusal"
 
 module NutShelf
@@ -70,28 +72,17 @@ module NutShelf
           @entry.move(jar, grams, 0, "split")
           @entry.came_of(jar, lot, grams, "poured")
           @entry.move(lot, -grams, 0, "split")
-          @entry.happen(
-            jar,
-            @work.happening(
-              "topped_up", **part.to_h, quality_until: part.quality_until&.iso8601,
-              safety_until: part.safety_until&.iso8601, lot_id: lot.id
-            )
-          )
+          @entry.happen(jar, Poured.event(@work, part, lot.id))
         end
 
         def food(of, cooked)
           holds = of.allergens.sort
-          key = [KEY, *("cooked" if cooked), *holds].join("-")
-          known = @work.house.foods.by_key([key])[key]
-          return known.id if known
-
           name = [cooked ? "Cooked scraps for stock" : "Scraps for stock", *("with #{holds.join(", ")}" if holds.any?)]
-          facts = {
-            key: key, name: name.join(", "), allergens: holds, class_key: cooked ? DishFood::COOKED : LIKE,
-            aisle: of.aisle, food_group: "protein",
-            dimension: "mass"
-          }
-          @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+          OwnFood.ensure(
+            @work, @entry,
+            key: [KEY, *("cooked" if cooked), *holds].join("-"), name: name.join(", "), allergens: holds,
+            class_key: cooked ? DishFood::COOKED : LIKE, aisle: of.aisle, food_group: "protein", dimension: "mass"
+          )
         end
       end
     end

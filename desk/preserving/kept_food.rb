@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../own_food"
+
 module NutShelf
   module Desk
     module Preserving
@@ -78,15 +80,11 @@ module NutShelf
 
         # What holds something else is another food to whoever may not have it.
         def add(key:, name:, class_key:, from:)
-          key = [key, *from.allergens.sort].join("-")
-          known = @work.house.foods.by_key([key])[key]
-          return known.id if known
-
-          facts = {
-            key: key, name: name, class_key: class_key, allergens: from.allergens,
+          OwnFood.ensure(
+            @work, @entry,
+            key: [key, *from.allergens.sort].join("-"), name: name, class_key: class_key, allergens: from.allergens,
             aisle: @work.catalog.foods[class_key]&.aisle || from.aisle, food_group: from.food_group, dimension: "mass"
-          }
-          @work.house.foods.add(**facts).tap { |id| @entry.made("food", id, facts) }
+          )
         end
       end
     end
