@@ -37,7 +37,7 @@ RSpec.describe "Conservation" do
 
     def step
       lot = stacks.sample(random: @dice)
-      case @dice.rand(11)
+      case @dice.rand(12)
       when 0
         act(:Move, lot_id: lot.id, place_id: places.sample(random: @dice), amount: amount(lot))
       when 1
@@ -71,6 +71,8 @@ RSpec.describe "Conservation" do
         act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first)
       when 9
         act(:SortPests, lot_id: lot.id, packs: 1, inner: 4, kept: 4)
+      when 10
+        act(:SwitchPlace, place_id: places.sample(random: @dice), off: @dice.rand(2).zero?)
       else
         act(:Quarantine, lot_ids: [lot.id], reason: "pest")
       end
