@@ -60,6 +60,21 @@ module NutShelf
         list.empty? ? nil : (list[middle - 1] + list[middle]) / 2
       end
 
+      # So many days a price stands for what it costs now; of so many prices one can say what is usual, and a tenth
+      # below that is cheap.
+      NOW_DAYS = 21
+      ENOUGH = 3
+      CHEAP = 9/10r
+
+      # @param today [Date]
+      # @return [Boolean] whether what was last paid, or is asked, is well below what is usually paid by the gram
+      def cheap_now?(today)
+        grams, _, last = @paid.first
+        return false if @paid.size < ENOUGH || today - last.on > NOW_DAYS
+
+        last.price_minor / grams <= per_gram * CHEAP
+      end
+
       # Loose, by the gram.
       # @param grams [Rational]
       # @return [Array(Integer, Boolean)] minor units, and whether that is an estimate

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../shopping/offers"
 require_relative "batch_log"
 require_relative "kept_food"
 
@@ -36,6 +37,13 @@ module NutShelf
         # @return [Date] the last day to begin
         def start_on(drying, grams, needed_on)
           @log.loads(drying, raw_g(drying, grams), **DRYER, needed_on: needed_on).start_on
+        end
+
+        # @param drying [Core::Drying]
+        # @return [Boolean] whether what goes in costs less now than it usually does, by the price book
+        def cheap_now?(drying)
+          id = @work.shelf.food_ids[drying.food_key]
+          !id.nil? && Offers.new(@work).of(id).cheap_now?(@work.today)
         end
 
         # @param drying [Core::Drying]

@@ -50,8 +50,9 @@ module NutShelf
           open = short.grams - made.under_way(drying)
           return unless open.positive?
 
+          cheap = made.cheap_now?(drying) ? "; it is cheap now" : ""
           doing("dry", made.start_on(drying, open, packed_on),
-            "Begin to dry #{size(made.raw_g(drying, open))} of #{drying.name.downcase}: gives #{size(open)}")
+            "Begin to dry #{size(made.raw_g(drying, open))} of #{drying.name.downcase}: gives #{size(open)}#{cheap}")
         end
 
         def made = @made ||= Preserving::HomeMade.new(@work)

@@ -102,6 +102,20 @@ RSpec.describe "On the way" do
     expect { put("2027-04-09", "dinner", "bag", "mince-couscous-bag") }.not_to raise_error
   end
 
+  it "says when what is to be dried is cheap, by the price book" do
+    put("2027-04-08", "dinner", "bag", "mince-couscous-bag")
+    buy = lambda do |day, price|
+      clock.day = day
+      put_away(ines, "beef-mince", "freezer", amount: "500", price_minor: price)
+    end
+    buy.call(Date.new(2027, 2, 1), 600)
+    buy.call(Date.new(2027, 2, 20), 590)
+    buy.call(Date.new(2027, 3, 18), 560)
+    expect(doings.find { |kind, _| kind == "dry" }.last).not_to match(/cheap/)
+    buy.call(Date.new(2027, 3, 20), 450)
+    expect(doings.find { |kind, _| kind == "dry" }.last).to match(/it is cheap now/)
+  end
+
   it "plans nothing that cannot be dried in time any more" do
     clock.day = Date.new(2027, 4, 4)
     expect { put("2027-04-08", "dinner", "bag", "mince-couscous-bag") }.to raise_error(refused, /good until 3 Apr/)
