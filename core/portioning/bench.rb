@@ -41,6 +41,7 @@ module NutShelf
           @spoiled = spoiled_g
           @bowl = bowl_g
           @additions = additions
+          refuse_below_zero([@trim, @spoiled, *by_products_g])
           refuse_too_much
         end
 
@@ -63,6 +64,12 @@ module NutShelf
         private
 
         def net = @in_g - @trim - @by - @spoiled
+
+        def refuse_below_zero(weights)
+          return if weights.none?(&:negative?) && @additions.all? { |one| one.each.positive? }
+
+          raise ArgumentError, "a weight is not below zero, and what is added weighs something"
+        end
 
         def refuse_too_much
           return if net.positive? && pool.positive?

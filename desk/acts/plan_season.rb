@@ -92,7 +92,8 @@ module NutShelf
 
       def check(facts)
         first, second = facts.values_at(:harvest_on, :next_harvest_on)
-        return if second > first && second - first <= LONGEST && second > work.today
+        ahead = second > work.today && first - work.today <= LONGEST
+        return if ahead && second > first && second - first <= LONGEST
 
         raise Refusal.of(:harvests_out_of_order, at: "/next_harvest_on")
       end

@@ -50,7 +50,12 @@ module NutShelf
           each_minor: portioned.costs.uniq, full: full)
       end
 
-      def saved(input) = input[:by_products] || []
+      def saved(input)
+        list = input[:by_products] || []
+        raise Refusal.of(:weight_not_above_zero, at: "/by_products") unless list.all? { |one| one[:g].to_r.positive? }
+
+        list
+      end
 
       # @return [Boolean] whether a tub is full by it
       def save(made, pool, input)

@@ -144,6 +144,12 @@ RSpec.describe "The bench" do
       expect(stacks(done).map(&:usable_until)).to all(be <= Date.new(2027, 2, 27))
     end
 
+    it "weigh something" do
+      ["0", "-50"].each do |grams|
+        expect { saved("chicken-thighs", grams, "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /above zero/)
+      end
+    end
+
     it "are counted before anything is shared out" do
       expect { saved("chicken-thighs", "860", "2027-02-28") }.to raise_error(NutShelf::Desk::Error, /nothing is left/)
     end

@@ -92,6 +92,10 @@ RSpec.describe "A shared bowl" do
     expect { share(**bowl, additions: [{ lot_id: @tuna }]) }.to raise_error(refused, /grams for each/)
     expect { share(**bowl, additions: [{ lot_id: @rice, each_g: "5" }]) }.to raise_error(refused, /in the bowl already/)
     expect { share(**bowl, bowl_g: "23300") }.to raise_error(refused, /four times|more than/i)
+    ["0", "-5"].each do |each|
+      expect { share(**bowl, additions: [{ lot_id: @tuna, each_g: each }]) }.to raise_error(refused, /weighs something/)
+    end
+    expect { share(**bowl, trim_g: "-50") }.to raise_error(refused, /not below zero/)
     expect { share(**bowl, label: " ") }.to raise_error(refused, /no name/)
     expect { share(**bowl, bowl_g: "0") }.to raise_error(refused, /weigh again|nothing is left/i)
     expect(lot(ines, @fish).on_hand).to eq(1200)

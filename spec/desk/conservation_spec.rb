@@ -35,6 +35,13 @@ RSpec.describe "Conservation" do
       @dice.rand(3).zero? ? nil : NutShelf::Core::Decimal.print((lot.on_hand * @dice.rand(1..9) / 10).round(2))
     end
 
+    def bench(lot)
+      alike = stacks.select { |one| one.food_id == lot.food_id }.map { |one| { lot_id: one.id, amount: amount(one) } }
+      act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first)
+    end
+
+    def switch = act(:SwitchPlace, place_id: places.sample(random: @dice), off: @dice.rand(2).zero?)
+
     def step
       lot = stacks.sample(random: @dice)
       case @dice.rand(12)
@@ -67,12 +74,11 @@ RSpec.describe "Conservation" do
       when 7
         act(:Look, lot_id: lot.id, result: %w[good turning].sample(random: @dice))
       when 8
-        alike = stacks.select { |one| one.food_id == lot.food_id }.map { |one| { lot_id: one.id, amount: amount(one) } }
-        act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first)
+        bench(lot)
       when 9
         act(:SortPests, lot_id: lot.id, packs: 1, inner: 4, kept: 4)
       when 10
-        act(:SwitchPlace, place_id: places.sample(random: @dice), off: @dice.rand(2).zero?)
+        switch
       else
         act(:Quarantine, lot_ids: [lot.id], reason: "pest")
       end

@@ -158,6 +158,9 @@ RSpec.describe "The season" do
     expect { plan }.to raise_error(refused, /in the season plan already/)
     expect { plan(cut: "Clouds") }.to raise_error(refused, /how it is cut/)
     expect { plan(cut: "Plum jam", next_harvest_on: "2027-08-20") }.to raise_error(refused, /after must come after/)
+    expect { plan(cut: "Plum jam", harvest_on: "2190-08-01", next_harvest_on: "2191-08-01") }.to raise_error(
+      refused, /within three years/
+    )
     expect { plan(cut: "Plum jam", weekly: "0") }.to raise_error(refused, /above zero/)
     id = plan(cut: "Plum jam", harvest_on: "2027-03-01", next_harvest_on: "2027-04-01")
     clock.day = Date.new(2027, 4, 1)

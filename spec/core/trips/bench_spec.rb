@@ -53,7 +53,14 @@ RSpec.describe NutShelf::Core::Portioning do
     expect { few.call(count: 100_000) }.to raise_error(ArgumentError, /the most that are made/)
     expect { described_class::Bench.new([intake("potatoes", 100, 10)], trim_g: 100r) }
       .to raise_error(ArgumentError, /nothing is left/)
+    [{ trim_g: -5r }, { spoiled_g: -1r }, { by_products_g: [-1r] }].each do |less|
+      expect { described_class::Bench.new([intake("potatoes", 100, 10)], **less) }.to raise_error(
+        ArgumentError, /not below zero/
+      )
+    end
     pinch = described_class::Addition.new(food: food("cheddar"), each_g: 10r, on_hand_g: 39r, value_minor: 90)
+    expect { described_class::Bench.new([intake("potatoes", 9, 1)], trim_g: 0r, additions: [pinch.with(each_g: 0r)]) }
+      .to raise_error(ArgumentError, /weighs something/)
     short = described_class::Bench.new([intake("potatoes", 400, 10)], trim_g: 0r, additions: [pinch])
     expect { short.call(count: 4) }.to raise_error(ArgumentError, /4 portions take 40.0 g of .*, 39.0 g are there/)
     expect(short.call(count: 3).each_g).to eq(Rational(400, 3).floor(6) + 10)
