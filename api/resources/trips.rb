@@ -12,6 +12,7 @@ require_relative "../../desk/acts/fill_trip"
 require_relative "../../desk/acts/keep_trip"
 require_relative "../../desk/acts/pack_trip"
 require_relative "../../desk/acts/set_trip_meal"
+require_relative "../../desk/acts/swap_trip_days"
 require_relative "../../exchange/sheet"
 
 module NutShelf
@@ -48,6 +49,8 @@ module NutShelf
       end
 
       post("/:id/pack") { act_on_stacks(Desk::PackTrip, { trip_id: id_param, **body_as("PackTrip") }) }
+
+      post("/:id/swap") { act(Desk::SwapTripDays, { trip_id: id_param, **body_as("SwapTripDays") }) }
 
       post("/:id/bought") { act_on_stacks(Desk::BuyOnTheWay, { trip_id: id_param, **body_as("BuyOnTheWay") }) }
 

@@ -156,6 +156,7 @@ RSpec.describe "The door", :api do
       "pack" => { boxes: [{ number: 1, holds: 0, packs: [{ lot_id: 1, count: 1 }] }] },
       "places/box" => { food_id: 1, packs: 1 },
       "places/switch" => { off: true },
+      "trips/swap" => { on: "2026-12-01", with: "2026-12-02" },
       "trips/bought" => { food_id: 1, place_id: 1, count: "1" },
       "trips/pack" => { takes: [{ lot_id: 1 }] },
       "trips/home" => { back: [] },

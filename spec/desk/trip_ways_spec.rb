@@ -102,6 +102,41 @@ RSpec.describe "On the way" do
     expect { put("2027-04-09", "dinner", "bag", "mince-couscous-bag") }.not_to raise_error
   end
 
+  describe "days in another order" do
+    def swap(one, other) = act(:SwapTripDays, ines, { trip_id: trip, on: "2027-04-0#{one}", with: "2027-04-0#{other}" })
+
+    def grid
+      inside(ines) { |house| house.trips.meals(trip) }.to_h { |row| [[row.on_date.day, row.meal], row.dish] }
+    end
+
+    it "swap meal by meal as far as both have them" do
+      put("2027-04-05", "dinner", "bag", "tomato-couscous-bag")
+      put("2027-04-05", "snack", "food", "walnuts", grams: "40")
+      put("2027-04-07", "breakfast", "bag", "oat-apple-bag")
+      put("2027-04-07", "dinner", "recipe", "one-pot-tomato-pasta", pinned: true)
+      swap(5, 7)
+      expect(grid).to eq(
+        [5, "dinner"] => "one-pot-tomato-pasta", [7, "snack"] => "walnuts", [7, "breakfast"] => "oat-apple-bag",
+        [7, "dinner"] => "tomato-couscous-bag"
+      )
+      expect { swap(8, 9) }.to raise_error(refused, /nothing to swap/)
+      expect { swap(5, 5) }.to raise_error(refused, /nothing to swap/)
+      expect do
+        act(:SwapTripDays, ines, { trip_id: trip, on: "2027-04-05", with: "2027-04-19" })
+      end.to raise_error(refused)
+    end
+
+    it "refuse what would be cold too late, and a leftover before its dish" do
+      trip(leaves_hour: 20)
+      put("2027-04-05", "dinner", "recipe", "frankfurter-couscous-pot", pinned: true)
+      expect { swap(5, 8) }.to raise_error(refused, /needs the cold/)
+      put("2027-04-05", "dinner", "recipe", "bulgur-apricot-pot", pinned: true)
+      put("2027-04-06", "lunch", "leftover", "bulgur-apricot-pot")
+      expect { swap(5, 6) }.to raise_error(refused, /no earlier meal|leftover/)
+      expect(grid[[5, "dinner"]]).to eq("bulgur-apricot-pot")
+    end
+  end
+
   it "says when what is to be dried is cheap, by the price book" do
     put("2027-04-08", "dinner", "bag", "mince-couscous-bag")
     buy = lambda do |day, price|

@@ -303,6 +303,11 @@ RSpec.describe NutShelf::Desk::Undo do
       { trip_id: trip, food_id: food_id(ines, "honey"), place_id: place_id(ines, "cupboard"), count: "1",
         amount: "250", unit: "g" }
     end,
+    SwapTripDays: lambda do
+      act(:KeepTrip, ines, { trip_id: trip, back_on: "2027-04-08" })
+      act(:SetTripMeal, ines, { trip_id: trip, on: "2027-04-06", meal: "dinner", kind: "bag", dish: "oat-apple-bag" })
+      { trip_id: trip, on: "2027-04-06", with: "2027-04-07" }
+    end,
     TakeApart: lambda do
       put_away(ines, "sugar-white", "cupboard", amount: "1000")
       done = act(:AssembleBags, ines, { lines: [{ food_id: food_id(ines, "sugar-white"), amount: "20" }], count: 3,

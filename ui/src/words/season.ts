@@ -65,3 +65,7 @@ export const ownedLine = (ml: number, owned: number, used: number) =>
   `${owned} of ${ml} ml${used > 0 ? `, ${used} in use` : ""}`;
 export const jarsWhere = "Count your jars under Places, Jars and boxes";
 export const ripe = (day: string) => `harvest ${day}`;
+export const countsToo = "Other food that counts as it";
+export const countsNone = "none";
+export const leaveOut = (name: string) => `Leave out ${name}`;
+export const leaveOutShort = "Leave out";

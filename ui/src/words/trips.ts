@@ -168,3 +168,5 @@ export const goodUntil = "Printed date";
 export const bagBought = "Into which bag";
 export const chooseBag = "Choose a bag";
 export const boughtIt = "Put it in";
+export const swap = "Swap with";
+export const swapOf = (day: string) => `Swap with: ${day}`;

@@ -1,4 +1,6 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { usualFoodsQuery } from "../../api/queries";
 import type { ChangeSeason, SeasonLine as Line, SeasonPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { Amount, amountIn, Day, Form, Pick, Submit, Text, Whole } from "../../kit/form";
@@ -89,9 +91,39 @@ function Facts({ line, process }: { line?: Line; process: string }) {
       {!bottling && (
         <Whole label={say.dayHours} name="day_hours" min={1} max={24} defaultValue={line?.day_hours ?? ""} />
       )}
+      <Counts line={line} />
       <Pick label={say.getBy} name="get_by" options={say.ways} defaultValue={line?.get_by ?? ""} />
       <Text label={say.note} name="note" maxLength={400} defaultValue={line?.note ?? ""} />
     </>
+  );
+}
+
+/** Own foods that count as it, jars of years before this plan among them. */
+function Counts({ line }: { line?: Line }) {
+  const foods = useQuery(usualFoodsQuery).data ?? [];
+  const [ids, setIds] = useState(line?.food_ids ?? []);
+  const name = (id: number) => foods.find((food) => food.id === id)?.name ?? "";
+  return (
+    <div className="grid gap-1">
+      {ids.map((id) => (
+        <span key={id} className="flex items-center gap-2">
+          <input type="hidden" name="food_ids" value={id} />
+          <span className="grow">{name(id)}</span>
+          <Button aria-label={say.leaveOut(name(id))} onClick={() => setIds(ids.filter((one) => one !== id))}>
+            {say.leaveOutShort}
+          </Button>
+        </span>
+      ))}
+      <Pick
+        label={say.countsToo}
+        none={say.countsNone}
+        value=""
+        options={foods
+          .filter((food) => !ids.includes(food.id))
+          .map((food): [string, string] => [String(food.id), food.name])}
+        onChange={(event) => event.target.value !== "" && setIds([...ids, Number(event.target.value)])}
+      />
+    </div>
   );
 }
 
@@ -120,6 +152,7 @@ function read(form: FormData, process: string) {
     margin_percent: Number(form.get("margin_percent") ?? 0),
     get_by: String(form.get("get_by") ?? "") as "" | "grow" | "buy",
     note: String(form.get("note") ?? "").trim(),
+    food_ids: form.getAll("food_ids").map(Number),
     ...(process === "bottling"
       ? { pot_jars: whole("pot_jars") }
       : { trays: whole("trays"), day_hours: whole("day_hours") }),

@@ -24,6 +24,7 @@ export function TripGrid({ page }: { page: TripPage }) {
         {page.days.map((day) => (
           <li key={day.on} className="border-t border-zinc2 pt-2 first:border-0 first:pt-0">
             <DayRow
+              trip={page.trip.id}
               day={day}
               days={page.days.map((one) => one.on)}
               onPick={(meal) => setChosen({ on: day.on, meal })}
@@ -37,13 +38,15 @@ export function TripGrid({ page }: { page: TripPage }) {
 }
 
 interface RowProps {
+  trip: number;
   day: Day;
   /** All days of the trip. */
   days: string[];
   onPick: (meal: string) => void;
 }
 
-function DayRow({ day, days, onPick }: RowProps) {
+function DayRow({ trip, day, days, onPick }: RowProps) {
+  const { act } = useActs();
   const { today } = useSession();
   const words = dayWords(day.on, today);
   return (
@@ -57,6 +60,21 @@ function DayRow({ day, days, onPick }: RowProps) {
         <p className="text-soft text-small">
           {say.protein(day.protein_g, day.wants_protein_g)}, {say.weightOf(day.weight)}
         </p>
+        <select
+          className="field !min-h-[28px] !py-0 text-small phone:!min-h-[44px]"
+          aria-label={say.swapOf(words)}
+          value=""
+          onChange={(event) => void act(`/api/trips/${trip}/swap`, { on: day.on, with: event.target.value }, say.swap)}
+        >
+          <option value="">{say.swap}</option>
+          {days
+            .filter((one) => one !== day.on)
+            .map((one) => (
+              <option key={one} value={one}>
+                {dayWords(one, today)}
+              </option>
+            ))}
+        </select>
       </div>
       {MEALS.map((meal) => {
         const here = day.meals.find((one) => one.meal === meal);
