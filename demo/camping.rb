@@ -33,6 +33,7 @@ module NutShelf
         people = @within.call { |house| house.household.people.select { |row| GOES.include?(row.name) } }
         {
           name: "West road by bicycle", leaves_on: LEAVES.iso8601, back_on: BACK.iso8601, cold: "soft-bag-2",
+          carried_by: "bicycle",
           high_c: 12, gear: ["burner"], pots: 1, pot_ml: 1500, containers_ml: [10_000, 4000, 4000, 750, 750, 750],
           people: people.map { |row| { person_id: row.id, figure: row.name == "Juna" ? "low" : "usual" } },
           days: { (LEAVES + 2).iso8601 => { effort: "hard", hours: "6" },

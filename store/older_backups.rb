@@ -77,7 +77,7 @@ module NutShelf
         14 => { "reservations" => { "trip_id" => nil } },
         15 => {
           "places" => { "cold_kind" => nil, "off_spans" => [] },
-          "trips" => { "shops" => [], "gas_used_g" => nil, "boiled_ml" => nil },
+          "trips" => { "shops" => [], "carried_by" => "back", "gas_used_g" => nil, "boiled_ml" => nil },
           "trip_meals" => { "soaked" => false }
         }
       }.freeze

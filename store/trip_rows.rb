@@ -9,8 +9,8 @@ module NutShelf
       # A trip: from the first meal of a day to the last of another; `people` [{"person_id", "figure"}], `days` by day
       # {"effort", "hours", "hot"}; gear, pots, how food is kept cold and how hot it gets around it, `temps` by meal,
       # `sources` of water ("2027-04-06 day"), containers for it, fuel. Home again: kcal that were planned and eaten,
-      # and keys of foods that came back. `ticked`: essentials that are packed; `shops`: days on
-      # which one passes a shop; grams of gas that were burnt and millilitres boiled with it.
+      # and keys of foods that came back. `ticked`: essentials that are packed; `shops`: days on which one passes a
+      # shop; `carried_by` "back", "bicycle" or "vehicle"; grams of gas that were burnt and millilitres boiled with it.
       Trip =
         Core::Value.of(
           :id, :name, :leaves_on, :back_on, :eaten_kcal, :planned_kcal, :archived_at, :gas_used_g, :boiled_ml,
@@ -18,7 +18,7 @@ module NutShelf
           days: {}.freeze, gear: ["burner"].freeze, pots: 1, pot_ml: 1500,
           cold: "none", high_c: 20, temps: {}.freeze, no_tins: true, no_glass: true, sources: [].freeze,
           containers_ml: [].freeze, spare_days: 0, canister_g: 230, gas_left_g: 0,
-          came_back: [].freeze, ticked: [].freeze, shops: [].freeze, version: 1
+          came_back: [].freeze, ticked: [].freeze, shops: [].freeze, carried_by: "back", version: 1
         )
       # What is eaten at a meal of it: a "recipe", a "bag", so many grams of a "food" for each, or the "leftover" of a
       # recipe, by its key; `soaked`: water was poured on it the evening before.

@@ -12,7 +12,7 @@ module NutShelf
     class TripView
       FACTS = %i[
         id version name status leaves_hour first_meal last_meal gear pots pot_ml cold high_c no_tins no_glass sources
-        containers_ml spare_days canister_g gas_left_g shops
+        containers_ml spare_days canister_g gas_left_g shops carried_by
       ].freeze
 
       # @param work [Desk::UnitOfWork]

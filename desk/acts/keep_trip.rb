@@ -11,7 +11,7 @@ module NutShelf
     class KeepTrip < Act
       FACTS = %i[
         name leaves_hour first_meal last_meal people days gear pots pot_ml cold high_c temps no_tins no_glass sources
-        containers_ml spare_days canister_g gas_left_g ticked shops
+        containers_ml spare_days canister_g gas_left_g ticked shops carried_by
       ].freeze
       LONGEST = 60
 

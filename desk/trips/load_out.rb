@@ -13,8 +13,9 @@ module NutShelf
 
       # How food is carried: bags by day that add up, and the way from shop to shop.
       class LoadOut
-        # Bags that are carried on a back or a bicycle.
-        CARRIERS = /\Adry-bag-/
+        # What food is carried in, on a back or a bicycle, and in a vehicle.
+        CARRIERS = { "vehicle" => /\A(food-box|crate)-/ }.freeze
+        ON_A_BACK = /\Adry-bag-/
 
         # @param book [TripBook]
         def initialize(book)
@@ -54,7 +55,10 @@ module NutShelf
             .reject { |_, list| list.empty? }.sort.to_h
         end
 
-        def carriers = @tables.packaging.values.select { |one| one.key.match?(CARRIERS) }
+        def carriers
+          wanted = CARRIERS.fetch(@book.trip.carried_by, ON_A_BACK)
+          @tables.packaging.values.select { |one| one.key.match?(wanted) }
+        end
 
         def weighed(plans)
           by_day = plans.flat_map { |plan| plan.days.map { |day| [day, plan.name] } }.to_h

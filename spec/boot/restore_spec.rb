@@ -61,7 +61,7 @@ RSpec.describe NutShelf::Boot::Restore do
   # What each version added, so that a file of an older one can be made.
   added = {
     16 => {
-      "places" => %w[cold_kind off_spans], "trips" => %w[shops gas_used_g boiled_ml],
+      "places" => %w[cold_kind off_spans], "trips" => %w[shops carried_by gas_used_g boiled_ml],
       "trip_meals" => %w[soaked]
     },
     15 => {

@@ -168,7 +168,9 @@ RSpec.describe "On the way" do
       expect(bags.sum(&:grams)).to be_within(1).of(weighed.net_g + weighed.tare_g + tare)
       expect(load_out.legs.size).to eq(1)
     end
-    act(:KeepTrip, ines, { trip_id: trip, shops: ["2027-04-08"] })
+    act(:KeepTrip, ines, { trip_id: trip, carried_by: "vehicle" })
+    book { |told| expect(NutShelf::Desk::Trips::LoadOut.new(told).bags.map { |one| one.carrier.key }).to all(match(/box|crate/)) }
+    act(:KeepTrip, ines, { trip_id: trip, carried_by: "back", shops: ["2027-04-08"] })
     book do |told|
       load_out = NutShelf::Desk::Trips::LoadOut.new(told)
       expect(load_out.legs.map { |one| [one.from.day, one.to.day] }).to eq([[5, 7], [8, 10]])

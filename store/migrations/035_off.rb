@@ -18,6 +18,8 @@ Sequel.migration do
     end
     alter_table(:trips) do
       add_column :shops, "text[]", null: false, default: Sequel.lit("'{}'")
+      add_column :carried_by, String, null: false, default: "back"
+      add_constraint(:trips_carried, carried_by: %w[back bicycle vehicle])
       add_column :gas_used_g, Integer
       add_column :boiled_ml, "numeric(12,3)"
       add_constraint(:trips_gas, Sequel.lit("(gas_used_g IS NULL OR gas_used_g > 0) AND " \
@@ -36,6 +38,8 @@ Sequel.migration do
       drop_constraint :trips_gas
       drop_column :boiled_ml
       drop_column :gas_used_g
+      drop_constraint :trips_carried
+      drop_column :carried_by
       drop_column :shops
     end
     alter_table(:places) do

@@ -170,3 +170,9 @@ export const chooseBag = "Choose a bag";
 export const boughtIt = "Put it in";
 export const swap = "Swap with";
 export const swapOf = (day: string) => `Swap with: ${day}`;
+export const carriedBy = "How it is carried";
+export const carriers: [string, string][] = [
+  ["back", "on the back"],
+  ["bicycle", "on bicycles"],
+  ["vehicle", "in a vehicle"],
+];

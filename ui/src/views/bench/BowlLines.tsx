@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Stack } from "../../api/types";
 import { useSession } from "../../app/session";
+import { ByScale } from "../../kit/ByScale";
 import { amountOf, Pick, Text } from "../../kit/form";
 import { Button } from "../../kit/kit";
 import { dayWords } from "../../words/common";
@@ -39,14 +40,16 @@ export function Cooked({ stacks, lines, onLines }: Props<Cooking>) {
     <>
       <Lines lines={lines} onLines={onLines} words={(line) => say.took(line.name, line.grams)} />
       <Which stacks={free(stacks, lines)} value={id} onPick={setId} />
-      <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
+      <div className="grid grid-cols-[1fr_auto_auto] gap-2 items-end">
         <Text
           label={say.grams}
+          name="cooked_g"
           inputMode="decimal"
           placeholder={say.allOfIt}
           value={grams}
           onChange={(event) => setGrams(event.target.value)}
         />
+        <ByScale name="cooked_g" what={say.grams} />
         <Button onClick={put}>{say.put}</Button>
       </div>
     </>
@@ -73,13 +76,15 @@ export function Added({ stacks, lines, onLines }: Props<Adding>) {
       <p className="text-soft text-small">{say.addedNote}</p>
       <Lines lines={lines} onLines={onLines} words={(line) => say.gets(line.name, line.grams, line.perPack)} />
       <Which stacks={free(stacks, lines)} value={id} onPick={setId} />
-      <div className="grid grid-cols-[90px_1fr_auto] gap-2 items-end">
+      <div className="grid grid-cols-[90px_auto_1fr_auto] phone:grid-cols-[1fr_auto] gap-2 items-end">
         <Text
           label={say.each}
+          name="each_g"
           inputMode="decimal"
           value={grams}
           onChange={(event) => setGrams(event.target.value)}
         />
+        <ByScale name="each_g" what={say.each} />
         <Text
           label={say.perPack}
           inputMode="numeric"

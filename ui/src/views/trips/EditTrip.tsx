@@ -157,6 +157,12 @@ function Gear({ trip, page }: Omit<Props, "onClose">) {
           defaultValue={trip?.gas_left_g ?? 0}
         />
       </div>
+      <Pick
+        label={say.carriedBy}
+        name="carried_by"
+        options={say.carriers}
+        defaultValue={trip?.carried_by ?? "back"}
+      />
       <Text
         label={say.containers}
         note={say.containersNote}
@@ -187,6 +193,7 @@ function bodyOf(form: FormData): KeepTrip {
     pots: number("pots"),
     pot_ml: number("pot_ml"),
     cold: text("cold"),
+    carried_by: text("carried_by") as "back" | "bicycle" | "vehicle",
     high_c: number("high_c"),
     spare_days: number("spare_days"),
     canister_g: number("canister_g"),
