@@ -22,6 +22,8 @@ module NutShelf
         Entry = Core::Value.of(:row, :choice, :cell, faults: [].freeze)
         # Dishes without a fault of gear, pots or time that are enough to choose from.
         ENOUGH = 5
+        # Seconds a grid is bettered for at least, where finding out what there is took long.
+        LEAST = 0.15
         CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
 
         attr_reader :trip, :route, :party, :menu
@@ -130,7 +132,7 @@ module NutShelf
           score = Core::Trips::GridScore.new(catalog, faults, slots, stock: stock, targets: targets)
           standing = slots.map { |slot| main(slot)&.choice }
           Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK)
-            .call(seconds: from + seconds - CLOCK.call, standing: standing)
+            .call(seconds: [from + seconds - CLOCK.call, LEAST].max, standing: standing)
         end
 
         # @param slot [Core::Trips::Slot]
