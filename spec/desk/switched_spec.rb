@@ -65,6 +65,16 @@ RSpec.describe "Switching a place off and on" do
     expect(lot(ines, moved)).to have_attributes(stopped: false, frozen: true)
   end
 
+  it "counts as off on a day nobody knows, once it ever was" do
+    days = [Date.new(2027, 4, 4), Date.new(2027, 4, 5), Date.new(2027, 4, 9), nil]
+    kinds = -> { days.map { |day| place(fridge).standing(day).kind } }
+    expect(kinds.call).to eq(%w[fridge fridge fridge fridge])
+    switch(fridge, true)
+    clock.day = Date.new(2027, 4, 9)
+    switch(fridge, false)
+    expect(kinds.call).to eq(%w[fridge cupboard fridge cupboard])
+  end
+
   it "thaws what is in a freezer" do
     peas = put_away(ines, "frozen-peas", "freezer", place_id: freezer, amount: "900")["lot_id"]
     switch(freezer, true)
