@@ -3,6 +3,7 @@
 require_relative "../act"
 require_relative "../day"
 require_relative "../refusal"
+require_relative "../trips/refused"
 require_relative "../trips/trip_book"
 
 module NutShelf
@@ -18,6 +19,8 @@ module NutShelf
         row = input[:trip_meal_id] && standing_row(input[:trip_meal_id])
         @trip = house.trips.find(row ? row.trip_id : input[:trip_id])
         @book = Trips::TripBook.new(work, @trip)
+        @refused = Trips::Refused.new(work, @trip)
+        @before = @refused.standing.keys - [row&.id]
         return changed(row, input) if row
 
         facts = facts(input)
@@ -25,7 +28,7 @@ module NutShelf
         set = entry("set_trip_meal", "#{@trip.name}: #{words(facts)}")
         replace(set, facts) unless facts[:kind] == "food"
         id = set.make("trip_meal", facts)
-        refuse_faulty(id)
+        @refused.guard(@before, "/dish")
         done(set, trip_id: @trip.id, trip_meal_id: id)
       end
 
@@ -44,7 +47,7 @@ module NutShelf
         set = entry("set_trip_meal", "#{@trip.name}: #{input[:gone] ? "took off" : "changed"} #{name(row)}")
         swap(set, row, changes) if changes[:on_date] || changes[:meal]
         set.alter("trip_meal", row, changes)
-        refuse_faulty(row.id) if changes[:on_date] || changes[:meal] || changes[:soaked]
+        @refused.guard(@before, "/on") if changes[:on_date] || changes[:meal] || changes[:soaked]
         done(set, trip_id: @trip.id, trip_meal_id: row.id)
       end
 
@@ -97,19 +100,6 @@ module NutShelf
 
       def standing(on, meal)
         house.trips.meals(@trip.id).select { |one| one.on_date == on && one.meal == meal && one.kind != "food" }
-      end
-
-      def refuse_faulty(id)
-        entry = Trips::TripBook.new(work, @trip).entries.find { |one| one.row.id == id }
-        raise Refusal.of(:nothing_left_of_it, at: "/dish") if entry && entry.row.kind == "leftover" && entry.cell.nil?
-
-        bad = (entry&.faults || []).find { |one| refuses?(one, entry) } or return
-        raise Refusal.of(:trip_meal_refused, at: "/dish", why: @book.fault_words(bad))
-      end
-
-      # What is left over too long is not eaten, whoever pins it.
-      def refuses?(fault, entry)
-        Core::Trips::GridScore::REFUSES.include?(fault.kind) || (fault.kind == :leftover && entry.cell.leftover?)
       end
 
       def words(facts) = "#{name(Store::Rows::TripMeal.new(**facts))} on #{facts[:on_date].strftime("%-d %b")}"

@@ -4,6 +4,7 @@ require_relative "../act"
 require_relative "../bench/bowl_takes"
 require_relative "../bench/freezer_room"
 require_relative "../dish_food"
+require_relative "../kits/floor"
 require_relative "../own_food"
 require_relative "../poured"
 require_relative "../refusal"
@@ -38,7 +39,7 @@ module NutShelf
 
       # @param input [Hash] what Bench::BowlTakes takes, :bowl_g as the cooked bowl weighs, :trim_g peeled off before,
       #   :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest, :label,
-      #   :directions
+      #   :directions, :despite why, see Take
       def perform(input)
         @in = Bench::BowlTakes.new(work, input)
         @label = input[:label].to_s.strip
@@ -47,13 +48,21 @@ module NutShelf
         refuse_too_heavy(input[:bowl_g].to_r)
         @portioned = reckon(input, @in.takes.map { |one| share(one) })
         refuse_unfrozen if frozen(input).positive?
-        made = entry("share_bowl", "Made #{portioned.count} portions of #{size}: #{@label}")
+        despite = Kits::Floor.new(work).guard(leaving, input[:despite])
+        made = entry("share_bowl", "Made #{portioned.count} portions of #{size}: #{@label}#{despite}")
         @portioned = reckon(input, drawn(made))
         food_id = food(made)
         stacks = parts(input).map { |part| stack(made, food_id, part, input) }
         over(made, food_id, input)
         done(made, lot_id: stacks.first.id, lot_ids: stacks.map(&:id), portions: portioned.count,
           each_minor: portioned.costs.uniq)
+      end
+
+      # What the kitchen takes, by stack.
+      def leaving
+        bowl = @in.takes.group_by { |one| one.lot.id }.transform_values { |list| list.sum(&:units) }
+        added = @in.additions.to_h { |lot, one| [lot.id, @in.units(lot, one.taken(portioned.count))] }
+        bowl.merge(added)
       end
 
       def refuse_too_heavy(bowl_g)

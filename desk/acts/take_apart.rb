@@ -21,6 +21,7 @@ module NutShelf
 
         Fit.check(work, bag, Redate.new(work).part(bag), pointer: "/lot_id")
         number = Parting.amount(work, bag, input[:amount] || Core::Decimal.print(bag.on_hand))
+        refuse_kept(bag, number)
         parts = parts(bag, number)
         raise Refusal.of(:nothing_to_take_apart) if parts.empty?
 
@@ -29,6 +30,12 @@ module NutShelf
         shares = Core::LargestRemainder.split(value, parts.map { |source, units| grams(source, units) })
         lots = parts.zip(shares).map { |(source, units), share| part(apart, bag, source, units, share) }
         done(apart, lot_id: lots.first.id, lot_ids: lots.map(&:id))
+      end
+
+      # A bag that is packed for a trip stays whole.
+      def refuse_kept(bag, number)
+        free = bag.on_hand - work.held.fetch(bag.id, 0r)
+        raise Refusal.of(:only_free, left: work.part_words(bag, [free, 0r].max)) if number > free
       end
 
       # What went into as many bags, by stack.

@@ -73,7 +73,7 @@ module NutShelf
 
         def take(asked, pointer)
           lot = fit(asked, pointer)
-          grams = asked[:amount]&.to_r || (lot.on_hand * per_unit(lot))
+          grams = asked[:amount]&.to_r || (free(lot) * per_unit(lot))
           refuse_too_much(lot, grams)
           Take.new(lot: lot, grams: grams, units: units(lot, grams))
         end
@@ -82,8 +82,8 @@ module NutShelf
           lot = fit(asked, pointer)
           refuse_twice(lot)
           Core::Portioning::Addition.new(
-            food: food(lot), each_g: each(asked, lot, pointer), on_hand_g: lot.on_hand * per_unit(lot),
-            value_minor: lot.value_minor
+            food: food(lot), each_g: each(asked, lot, pointer), on_hand_g: free(lot) * per_unit(lot),
+            value_minor: Core::Money.share(lot.value_minor, free(lot), lot.on_hand)
           ).then { |one| [lot, one] }
         end
 
@@ -105,10 +105,13 @@ module NutShelf
         def per_unit(lot) = @work.shelf.stacks.fetch(lot.id).grams_per_unit
 
         def refuse_too_much(lot, grams)
-          return if grams.positive? && grams / per_unit(lot) <= lot.on_hand
+          return if grams.positive? && grams / per_unit(lot) <= free(lot)
 
-          raise Refusal.of(:only_left, left: @work.part_words(lot, lot.on_hand))
+          raise Refusal.of(:only_free, left: @work.part_words(lot, [free(lot), 0r].max))
         end
+
+        # What is kept for something else stays.
+        def free(lot) = lot.on_hand - @work.held.fetch(lot.id, 0r)
 
         # What is in the bowl is not added once more: two hands would open one pack.
         def refuse_twice(lot)

@@ -218,6 +218,14 @@ RSpec.describe "Assembling bags" do
       expect(traced).to include(made.first.id)
     end
 
+    it "leaves bags whole that are packed for a trip" do
+      cocoa
+      bag = stacks(bags("cocoa-cup-bag", 4)).max_by(&:on_hand)
+      trip = act(:KeepTrip, ines, { name: "Lochs", leaves_on: "2027-04-05", back_on: "2027-04-06" })["trip_id"]
+      act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: bag.id }] })
+      expect { apart(bag.id) }.to raise_error(NutShelf::Desk::Error, /is free/)
+    end
+
     it "refuses what is no bag, and what is not to eat" do
       tin = put_away(ines, "canned-chickpeas", "cupboard")["lot_id"]
       expect { apart(tin) }.to raise_error(NutShelf::Desk::Error, /Only bags/)

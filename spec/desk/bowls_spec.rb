@@ -101,6 +101,17 @@ RSpec.describe "A shared bowl" do
     expect(lot(ines, @fish).on_hand).to eq(1200)
   end
 
+  it "leaves what is packed for a trip, in the bowl and beside it" do
+    trip = act(:KeepTrip, ines, { name: "Lochs", leaves_on: "2027-04-05", back_on: "2027-04-06" })["trip_id"]
+    oats = stack("rolled-oats", "500", 90)
+    act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: oats }] })
+    bowl = { bowl_g: "900", count: 2, place_id: fridge, label: "Porridge" }
+    expect { share(**bowl, takes: [{ lot_id: oats, amount: "300" }]) }.to raise_error(refused, /is free/)
+    rice = stack("white-rice", "400", 80)
+    expect { share(**bowl, takes: [{ lot_id: rice }], additions: [{ lot_id: oats, each_g: "10" }]) }
+      .to raise_error(refused, /0.0 g are there/)
+  end
+
   it "keeps the date of what was cooked before and only heated again" do
     tub = put_away(ines, "cooked-rice", "fridge", amount: "500", state: "leftover", made_on: "2027-02-25")["lot_id"]
     done = share(takes: [{ lot_id: tub }], bowl_g: "480", count: 2, place_id: fridge, label: "Rice, heated up")

@@ -126,6 +126,15 @@ RSpec.describe "On the way" do
       end.to raise_error(refused)
     end
 
+    it "refuse a dish that a swap of two would put where it is cold too late" do
+      trip(leaves_hour: 20)
+      put("2027-04-05", "dinner", "recipe", "frankfurter-couscous-pot", pinned: true)
+      bag = put("2027-04-08", "dinner", "bag", "tomato-couscous-bag")
+      expect do
+        act(:SetTripMeal, ines, { trip_meal_id: bag, on: "2027-04-05" })
+      end.to raise_error(refused, /needs the cold/)
+    end
+
     it "refuse what would be cold too late, and a leftover before its dish" do
       trip(leaves_hour: 20)
       put("2027-04-05", "dinner", "recipe", "frankfurter-couscous-pot", pinned: true)
