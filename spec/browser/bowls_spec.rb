@@ -59,4 +59,51 @@ RSpec.describe "Bowls and the season", :browser do
     click_button "Undo", match: :first
     expect(page).to have_text("Make 10.46 l")
   end
+
+  it "takes a wrong day, a double click, a second browser and the back button as they come" do
+    enter(who)
+    visit "/portion/season"
+    select "Plum jam, in jars", from: "What"
+    fill_in "Eaten in a week, ml", with: "200"
+    fill_in "Harvest begins", with: "2027-08-01"
+    fill_in "And the year after", with: "2027-07-01"
+    click_button "Plan it"
+    expect(page).to have_text("The harvest after must come after this one")
+    expect(page).to have_field("Eaten in a week, ml", with: "200")
+    fill_in "And the year after", with: "2028-08-01"
+    twice("Plan it")
+    expect(page).to have_text("200 ml a week")
+    expect(inside(who) { |house| house.season.all.map(&:cut) }).to eq(["Plum jam"])
+    click_button "Change Plum jam"
+    act(:PlanSeason, who, { line_id: inside(who) { |house| house.season.all.first.id }, note: "Somebody else" })
+    fill_in "Note", with: "Mine"
+    click_button "Keep that"
+    expect(page).to have_text(/meanwhile/i)
+    expect(inside(who) { |house| house.season.all.map(&:note) }).to eq(["Somebody else"])
+    page.refresh
+    page.go_back
+    page.go_forward
+    expect(page).to have_text("Somebody else")
+  end
+
+  it "shares a bowl out once, however often it is pressed, and doubts what weighs too much" do
+    put_away(who, "rolled-oats", "cupboard", amount: "900", price_minor: 200)
+    enter(who)
+    visit "/portion/bowls"
+    first(:select, "Which stack?").find("option", text: /oats/i).select_option
+    click_button "Put in"
+    fill_in "The cooked bowl weighs, in g", with: "99999999"
+    fill_in "What it is", with: "Porridge"
+    expect(page).to have_text("It weighs far more than what was taken for it.")
+    fill_in "The cooked bowl weighs, in g", with: "1800"
+    expect(page).to have_text("4 portions of 450 g")
+    twice("Share it out")
+    expect(page).to have_link("Print their labels")
+    expect(on_shelf(who).sum(&:on_hand)).to eq(1800)
+  end
+
+  def twice(name)
+    button = find_button(name)
+    page.execute_script("arguments[0].click(); arguments[0].click()", button)
+  end
 end

@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
-require_relative "../support/house"
+require_relative "../support/trips"
 require_relative "../../desk/trips/packing_list"
-require_relative "../../desk/trips/trip_book"
 
 # What goes along on a trip, and what comes home of it.
 RSpec.describe "Packing for a trip" do
+  include TripSupport
+
   let(:ines) { household!(people: 3) }
   let(:refused) { NutShelf::Desk::Error }
   let(:cupboard) { place_id(ines, "cupboard") }
@@ -19,17 +20,7 @@ RSpec.describe "Packing for a trip" do
     })["trip_id"]
   end
 
-  def put(on, meal, kind, dish, **more)
-    act(:SetTripMeal, ines, { trip_id: trip, on: on, meal: meal, kind: kind, dish: dish, **more })
-  end
-
-  def list
-    services.database.within(ines.household_id) do |db|
-      work = NutShelf::Desk::UnitOfWork.new(services, ines, db)
-      book = NutShelf::Desk::Trips::TripBook.new(work, work.house.trips.find(trip))
-      yield NutShelf::Desk::Trips::PackingList.new(work, book)
-    end
-  end
+  def list = book { |told, work| yield NutShelf::Desk::Trips::PackingList.new(work, told) }
 
   def pack(*takes) = act(:PackTrip, ines, { trip_id: trip, takes: takes, place_id: bag })
 

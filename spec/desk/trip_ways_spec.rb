@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "../support/house"
+require_relative "../support/trips"
 require_relative "../../desk/trips/load_out"
 require_relative "../../desk/trips/to_do"
-require_relative "../../desk/trips/trip_book"
 
 # What is done before and on a trip: soaked, dried, thawed, carried in bags, bought on the way, learned.
 RSpec.describe "On the way" do
+  include TripSupport
+
   let(:ines) { household!(people: 3) }
   let(:refused) { NutShelf::Desk::Error }
 
@@ -17,17 +18,6 @@ RSpec.describe "On the way" do
       name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-10", cold: "soft-bag-2", high_c: 12,
       gear: ["burner"], pots: 1, pot_ml: 3000, **more
     })["trip_id"]
-  end
-
-  def put(on, meal, kind, dish, **more)
-    act(:SetTripMeal, ines, { trip_id: trip, on: on, meal: meal, kind: kind, dish: dish, **more })["trip_meal_id"]
-  end
-
-  def book
-    services.database.within(ines.household_id) do |db|
-      work = NutShelf::Desk::UnitOfWork.new(services, ines, db)
-      yield NutShelf::Desk::Trips::TripBook.new(work, work.house.trips.find(trip)), work
-    end
   end
 
   def doings

@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../support/house"
-require_relative "../../desk/trips/trip_book"
+require_relative "../support/trips"
 
 # Trips: who goes, what is eaten on the way, and what it comes to.
 RSpec.describe "Trips" do
+  include TripSupport
+
   let(:ines) { household!(people: 3) }
   let(:refused) { NutShelf::Desk::Error }
   let(:monday) { Date.new(2027, 4, 5) }
@@ -17,17 +18,6 @@ RSpec.describe "Trips" do
       name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-10", cold: "soft-bag-2", high_c: 12,
       gear: ["burner"], pots: 1, pot_ml: 1500, **more
     })["trip_id"]
-  end
-
-  def put(on, meal, kind, dish, **more)
-    act(:SetTripMeal, ines, { trip_id: trip, on: on, meal: meal, kind: kind, dish: dish, **more })["trip_meal_id"]
-  end
-
-  def book
-    services.database.within(ines.household_id) do |db|
-      work = NutShelf::Desk::UnitOfWork.new(services, ines, db)
-      yield NutShelf::Desk::Trips::TripBook.new(work, work.house.trips.find(trip))
-    end
   end
 
   def meals = inside(ines) { |house| house.trips.meals(trip) }
