@@ -118,7 +118,7 @@ module NutShelf
             :wrapping,
             :opening
           )
-        child = new_lot({ **facts, **changes })
+        child = new_lot({ **facts, container_id: jar_of(lot, amount), **changes })
         came_of(child, lot, amount, "split")
         move(child, amount, draw(lot, amount, "split"), "split")
       end
@@ -196,6 +196,11 @@ module NutShelf
       end
 
       def not_to_eat?(lot) = lot.stopped || (!lot.safety_until.nil? && lot.safety_until < @work.today)
+
+      # Closed jars that go somewhere else go in their jars; what is ladled out of one leaves it behind.
+      def jar_of(lot, amount)
+        lot.container_id if !lot.open && lot.pack_amount && (amount % lot.pack_amount).zero?
+      end
 
       def keep(lot) = @now[lot.id] = lot
 

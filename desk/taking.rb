@@ -37,6 +37,7 @@ module NutShelf
           lot.one_pack,
           open: true,
           place_id: place_id,
+          container_id: lot.container_id,
           history: [*lot.history, *carried(lot, place_id), *broken(lot)]
         )
       end

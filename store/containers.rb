@@ -6,7 +6,16 @@ module NutShelf
   module Store
     # Jars, tubs and boxes by size; how many of them are in use follows from the stacks.
     class Containers < Table
-      # SELECT containers.*, (SELECT count(*) FROM lots ... on_hand > 0) AS in_use FROM containers ... ORDER BY
+      # A stack of closed jars takes one for each pack of it; what was poured into a jar takes that one.
+      JARS = Sequel.function(
+        :sum,
+        Sequel.case(
+          { Sequel.expr(Sequel[:lots][:open] | { Sequel[:lots][:pack_amount] => nil }) => 1 },
+          Sequel.function(:ceil, Sequel[:lots][:on_hand] / Sequel.function(:nullif, Sequel[:lots][:pack_amount], 0))
+        )
+      ).cast(Integer).freeze
+
+      # SELECT containers.*, (SELECT sum(jars) FROM lots ... on_hand > 0) AS in_use FROM containers ... ORDER BY
       #   capacity_ml, name
       def all
         used =
@@ -15,7 +24,7 @@ module NutShelf
             .where { on_hand > 0 }
             .exclude(container_id: nil)
             .group(:container_id)
-            .select(:container_id, Sequel.function(:count).*.as(:in_use))
+            .select(:container_id, JARS.as(:in_use))
         rows(:containers)
           .where(archived_at: nil)
           .left_join(used.as(:used), container_id: Sequel[:containers][:id])
@@ -32,8 +41,8 @@ module NutShelf
       # Also one that is out of sight, for stacks that remember it.
       def any(id) = found(rows(:containers).where(id: id).first, "jar or box")
 
-      # SELECT count(*) FROM lots WHERE household_id = 7 AND container_id = 3 AND on_hand > 0
-      def in_use(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.count
+      # SELECT sum(jars) FROM lots WHERE household_id = 7 AND container_id = 3 AND on_hand > 0
+      def in_use(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.get(JARS) || 0
     end
   end
 end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "containers"
 require_relative "table"
 
 module NutShelf
@@ -50,14 +51,14 @@ module NutShelf
         false
       end
 
-      # SELECT containers.name, owned, count(*) FROM lots JOIN containers ... GROUP BY ... HAVING count(*) > owned
+      # SELECT containers.name, owned, sum(jars) FROM lots JOIN containers ... GROUP BY ... HAVING sum(jars) > owned
       def jars
         rows(:lots)
           .join(:containers, household_id: Sequel[:lots][:household_id], id: Sequel[:lots][:container_id])
           .where { on_hand > 0 }
           .group(Sequel[:containers][:id], Sequel[:containers][:name], Sequel[:containers][:owned])
-          .having { count.function.* > Sequel[:containers][:owned] }
-          .select_map([Sequel[:containers][:name], Sequel[:containers][:owned], Sequel.function(:count).*.as(:used)])
+          .having { Sequel[:containers][:owned] < Containers::JARS }
+          .select_map([Sequel[:containers][:name], Sequel[:containers][:owned], Containers::JARS.as(:used)])
           .map { |name, owned, used| "#{used} of #{name} are in use, and there are only #{owned}" }
       end
 

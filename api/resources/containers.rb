@@ -3,7 +3,9 @@
 require_relative "../base"
 require_relative "../../desk/acts/add_container"
 require_relative "../../desk/acts/change_container"
+require_relative "../../core/kits/figures"
 require_relative "../../core/portioning/fill"
+require_relative "../../core/portioning/freezer_jars"
 
 module NutShelf
   module Api
@@ -48,6 +50,11 @@ module NutShelf
 
         def decimal(number) = number && Core::Decimal.print(number.to_r)
 
+        def headspace(work, row)
+          Core::Portioning::FreezerJars.new(Core::Kits::Figures.new(targets: work.catalog.targets))
+            .headspace(shape: row.shape, capacity_ml: row.capacity_ml)
+        end
+
         def fill(work, row, food_id)
           food = work.food(food_id)
           fill =
@@ -56,7 +63,7 @@ module NutShelf
               food: food,
               cursor: work.shelf.cursor(allow_look: false),
               on: work.today,
-              freezing: params[:freezing] == "yes" ? row.shape : nil
+              headspace: params[:freezing] == "yes" ? headspace(work, row) : 0r
             )
           {
             amount: words(work, fill.grams),

@@ -27,9 +27,16 @@ module NutShelf
         # @param capacity_ml [Rational] of one jar
         # @return [JarsFilled]
         def call(ml, shape:, capacity_ml:)
-          size = capacity_ml <= SMALL ? "small" : "large"
-          fill = capacity_ml * (1 - @figures.usual(ROWS.fetch([shape, size])))
+          fill = capacity_ml * (1 - headspace(shape: shape, capacity_ml: capacity_ml))
           JarsFilled.new(fill_ml: fill, jars: (ml / fill).ceil)
+        end
+
+        # @param shape [String]
+        # @param capacity_ml [Rational]
+        # @return [Rational] of a jar that stays free, for what freezes swells
+        def headspace(shape:, capacity_ml:)
+          size = capacity_ml <= SMALL ? "small" : "large"
+          @figures.usual(ROWS.fetch([shape, size]))
         end
 
         # @param ml [Rational]

@@ -3,10 +3,10 @@
 require_relative "../act"
 require_relative "../bench/bowl_takes"
 require_relative "../bench/freezer_room"
+require_relative "../bench/jars"
 require_relative "../dish_food"
 require_relative "../kits/floor"
 require_relative "../own_food"
-require_relative "../poured"
 require_relative "../refusal"
 require_relative "../taking"
 require_relative "../../core/portioning/bench"
@@ -38,16 +38,18 @@ module NutShelf
       private
 
       # @param input [Hash] what Bench::BowlTakes takes, :bowl_g as the cooked bowl weighs, :trim_g peeled off before,
-      #   :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest, :label,
-      #   :directions, :despite why, see Take
+      #   :count or :size_g, :fresh how many stay so, :place_id for those, :frozen_place_id for the rest,
+      #   :container_id the jars they go into, :label, :directions, :despite why, see Take
       def perform(input)
         @in = Bench::BowlTakes.new(work, input)
         @label = input[:label].to_s.strip
         raise Refusal.of(:bowl_without_name, at: "/label") if @label.empty?
 
         refuse_too_heavy(input[:bowl_g].to_r)
+        @jars = jars(input)
         @portioned = reckon(input, @in.takes.map { |one| share(one) })
-        refuse_unfrozen if frozen(input).positive?
+        @jars&.check(portioned.count, portioned.each_g)
+        @in.additions.refuse_unfrozen if frozen(input).positive?
         despite = Kits::Floor.new(work).guard(leaving, input[:despite])
         made = entry("share_bowl", "Made #{portioned.count} portions of #{size}: #{@label}#{despite}")
         @portioned = reckon(input, drawn(made))
@@ -61,8 +63,7 @@ module NutShelf
       # What the kitchen takes, by stack.
       def leaving
         bowl = @in.takes.group_by { |one| one.lot.id }.transform_values { |list| list.sum(&:units) }
-        added = @in.additions.to_h { |lot, one| [lot.id, @in.units(lot, one.taken(portioned.count))] }
-        bowl.merge(added)
+        bowl.merge(@in.additions.leaving(portioned.count))
       end
 
       def refuse_too_heavy(bowl_g)
@@ -77,49 +78,29 @@ module NutShelf
         intakes = @in.takes.zip(values).map do |take, value|
           Core::Portioning::Intake.new(food: @in.food(take.lot), grams: take.grams, value_minor: value)
         end
-        Core::Portioning::Bench.new(
-          intakes, trim_g: input[:trim_g].to_r, bowl_g: input[:bowl_g].to_r,
-          additions: @added_values || @in.additions.map(&:last)
-        ).call(count: input[:count], size: input[:size_g]&.to_r)
+        bench = Core::Portioning::Bench.new(
+          intakes, trim_g: input[:trim_g].to_r, bowl_g: input[:bowl_g].to_r, additions: @in.additions.sums
+        )
+        bench.call(count: Bench::Jars.count(@jars, bench, @in.additions.sums, input), size: input[:size_g]&.to_r)
       rescue ArgumentError => e
         raise Refusal.of(:portion_size, at: "/count", words: e.message.capitalize)
       end
 
+      def jars(input)
+        freezing = !input[:frozen_place_id].nil? || (input[:place_id] && work.place(input[:place_id]).kind == "freezer")
+        input[:container_id] && Bench::Jars.new(work, input[:container_id], name: @label, freezing: freezing)
+      end
+
       # What the stacks really gave up, pack by pack.
       def drawn(made)
-        @estimated = [*@in.takes.map(&:lot), *@in.additions.map(&:first)].any?(&:value_estimated)
         taking = Taking.new(work, made)
-        @added_values = @in.additions.map { |lot, added| with_value(taking, lot, added) }
+        @in.additions.draw(made, portioned.count)
         @in.takes.map { |one| taking.take(one.lot, one.units, "cooked") }
-      end
-
-      def with_value(taking, lot, added)
-        taken = added.taken(portioned.count)
-        value = taking.take(lot, @in.units(lot, taken), "cooked")
-        added.with(on_hand_g: taken, value_minor: value)
-      end
-
-      # What was added, with the date it has once its pack was opened and it was brought where the portions go.
-      def added(moves) = @in.additions.map { |lot, _| poured(lot, moves) }
-
-      def poured(lot, moves)
-        opening = @in.opened?(lot) ? [] : [work.happening("opened")]
-        part = @in.part(lot.with(history: [*lot.history, *moves.first(1), *opening, *moves.drop(1)]))
-        Poured.event(work, part, lot.id)
       end
 
       def size = work.size(Core::Quantity.new(portioned.each_g.round(2), :mass))
 
       def frozen(input) = input[:frozen_place_id] ? portioned.count - [input.fetch(:fresh, 0), portioned.count].min : 0
-
-      # Without a figure for the freezer nobody could say until when.
-      def refuse_unfrozen
-        @in.additions.map { |_, added| added.food }.each do |food|
-          next if work.catalog.keeping(food, "frozen_at_home", "freezer").row?
-
-          raise Refusal.of(:does_not_freeze, at: "/frozen_place_id", food: food.name)
-        end
-      end
 
       def parts(input)
         cold = frozen(input)
@@ -140,7 +121,7 @@ module NutShelf
 
       def stack(made, food_id, part, input)
         facts = {
-          pack_amount: portioned.each_g, place_id: part.place_id, label: @label,
+          pack_amount: portioned.each_g, place_id: part.place_id, label: @label, container_id: @jars&.id,
           directions: input[:directions].to_s.strip
         }
         kept(made, food_id, facts, portioned.each_g * part.count, part.cost_minor * part.count)
@@ -159,23 +140,18 @@ module NutShelf
         place = work.place_in_use(facts[:place_id])
         start = place.kind == "freezer" ? fridge : place.id
         moves = [start, place.id].uniq.map { |id| work.happening("moved", place_id: id) }
-        poured = facts[:pack_amount] ? added(moves) : []
+        poured = facts[:pack_amount] ? @in.additions.poured(moves) : []
         lot = made.new_lot(
           food_id: food_id, dimension: "mass", situation: "left_over", made_on: work.on, start_place_id: start,
-          value_estimated: @estimated, **facts, history: [*before, *moves.drop(1), *poured]
+          value_estimated: @in.estimated?, **facts, history: [*before, *moves.drop(1), *poured]
         )
-        went_in.each { |source, units| made.came_of(lot, source, units, "cooked") }
+        @in.went_in.each { |source, units| made.came_of(lot, source, units, "cooked") }
         made.move(lot, amount, value, "made")
       end
 
       def before
         parts = @in.cooked_before
         parts.empty? ? [] : [work.happening("cooked", parts: parts)]
-      end
-
-      def went_in
-        [*@in.takes.map { |one| [one.lot, one.units] },
-         *@in.additions.zip(@added_values).map { |(lot, _), one| [lot, @in.units(lot, one.on_hand_g)] }]
       end
 
       # A bowl of this name that holds this; what holds more is another food to whoever may not have it.
@@ -194,7 +170,7 @@ module NutShelf
           costs: portioned.costs.tally.map { |cost, count| { count: count, cost_minor: cost } },
           rest: portioned.rest_g.positive? ? work.size(Core::Quantity.new(portioned.rest_g, :mass)) : nil,
           rest_minor: portioned.rest_value, trim: work.size(Core::Quantity.new(portioned.trim_g.round(2), :mass)),
-          spoiled_minor: 0, **energy
+          spoiled_minor: 0, jars: @jars&.told, **energy
         }
       end
 
@@ -206,7 +182,7 @@ module NutShelf
 
       def each(name)
         bowl = @in.takes.sum(0r) { |one| (figure(@in.food(one.lot), name) or return) * one.grams / 100 }
-        added = @in.additions.sum(0r) { |_, one| (figure(one.food, name) or return) * one.each / 100 }
+        added = @in.additions.sums.sum(0r) { |one| (figure(one.food, name) or return) * one.each / 100 }
         (bowl * portioned.share_g / portioned.pool_g) + added
       end
 

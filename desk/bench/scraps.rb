@@ -60,7 +60,8 @@ module NutShelf
         def standing(tub, food_id)
           inside = @work.house.lots.in_container(tub.id)
           found = inside.find { |lot| lot.food_id == food_id && lot.dimension == "mass" }
-          raise Refusal.of(:every_jar_in_use, jar: tub.name) if found.nil? && inside.size >= tub.owned
+          used = @work.house.containers.in_use(tub.id)
+          raise Refusal.of(:every_jar_in_use, jar: tub.name) if found.nil? && used >= tub.owned
 
           found
         end

@@ -17,12 +17,14 @@ module NutShelf
 
         # @param work [UnitOfWork]
         # @param asked [Array<Hash>] [{ lot_id:, amount: grams or nil for all }]
+        # @param liquids [Boolean] whether stacks in millilitres do, too
         # @raise [Invalid, Conflict]
-        def initialize(work, asked)
+        def initialize(work, asked, liquids: false)
           @work = work
+          @liquids = liquids
           @lots = locked(asked)
           @amounts = asked.to_h do |take|
-            [take[:lot_id], take[:amount]&.to_r || lots.fetch(take[:lot_id]).on_hand]
+            [take[:lot_id], take[:amount]&.to_r || free(lots.fetch(take[:lot_id]))]
           end
           check
         end
@@ -49,19 +51,27 @@ module NutShelf
         def check
           all = lots.values
           raise Refusal.of(:bench_one_food, at: "/takes") if all.map(&:food_id).uniq.size > 1
-          raise Refusal.of(:bench_by_weight, at: "/takes") if all.any? { |lot| lot.dimension != "mass" }
+          raise Refusal.of(:bench_by_weight, at: "/takes") unless measured?(all)
           raise Refusal.of(:bench_half_frozen, at: "/takes") if all.map(&:frozen).uniq.size > 1
 
           dating = Redate.new(@work)
           all.each_with_index { |lot, at| check_one(lot, dating, at) }
         end
 
+        # All in grams, or all in millilitres where that will do.
+        def measured?(all)
+          all.map(&:dimension).uniq.then { |found| found == ["mass"] || (@liquids && found == ["volume"]) }
+        end
+
         def check_one(lot, dating, at)
           Fit.check(@work, lot, dating.part(lot), pointer: "/takes/#{at}/lot_id")
-          return if amounts.fetch(lot.id).positive? && amounts.fetch(lot.id) <= lot.on_hand
+          return if amounts.fetch(lot.id).positive? && amounts.fetch(lot.id) <= free(lot)
 
-          raise Refusal.of(:only_left, left: @work.part_words(lot, lot.on_hand))
+          raise Refusal.of(:only_free, left: @work.part_words(lot, [free(lot), 0r].max))
         end
+
+        # What is kept for something else stays.
+        def free(lot) = lot.on_hand - @work.held.fetch(lot.id, 0r)
       end
     end
   end

@@ -85,4 +85,27 @@ RSpec.describe "The bench over the wire", :api do
                                                  frozen_place_id: place_id(who, "freezer") })
     expect(seen["portions"]["room"]).to include("needs" => "900 ml", "fits" => true)
   end
+
+  it "adds something to each portion, and pours broth into jars with room to swell" do
+    thighs = stack("chicken-thighs", "900", place_id(who, "fridge"))
+    tuna = stack("canned-tuna-water", "400", place_id(who, "cupboard"))
+    body = { takes: [{ lot_id: thighs }], trim_g: "0", count: 3, additions: [{ lot_id: tuna, each_g: "20" }] }
+    expect(tell("/api/bench/portions/foresee", body)["portions"]).to include("share" => "320 g", "jars" => nil)
+    expect(tell("/api/bench/portions", { **body, pet: true })).to include("portions" => 3)
+    jar = tell("/api/containers", { name: "Half", kind: "jar", capacity_ml: 500, shape: "straight",
+                                    owned: 4 })["container_id"]
+    broth = tell("/api/stacks", { food_id: food_id(who, "class-home-broth"), place_id: place_id(who, "fridge"),
+                                  count: "1", amount: "1400", unit: "ml", state: "leftover",
+                                  made_on: "2026-11-24" })["lot_id"]
+    body = { takes: [{ lot_id: broth }], container_id: jar, frozen_place_id: place_id(who, "freezer") }
+    expect(tell("/api/bench/portions/foresee", body)["portions"]).to include(
+      "count" => 4, "share" => "350 ml", "rest" => nil,
+      "jars" => { "name" => "Half", "takes" => "450 ml", "empty" => 4, "loose" => true }
+    )
+    expect(tell("/api/bench/portions", body)).to include("portions" => 4)
+    told = JSON.parse(get("/api/containers").body)["containers"]
+    expect(told.map { |one| one.slice("name", "in_use", "empty") }).to eq(
+      [{ "name" => "Half", "in_use" => 4, "empty" => 0 }]
+    )
+  end
 end

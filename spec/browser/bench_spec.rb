@@ -32,6 +32,25 @@ RSpec.describe "The bench", :browser do
     expect(page.all("input[type=checkbox]:checked").size).to eq(made.size)
   end
 
+  it "adds a quarter of a tin to each portion, of which nobody hears before it is opened for them" do
+    put_away(who, "chicken-thighs", "fridge", amount: "900", price_minor: 900)
+    tin = put_away(who, "canned-tuna-water", "cupboard", amount: "140", price_minor: 120, printed_on: "2029-05-31",
+      printed_kind: "best_before")["lot_id"]
+    enter(who)
+    visit "/portion?food=#{food_id(who, "chicken-thighs")}"
+    check "take", allow_label_click: true
+    find("summary", text: "Added to each portion").click
+    find_field("Which stack?").find("option", text: "Tuna in water").select_option
+    fill_in "or one pack for so many", with: "4"
+    click_button "Add to each"
+    expect(page).to have_text("4 portions of 260 g").and have_text("4 at").and have_text("2.55")
+    expect(lot(who, tin).on_hand).to eq(140)
+    click_button "Portion it"
+    expect(page).to have_link("Print their labels")
+    expect(lot(who, tin).on_hand).to eq(0)
+    expect(on_shelf(who).map(&:label)).to all(eq("Chicken thighs with tuna in water"))
+  end
+
   it "fills eighteen of twenty bags, says why not more, and weighs a scoop more" do
     { "whole-milk-powder" => %w[460 613], "cocoa-powder" => %w[125 155], "sugar-white" => %w[1000 109],
       "protein-powder-cocoa" => %w[500 1500] }.each do |key, (amount, price)|

@@ -36,6 +36,7 @@ RSpec.describe "By keyboard alone", :browser do
       expect(page).to have_content("Put away", wait: 5)
       expect(page).to have_field("Label line: what do you put away?", with: "")
     end
+    answered
     keys(:escape)
     keys("2")
     expect(page).to have_css("h1", text: "Shelf")

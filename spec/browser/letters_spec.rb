@@ -15,11 +15,12 @@ RSpec.describe "Letters", :browser do
     expect(page).to have_field("Label line: what do you put away?", with: "")
     line("2 jars honey cupboard")
     line("grog cupboard")
-    expect(page).to have_button("3 things wait", exact: false, wait: 10)
+    expect(page).to have_button("3 wait: look", exact: false, wait: 10)
     visit page.current_path
     gate.shut = false
-    expect(page).to have_button("things wait", exact: false, wait: 20)
-    click_button "things wait", exact: false
+    expect(page).to have_button("look at what was not sent yet", exact: false, wait: 20)
+    expect_accessible("the page while something waits")
+    click_button "look at what was not sent yet", exact: false
     within("[role=dialog]") do
       expect(page).to have_no_css("section[aria-label='On its way']", wait: 20)
       expect(page).to have_css("section[aria-label='Needs an answer']", text: "grog cupboard")
@@ -42,7 +43,7 @@ RSpec.describe "Letters", :browser do
     gate.shut = false
     expect(page).to have_content("Nothing of it is left.", wait: 20)
     visit "/"
-    click_button "1 thing waits", exact: false
+    click_button "1 waits: look", exact: false
     within("[role=dialog]") do
       expect(page).to have_content("Take: Chickpeas, canned").and have_content("somebody may have taken the last one.")
       expect_accessible("the list of what waits")

@@ -73,6 +73,7 @@ RSpec.describe "Planning a week", :browser do
     day(1).click_button("More for", exact: false, match: :first)
     find("[role=menuitem]", text: "Another dish beside it").click
     first(:button, "Put on", exact: false).click
+    expect(page).to have_css(".week-day article", count: 2)
     expect(day(1)).to have_css("article", count: 2)
     meals = inside(who) { |house| house.meals.between(today, today + 6) }
     expect(meals.map { |meal| [meal.on_date, meal.meal] }.uniq).to eq([[today + 1, "dinner"]])

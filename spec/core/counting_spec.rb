@@ -328,10 +328,10 @@ RSpec.describe "Between the shelves" do
         food: rice,
         cursor: cursor(rice),
         on: day("2026-11-24"),
-        freezing: "shouldered",
+        headspace: 22/100r,
         filled_g: 24r
       )
-    expect([frozen.grams, frozen.short_g]).to eq([600, 600])
-    expect(frozen.steps.join(" ")).to include("200 ml are left free")
+    expect([frozen.grams, frozen.short_g]).to eq([584.4.to_r.round(1), 584.4.to_r.round(1)])
+    expect(frozen.steps.join(" ")).to include("220 ml are left free")
   end
 end

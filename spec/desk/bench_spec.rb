@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/house"
+require_relative "../../desk/lids"
 
 # Portions from several stacks at once.
 RSpec.describe "The bench" do
@@ -89,6 +90,136 @@ RSpec.describe "The bench" do
                                                                          { count: 9, cost_minor: 231 }])
     expect(seen[:stacks].map { |one| one[:usable_until] }).to contain_exactly("2027-02-27", "2027-11-23", "2027-11-23")
     expect(lot(ines, packs).on_hand).to eq(3600)
+  end
+
+  describe "something added to each portion" do
+    let(:pack) { chicken("1", 900) }
+    let(:tuna) do
+      put_away(ines, "canned-tuna-water", "cupboard", count: "1", amount: "400", price_minor: 520,
+        printed_on: "2029-06-30", printed_kind: "best_before", lot_text: "M1")["lot_id"]
+    end
+    let(:more) { { trim_g: "0", count: 4, fresh: 1, frozen_place_id: freezer } }
+
+    def mixed(**input) = portions([pack], **more, additions: [{ lot_id: tuna, each_g: "25" }], **input)
+
+    it "goes along with its weight, its cost to the cent, its allergens and its lot" do
+      done = mixed
+      made = stacks(done)
+      expect(made.map(&:on_hand)).to eq([250, 250, 500])
+      expect(made.map(&:pack_amount)).to all(eq(250))
+      # 900 and a quarter of 520.
+      expect(made.sum(&:value_minor)).to eq(1030)
+      expect(lot(ines, pack).on_hand).to eq(0)
+      left = inside(ines) { |house| house.lots.of_food(food_id(ines, "canned-tuna-water"), []) }
+      expect(left.map { |one| [one.on_hand, one.open, one.value_minor] }).to eq([[300, true, 390]])
+      food = inside(ines) { |house| house.foods.by_id([made.first.food_id]).fetch(made.first.food_id) }
+      expect([food.name, food.allergens]).to eq(["Chicken thighs with tuna in water", ["fish"]])
+      traced = inside(ines) do |house|
+        house.sources.traced(house.db[:lots].where(id: tuna).select(:id)).select_map(:id)
+      end
+      expect(traced).to include(*done["lot_ids"])
+      expect(movements(done).sum(&:value_minor)).to eq(0)
+      expect(movements(done).sum(&:quantity)).to eq(0)
+      act(:Undo, ines, { act_id: done["act_id"] })
+      expect([pack, tuna].map { |id| lot(ines, id).on_hand }).to eq([900, 400])
+    end
+
+    it "keeps no longer than either of the two" do
+      plain = stacks(portions([chicken("1", 900)], **more)).to_h { |one| [one.place_id, one.usable_until] }
+      mixed_until = stacks(mixed).to_h { |one| [one.place_id, one.usable_until] }
+      expect(mixed_until.fetch(freezer)).to be < plain.fetch(freezer)
+      expect(mixed_until.keys).to match_array(plain.keys)
+      expect(mixed_until.map { |place, on| on <= plain.fetch(place) }).to all(be(true))
+      cream = put_away(ines, "whipping-cream", "fridge", count: "1", amount: "200", unit: "ml",
+        printed_on: "2027-02-26", printed_kind: "use_by")["lot_id"]
+      short = portions([chicken("1", 900)], trim_g: "0", count: 2, additions: [{ lot_id: cream, per_pack: 4 }])
+      expect(stacks(short).map(&:usable_until)).to eq([Date.new(2027, 2, 26)] * stacks(short).size)
+      powder = put_away(ines, "whole-milk-powder", "cupboard", count: "1", amount: "400")["lot_id"]
+      expect { portions([chicken("1", 900)], **more, additions: [{ lot_id: powder, each_g: "25" }]) }
+        .to raise_error(NutShelf::Desk::Error, /does not freeze/)
+    end
+
+    it "keeps to the times a household gave the plain food" do
+      own = { place: "cupboard", state: "unopened", low: 9, high: 9, reason: "damp kitchen" }
+      act(:SetKeeping, ines, { food_id: food_id(ines, "white-rice"), **own })
+      rice = put_away(ines, "white-rice", "cupboard", count: "1", amount: "1000")["lot_id"]
+      sugar = put_away(ines, "sugar-white", "cupboard", count: "1", amount: "1000")["lot_id"]
+      done = portions([rice], count: 2, additions: [{ lot_id: sugar, each_g: "1" }])
+      expect(stacks(done).map(&:usable_until)).to all(eq(Date.new(2027, 3, 7)))
+    end
+
+    it "stays out of what is kept for something else, out of an animal's bowl, and is said once" do
+      refused = NutShelf::Desk::Error
+      onions = put_away(ines, "onions", "cupboard", count: "1", amount: "500")["lot_id"]
+      expect { mixed(additions: [{ lot_id: onions, each_g: "1" }], pet: true) }.to raise_error(refused, /animal ill/)
+      expect { mixed(additions: [{ lot_id: pack, each_g: "1" }]) }.to raise_error(refused)
+      expect { mixed(additions: [{ lot_id: tuna, each_g: "25" }] * 2) }.to raise_error(refused)
+      expect { mixed(additions: [{ lot_id: tuna, each_g: "101" }]) }.to raise_error(refused, /400/)
+    end
+
+    it "shows what a portion gives with it" do
+      seen = NutShelf::Desk::PortionBench.new(services, ines).foresee(
+        { takes: [{ lot_id: pack }], **more, additions: [{ lot_id: tuna, each_g: "25" }] }
+      )
+      with = seen[:portions][:kcal]
+      plain = NutShelf::Desk::PortionBench.new(services, ines).foresee({ takes: [{ lot_id: pack }], **more })
+      hundred = services.catalog.food("canned-tuna-water").nutrition.kcal
+      expect(with - plain[:portions][:kcal]).to be_within(1).of(hundred / 4)
+    end
+  end
+
+  describe "jars" do
+    def jars(owned, capacity, shape = "straight", **more)
+      act(:AddContainer, ines, { name: "jar of #{capacity} ml", kind: "jar", capacity_ml: capacity, shape: shape,
+                                 owned: owned, **more })["container_id"]
+    end
+
+    let(:broth) { food_id(ines, "class-home-broth") }
+    let(:pot) do
+      put_away(ines, "class-home-broth", "fridge", count: "1", amount: "3200", unit: "ml", situation: "left_over",
+        made_on: "2027-02-26", price_minor: 640)["lot_id"]
+    end
+
+    def poured(jar, **more) = portions([pot], container_id: jar, frozen_place_id: freezer, **more)
+
+    it "are filled as far as their shape lets them freeze, and hold what they hold" do
+      half = jars(10, 500)
+      done = poured(half)
+      made = stacks(done)
+      expect(made.sum { |one| one.on_hand / one.pack_amount }).to eq(8)
+      expect(made.map { |one| [one.pack_amount, one.container_id] }.uniq).to eq([[400, half]])
+      expect(inside(ines) { |house| house.containers.in_use(half) }).to eq(8)
+      large = jars(10, 1000, "shouldered")
+      act(:Undo, ines, { act_id: done["act_id"] })
+      expect(inside(ines) { |house| house.containers.in_use(half) }).to eq(0)
+      expect(stacks(poured(large)).map(&:pack_amount).uniq).to eq([640])
+    end
+
+    it "are refused where they would burst, or too few are empty" do
+      half = jars(5, 500)
+      expect { poured(half, count: 5) }.to raise_error(NutShelf::Desk::Error, /takes 450 ml, not more/)
+      expect { poured(half) }.to raise_error(NutShelf::Desk::Error, /Only 5 of/)
+      tiny = portions([{ lot_id: pot, amount: "120" }], container_id: half)
+      expect(stacks(tiny).map(&:pack_amount)).to eq([120])
+      act(:Undo, ines, { act_id: tiny["act_id"] })
+      few = portions([{ lot_id: pot, amount: "1350" }], container_id: half, frozen_place_id: freezer)
+      expect(few["portions"]).to eq(3)
+      rest = inside(ines) { |house| house.lots.of_food(broth, []) }.find { |one| one.container_id.nil? }
+      expect { portions([rest.id], container_id: half, count: 5, frozen_place_id: freezer) }
+        .to raise_error(NutShelf::Desk::Error, /Only 2 of/)
+    end
+
+    it "go along when closed jars are moved, and have loose lids until the day after" do
+      half = jars(10, 500)
+      made = stacks(poured(half)).first
+      act(:Move, ines, { lot_id: made.id, place_id: place_id(ines, "fridge"), amount: "800" })
+      expect(inside(ines) { |house| house.containers.in_use(half) }).to eq(8)
+      clock.day += 1
+      lids = at_work(ines) { |work| NutShelf::Desk::Lids.new(work, work.shelf).tasks }
+      expect(lids.map(&:lot_id)).to include(made.id)
+      act(:Open, ines, { lot_id: made.id })
+      expect(inside(ines) { |house| house.containers.in_use(half) }).to eq(8)
+    end
   end
 
   describe "bones and trimmings" do

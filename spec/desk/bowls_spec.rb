@@ -48,6 +48,17 @@ RSpec.describe "A shared bowl" do
     expect([@fish, @rice, @tuna].map { |id| lot(ines, id).on_hand }).to eq([1200, 1000, 420])
   end
 
+  it "fills jars as far as they may freeze, as many as are empty" do
+    jar = act(:AddContainer, ines, { name: "Soup jar", kind: "jar", capacity_ml: 500, shape: "straight",
+                                     owned: 6 })["container_id"]
+    soup = { **biscuits.except(:count, :fresh), additions: [], container_id: jar }
+    made = share(**soup)["lot_ids"].map { |id| lot(ines, id) }.select(&:container_id)
+    expect(made.map { |one| [one.pack_amount.round, one.container_id] }.uniq).to eq([[388, jar]])
+    expect(made.sum { |one| one.on_hand / one.pack_amount }).to eq(6)
+    expect(inside(ines) { |house| house.containers.in_use(jar) }).to eq(6)
+    expect { share(**biscuits.except(:count), additions: [], container_id: jar) }.to raise_error(refused, /Only 0 of/)
+  end
+
   it "holds all that went into it, under a name of its own for each" do
     first = lot(ines, share(**biscuits)["lot_id"])
     food = inside(ines) { |house| house.foods.by_id([first.food_id]).fetch(first.food_id) }
@@ -77,7 +88,7 @@ RSpec.describe "A shared bowl" do
 
   it "refuses what an animal may not have, what is past, does not freeze, is short, named twice or nameless" do
     onion = stack("onions", "200", 40)
-    expect { share(**biscuits, takes: [{ lot_id: onion }]) }.to raise_error(refused, /Onions makes animals ill/)
+    expect { share(**biscuits, takes: [{ lot_id: onion }]) }.to raise_error(refused, /Onions would make an animal ill/)
     old = stack("white-fish", "300", 300, "fridge", printed_on: "2027-02-25", printed_kind: "use_by")
     expect { share(**biscuits, takes: [{ lot_id: old }]) }.to raise_error(refused, /past its safety date/)
     leaves = stack("lettuce", "300", 90, "fridge")

@@ -37,7 +37,9 @@ RSpec.describe "Conservation" do
 
     def bench(lot)
       alike = stacks.select { |one| one.food_id == lot.food_id }.map { |one| { lot_id: one.id, amount: amount(one) } }
-      act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first)
+      added = (stacks - [lot]).reject { |one| one.food_id == lot.food_id }.sample(@dice.rand(2), random: @dice)
+      act(:PortionBench, takes: alike.map(&:compact), trim_g: "0", size_g: "70", frozen_place_id: places.first,
+        additions: added.map { |one| { lot_id: one.id, each_g: "3" } })
     end
 
     def switch = act(:SwitchPlace, place_id: places.sample(random: @dice), off: @dice.rand(2).zero?)
@@ -97,13 +99,14 @@ RSpec.describe "Conservation" do
     end
   end
 
+  # What is mixed is another food: all that is told in one measure is summed up.
   def totals
     inside(ines) do |house|
       house
         .lots
         .all
-        .group_by(&:food_id)
-        .transform_values { |lots| [lots.sum(&:on_hand), lots.sum(&:value_minor)] }
+        .group_by(&:dimension)
+        .transform_values { |lots| lots.sum(&:on_hand) }.merge(value: house.lots.all.sum(&:value_minor))
     end
   end
 

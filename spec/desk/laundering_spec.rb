@@ -52,7 +52,10 @@ RSpec.describe "Dates in hands" do
 
     def bench(lot)
       alike = stacks.select { |other| other.food_id == lot.food_id }.map { |one| { lot_id: one.id } }
-      act(:PortionBench, takes: alike, count: 3, fresh: 1, place_id: place, frozen_place_id: place)
+      other = stacks.reject { |one| one.food_id == lot.food_id }.sample(random: @dice)
+      added = other && @dice.rand(2).zero? ? [{ lot_id: other.id, each_g: "5" }] : []
+      act(:PortionBench, takes: alike, count: 3, fresh: 1, place_id: place, frozen_place_id: place, additions: added,
+        container_id: @dice.rand(3).zero? ? jar : nil)
     end
 
     def bowl(lot)

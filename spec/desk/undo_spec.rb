@@ -289,7 +289,8 @@ RSpec.describe NutShelf::Desk::Undo do
     PortionBench: lambda do
       mince = -> { put_away(ines, "beef-mince", "fridge", count: "2", amount: "500")["lot_id"] }
       { takes: [{ lot_id: mince.call, amount: "700" }, { lot_id: mince.call }], trim_g: "50", spoiled_g: "20", count: 7,
-        fresh: 2, frozen_place_id: place_id(ines, "freezer") }
+        fresh: 2, frozen_place_id: place_id(ines, "freezer"),
+        additions: [{ lot_id: put_away(ines, "canned-tuna-water", "cupboard", amount: "140")["lot_id"], per_pack: 7 }] }
     end,
     AssembleBags: lambda do
       put_away(ines, "couscous", "cupboard", amount: "1000")

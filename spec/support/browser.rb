@@ -13,6 +13,18 @@ module BrowserSupport
     "disable-background-networking" => nil, "disable-component-update" => nil, "disable-sync" => nil,
     "disable-dev-shm-usage" => nil
   }.freeze
+  # Counts in every page the acts that are sent and not answered yet.
+  UNDER_WAY = <<~JS
+    (() => {
+      const fetching = window.fetch;
+      window.actsUnderWay = 0;
+      window.fetch = async (where, init) => {
+        const act = new Headers(init?.headers).has("idempotency-key");
+        window.actsUnderWay += act ? 1 : 0;
+        try { return await fetching(where, init); } finally { window.actsUnderWay -= act ? 1 : 0; }
+      };
+    })();
+  JS
   WIDE = [1280, 800].freeze
   PHONE = [390, 844].freeze
 
@@ -65,6 +77,15 @@ module BrowserSupport
   PASSWORD = "a long password"
 
   def gate = BrowserSupport.gate
+
+  # What a press did is looked up once it is done: on a slow machine the page draws before the house has answered.
+  def inside(who) = answered && super
+  def at_work(who) = answered && super
+
+  def answered
+    Timeout.timeout(30) { Thread.pass until page.evaluate_script("window.actsUnderWay || 0").zero? }
+    true
+  end
 
   # The worker is there once the page is drawn and quiet; what was looked at before is asked for through it once more.
   def with_worker
@@ -139,6 +160,7 @@ Capybara.register_driver(:chromium) do |app|
     timeout: 20,
     window_size: BrowserSupport::WIDE,
     browser_options: BrowserSupport::OPTIONS.dup,
+    extensions: [{ source: BrowserSupport::UNDER_WAY }],
     js_errors: true
   )
 end
@@ -153,6 +175,8 @@ end
 RSpec.configure do |config|
   config.include BrowserSupport, :browser
   config.include Capybara::DSL, :browser
+  # Without them `not_to have_content` does not wait.
+  config.include Capybara::RSpecMatchers, :browser
   config.before(:each, :browser) do
     Capybara.app = BrowserSupport.gate
     BrowserSupport.gate.shut = BrowserSupport.gate.dark = false

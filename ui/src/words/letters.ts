@@ -19,5 +19,5 @@ export const look = "Look at it";
 export const edit = "Into the label line";
 export const yours = "yours";
 export const saysNow = "it says now";
-export const badge = (count: number) => `${plural(count, "thing waits", "things wait")}: look`;
+export const badge = (count: number) => `${waits(count)}: look at what was not sent yet`;
 export const waits = (count: number) => plural(count, "waits", "wait");

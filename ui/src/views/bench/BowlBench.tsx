@@ -10,8 +10,8 @@ import { Loaded } from "../../kit/state";
 import { printLabels } from "../../words/bench";
 import * as say from "../../words/bowls";
 import { BenchTabs } from "./BenchTabs";
-import { Added, Cooked, type Adding, type Cooking } from "./BowlLines";
-import { Cold, coldOf, countOf } from "./Cold";
+import { Added, additionsOf, Cooked, type Adding, type Cooking } from "./BowlLines";
+import { Cold, coldOf, howManyOf } from "./Cold";
 import { HowMany } from "./HowMany";
 import { Portions } from "./Outcome";
 import { Jar, weighed, Weight } from "./Takes";
@@ -88,17 +88,13 @@ function bowlOf(form: FormData, cooked: Cooking[], added: Adding[]): ShareBowl |
   const label = String(form.get("label") ?? "").trim();
   if (cooked.length === 0 || bowl === "" || label === "") return null;
   const trim = amountIn(form, "trim_g");
-  const size = form.has("size_g") ? amountIn(form, "size_g") : "";
   return {
     takes: cooked.map((line) => ({ lot_id: line.id, ...(line.grams === "" ? {} : { amount: line.grams }) })),
-    additions: added.map((line) => ({
-      lot_id: line.id,
-      ...(line.grams === "" ? { per_pack: Number(line.perPack) } : { each_g: line.grams }),
-    })),
+    additions: additionsOf(added),
     bowl_g: bowl,
     label,
     ...(trim === "" ? {} : { trim_g: trim }),
-    ...(size === "" ? countOf(form) : { size_g: size }),
+    ...howManyOf(form),
     ...coldOf(form),
     ...(form.get("pet") ? { pet: true } : {}),
   };

@@ -57,7 +57,7 @@ export function Cooked({ stacks, lines, onLines }: Props<Cooking>) {
 }
 
 /** What each portion gets besides. */
-export function Added({ stacks, lines, onLines }: Props<Adding>) {
+export function Added({ stacks, lines, onLines, titled = true }: Props<Adding> & { titled?: boolean }) {
   const [id, setId] = useState("");
   const [grams, setGrams] = useState("");
   const [perPack, setPerPack] = useState("");
@@ -72,7 +72,7 @@ export function Added({ stacks, lines, onLines }: Props<Adding>) {
   };
   return (
     <fieldset className="grid gap-2">
-      <legend className="font-semibold">{say.added}</legend>
+      <legend className={titled ? "font-semibold" : "sr-only"}>{say.added}</legend>
       <p className="text-soft text-small">{say.addedNote}</p>
       <Lines lines={lines} onLines={onLines} words={(line) => say.gets(line.name, line.grams, line.perPack)} />
       <Which stacks={free(stacks, lines)} value={id} onPick={setId} />
@@ -96,6 +96,13 @@ export function Added({ stacks, lines, onLines }: Props<Adding>) {
     </fieldset>
   );
 }
+
+/** What each portion gets, as it is sent. */
+export const additionsOf = (added: Adding[]) =>
+  added.map((line) => ({
+    lot_id: line.id,
+    ...(line.grams === "" ? { per_pack: Number(line.perPack) } : { each_g: line.grams }),
+  }));
 
 const free = (stacks: Stack[], lines: Cooking[]) => stacks.filter((one) => !lines.some((line) => line.id === one.id));
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Place } from "../../api/types";
-import { Pick, Whole } from "../../kit/form";
+import { amountIn, Pick, Whole } from "../../kit/form";
 import * as say from "../../words/bench";
 
 /** How many stay fresh, where those go, and which freezer has the rest. */
@@ -36,4 +36,8 @@ export const coldOf = (form: FormData) => ({
   ...number(form, "place_id"),
 });
 
-export const countOf = (form: FormData) => number(form, "count");
+/** What is said of how many: so many, of one size, or into jars; nothing while none of that is said. */
+export const howManyOf = (form: FormData) => {
+  const size = form.has("size_g") ? amountIn(form, "size_g") : "";
+  return { ...(size === "" ? {} : { size_g: size }), ...number(form, "count"), ...number(form, "container_id") };
+};

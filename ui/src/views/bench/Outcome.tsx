@@ -54,13 +54,20 @@ function Told({ told }: { told: ForeseenPortions }) {
       )}
       <p className="text-soft text-small">
         {[
-          sums.trim === "0 g" ? "" : say.trimmed(sums.trim),
+          sums.trim.startsWith("0 ") ? "" : say.trimmed(sums.trim),
           sums.rest ? say.rest(sums.rest, money(sums.rest_minor)) : "",
           sums.spoiled_minor > 0 ? say.spoiledWorth(money(sums.spoiled_minor)) : "",
         ]
           .filter(Boolean)
           .join(". ")}
       </p>
+      {sums.jars && (
+        <p className="text-soft">
+          {[say.jarTakes(sums.jars.name, sums.jars.takes), sums.jars.loose ? say.looseLids : ""]
+            .filter(Boolean)
+            .join(", ")}
+        </p>
+      )}
       {sums.room && (
         <p className={sums.room.fits ? "text-soft" : "text-beet font-semibold"}>
           {(sums.room.fits ? say.room : say.noRoom)(sums.room.needs, sums.room.place, sums.room.free)}

@@ -12,7 +12,7 @@ export function Scraps({ jar, places }: { jar: string; places: Place[] }) {
   const [into, setInto] = useState("");
   return (
     <>
-      <Weight label={say.scraps} name="scraps_g" jar={jar} placeholder={say.scrapsNote} />
+      <Weight label={say.scrapsWeight} name="scraps_g" jar={jar} placeholder={say.scrapsNote} />
       <Pick
         label={say.scrapsInto}
         name="scraps_into"

@@ -9,8 +9,13 @@ import * as say from "../../words/bench";
 import * as scale from "../../words/scale";
 
 /** What can be weighed out, may be eaten, and is kept for nothing else. */
-export const weighed = (stack: Stack, places: Place[]) =>
-  stack.unit === "g" &&
+export const weighed = (stack: Stack, places: Place[]) => stack.unit === "g" && fit(stack, places);
+
+/** The same for what is told in millilitres, as broth is. */
+export const measured = (stack: Stack, places: Place[]) =>
+  ["g", "ml"].includes(stack.unit) && fit(stack, places);
+
+const fit = (stack: Stack, places: Place[]) =>
   stack.noun === null &&
   stack.level === null &&
   stack.reserved === null &&
@@ -40,14 +45,16 @@ interface WeightProps {
   jar: string;
   placeholder?: string;
   required?: boolean;
+  /** In which it is told; no scale for millilitres. */
+  unit?: "g" | "ml";
 }
 
 /** A weight, typed or by the scale. */
-export function Weight({ jar, ...rest }: WeightProps) {
+export function Weight({ jar, unit = "g", ...rest }: WeightProps) {
   return (
     <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
-      <Amount unit="g" {...rest} />
-      <ByScale name={rest.name} what={rest.label} container={jarId(jar)} />
+      <Amount unit={unit} {...rest} />
+      {unit === "g" && <ByScale name={rest.name} what={rest.label} container={jarId(jar)} />}
     </div>
   );
 }
@@ -60,7 +67,7 @@ export function Takes({ stacks, places, jar }: { stacks: Stack[]; places: Place[
     <ul>
       {stacks.map((stack) => (
         <li key={stack.id} className="flex flex-wrap items-center gap-x-3 border-t border-zinc2 py-1">
-          <label className="flex items-center gap-2 grow min-h-[32px] phone:min-h-[44px]">
+          <label className="flex items-center gap-2 grow basis-0 min-w-[180px] min-h-[32px] phone:min-h-[44px]">
             <input type="checkbox" name="take" value={stack.id} className="size-5 shrink-0" />
             <span>
               {say.take(stack.name, stack.amount, name(stack.place_id))}
@@ -70,14 +77,16 @@ export function Takes({ stacks, places, jar }: { stacks: Stack[]; places: Place[
             </span>
           </label>
           <input
-            className="field !w-[110px]"
+            className="field !w-[90px]"
             inputMode="decimal"
             pattern="[0-9]{0,9}([.,][0-9]{1,6})?"
             name={`amount.${stack.id}`}
-            aria-label={say.howMuch(stack.name)}
-            placeholder={`${stack.on_hand} g`}
+            aria-label={say.howMuch(stack.name, stack.unit)}
+            placeholder={`${stack.on_hand} ${stack.unit}`}
           />
-          <ByScale name={`amount.${stack.id}`} what={stack.name} container={jarId(jar)} />
+          {stack.unit === "g" && (
+            <ByScale name={`amount.${stack.id}`} what={stack.name} container={jarId(jar)} />
+          )}
         </li>
       ))}
     </ul>
