@@ -107,6 +107,12 @@ module NutShelf
           .select_map(:place_id)
       end
 
+      # SELECT 1 FROM lots WHERE place_id IN (...) AND on_hand > 0 AND id NOT IN (...) LIMIT 1
+      # @return [Boolean] whether anything stands there besides those
+      def any_in?(place_ids, besides = [])
+        !rows(:lots).where(place_id: place_ids).where { on_hand > 0 }.exclude(id: besides).empty?
+      end
+
       # SELECT * FROM lots WHERE household_id = 7 AND container_id = 3 AND on_hand > 0 ORDER BY id
       # @return [Array<Rows::Lot>] what stands in jars of that kind
       def in_container(id) = rows(:lots).where(container_id: id).where { on_hand > 0 }.order(:id).all

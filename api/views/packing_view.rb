@@ -3,6 +3,7 @@
 require_relative "../../core/quantity/decimal"
 require_relative "../../core/quantity/quantity"
 require_relative "../../desk/trips/packing_list"
+require_relative "../../desk/trips/travelling_cold"
 require_relative "../../desk/trips/trip_book"
 
 module NutShelf
@@ -23,11 +24,16 @@ module NutShelf
           id: @trip.id, version: @trip.version, name: @trip.name, status: @trip.status,
           leaves_on: @trip.leaves_on.iso8601, bags: @list.bags.map { |one| bags(one) },
           foods: @list.foods.map { |one| food(one) }, essentials: @list.essentials.map { |one| essential(one) },
-          packed: @list.packed_stacks.map { |stack| packed(stack) }, ticked: @trip.ticked
+          packed: @list.packed_stacks.map { |stack| packed(stack) }, ticked: @trip.ticked, cold: cold
         }
       end
 
       private
+
+      def cold
+        Desk::Trips::TravellingCold.new(@work).places(@list.packed_stacks.map(&:id))
+          .map { |place| { place_id: place.id, name: place.name } }
+      end
 
       def bags(one)
         {

@@ -4,7 +4,9 @@ require_relative "../act"
 require_relative "../belonging"
 require_relative "../parting"
 require_relative "../refusal"
+require_relative "../switching"
 require_relative "../trips/packing_list"
+require_relative "../trips/travelling_cold"
 require_relative "../trips/trip_book"
 
 module NutShelf
@@ -16,7 +18,7 @@ module NutShelf
 
       # @param input [Hash] :trip_id, :back as [{ lot_id:, amount: in its own units, place_id: or nil for where it
       #   belongs }] of what came back; what is not named was eaten; :gas_used_g by the weight of the canisters, nil:
-      #   nobody weighed them
+      #   nobody weighed them; :switch_off ids of fridges and freezers that stand empty now, or nil
       def perform(input)
         @trip = house.trips.find(input[:trip_id])
         house.records.lock("trip", @trip.id)
@@ -31,7 +33,23 @@ module NutShelf
         refuse_strangers(back)
         kept = @lots.values.flat_map { |lot| settle(home, lot, back[lot.id]) }
         home.alter("trip", @trip, { **facts(kept), **burnt(input) })
+        switch_off(home, input[:switch_off] || [])
         done(home, trip_id: @trip.id, lot_ids: kept.map { |lot, _| lot.id })
+      end
+
+      # The last thing of a trip: what travelled cold and stands empty is switched off, to be wiped and propped open.
+      def switch_off(home, ids)
+        ids.uniq.each_with_index do |id, at|
+          place = house.records.lock("place", work.place_in_use(house.places.find(id).id).id)
+          unless Switching::COLD.include?(place.kind)
+            raise Refusal.of(:nothing_to_switch, at: "/switch_off/#{at}", place: place.name)
+          end
+          unless Trips::TravellingCold.new(work).empty?(place)
+            raise Refusal.of(:not_empty_yet, at: "/switch_off/#{at}", place: place.name)
+          end
+
+          Switching.new(work, home).call(place, true)
+        end
       end
 
       # Own figures for the next trip's gas; no meal that was cooked, no figure.

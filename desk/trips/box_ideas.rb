@@ -15,6 +15,9 @@ module NutShelf
         MOST = 3
         # A sitting: grams of a pack somebody eats up at once.
         SITTING_G = (80..500)
+        # Nor is it more energy than a large meal, or more than so many servings: nobody eats up a tub of powder.
+        SITTING_KCAL = 1000
+        SERVINGS = 4
         # Days a sealed pack keeps at least.
         KEEPS = 360
         # A gram of protein counts as so many kcal.
@@ -64,11 +67,16 @@ module NutShelf
 
         def idea(id, food, paid)
           sizes = food.typical_packs.filter_map { |size| Core::Weight.of_pack(food, size) }
-          grams = sizes.select { |size| SITTING_G.cover?(size) }.min or return
+          grams = sizes.select { |size| one_sitting?(food, size) }.min or return
           BoxIdea.new(
             food_id: id, food: food, grams: grams, kcal: food.nutrition.kcal * grams / 100,
             protein_g: food.nutrition.protein_g * grams / 100, price_minor: paid && price(food, paid, grams)
           )
+        end
+
+        def one_sitting?(food, grams)
+          SITTING_G.cover?(grams) && food.nutrition.kcal * grams / 100 <= SITTING_KCAL &&
+            (food.serving_g.nil? || grams <= food.serving_g * SERVINGS)
         end
 
         def price(food, paid, grams)

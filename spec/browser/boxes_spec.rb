@@ -21,6 +21,11 @@ RSpec.describe "A standing box", :browser do
     click_button "Do all the swaps"
     expect(page).to have_text("3 packs wanted, 1 stay").and have_text("Nothing has to move.")
     expect(page).to have_text("Something else for the box?").and have_text("kcal")
+    click_button "instead of 2 packs of Plain wheat crackers", match: :first
+    expect(page).to have_text("1 pack wanted, 1 stay")
+    expect(page).to have_text("Buy 2 packs, dated")
+    wants = inside(who) { |house| house.trips.box_wants(car).to_h { |one| [one.food_id, one.packs] } }
+    expect(wants.values).to contain_exactly(1, 2)
     click_button "Put what to buy on the list"
     expect(page).to have_css("body", text: /list/i)
     visit "/shop"

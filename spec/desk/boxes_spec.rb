@@ -2,6 +2,7 @@
 
 require_relative "../support/house"
 require_relative "../../desk/trips/box_book"
+require_relative "../../desk/trips/box_ideas"
 
 # A box that stands in the car for a year.
 RSpec.describe "Standing boxes" do
@@ -66,6 +67,29 @@ RSpec.describe "Standing boxes" do
         [0, [Date.new(2027, 8, 15)], { kept => 1 }, 2, Date.new(2028, 10, 15)]
       )
     end
+  end
+
+  it "names other food that one eats up at one sitting, that nobody dislikes and everybody may have" do
+    ideas = -> { at_work(ines) { |work| NutShelf::Desk::Trips::BoxIdeas.new(work).call(freezes: true) } }
+    found = ideas.call
+    expect(found.map(&:kcal)).to all(be <= 1000)
+    expect(found.map { |one| one.food.key }.grep(/powder/)).to be_empty
+    expect(found.map { |one| one.food.freezing_damage }).to all(be(false))
+    first = found.first.food.key
+    act(:AddPerson, ines, { name: "Aunt", dislikes: [first] })
+    expect(ideas.call.map { |one| one.food.key }).not_to include(first)
+  end
+
+  it "takes other food instead, so many packs fewer of the first, in one act that undoes" do
+    want("crackers", 3)
+    wants = -> { inside(ines) { |house| house.trips.box_wants(car).to_h { |one| [one.food_id, one.packs] } } }
+    swap = { place_id: car, food_id: food_id(ines, "cereal-bars"), instead_of: food_id(ines, "crackers") }
+    done = act(:SetBoxWant, ines, { **swap, packs: 2 })
+    expect(wants.call).to eq(food_id(ines, "crackers") => 1, food_id(ines, "cereal-bars") => 2)
+    act(:SetBoxWant, ines, { **swap, packs: 1 })
+    expect(wants.call).to eq(food_id(ines, "cereal-bars") => 3)
+    expect { act(:SetBoxWant, ines, { **swap, packs: 1 }) }.to raise_error(refused, /not wanted here/)
+    expect { act(:Undo, ines, { act_id: done["act_id"] }) }.to raise_error(refused)
   end
 
   it "wants what was said last, and refuses a box of which nobody said what it holds" do

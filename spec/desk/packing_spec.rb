@@ -2,6 +2,7 @@
 
 require_relative "../support/trips"
 require_relative "../../desk/trips/packing_list"
+require_relative "../../desk/trips/travelling_cold"
 
 # What goes along on a trip, and what comes home of it.
 RSpec.describe "Packing for a trip" do
@@ -42,6 +43,40 @@ RSpec.describe "Packing for a trip" do
         [[Date.new(2027, 4, 6), 300], [Date.new(2027, 4, 8), 465], [Date.new(2027, 11, 30), 210]]
       )
       expect(line.short_g).to eq(0)
+    end
+  end
+
+  describe "the last thing to do" do
+    let(:camper) { act(:AddPlace, ines, { name: "Camper fridge", kind: "fridge" })["place_id"] }
+    let(:tin) { put_away(ines, "canned-chickpeas", "cupboard")["lot_id"] }
+
+    def come(**more) = act(:ComeHome, ines, { trip_id: trip, back: [], **more })
+
+    def place(id) = inside(ines) { |house| house.places.find(id) }
+
+    it "is to switch off what travelled cold, which is to be wiped and propped open" do
+      camper
+      pack({ lot_id: tin })
+      clock.day = Date.new(2027, 4, 10)
+      cold = at_work(ines) { |work| NutShelf::Desk::Trips::TravellingCold.new(work).places([]) }
+      expect(cold.map(&:name)).to include("Camper fridge")
+      done = come(switch_off: [camper])
+      expect(place(camper)).to have_attributes(kind: "cupboard", cold_kind: "fridge", off_since: clock.day)
+      expect(inside(ines) { |house| house.care.due(clock.day).map(&:title) }).to include(/Camper fridge.*prop the door/)
+      act(:Undo, ines, { act_id: done["act_id"] })
+      expect(place(camper)).to have_attributes(kind: "fridge", off_spans: [])
+    end
+
+    it "leaves on what is not empty, whatever somebody ticks" do
+      milk = put_away(ines, "whole-milk", "fridge", place_id: camper, amount: "1000", unit: "ml")["lot_id"]
+      pack({ lot_id: tin })
+      cold = at_work(ines) { |work| NutShelf::Desk::Trips::TravellingCold.new(work).places([]) }
+      expect(cold.map(&:name)).not_to include("Camper fridge")
+      expect { come(switch_off: [camper]) }.to raise_error(refused, /Camper fridge is not empty yet/)
+      expect { come(switch_off: [cupboard]) }.to raise_error(refused)
+      expect(lot(ines, milk).stopped).to be(false)
+      act(:Take, ines, { lot_id: milk })
+      expect { come(switch_off: [camper]) }.not_to raise_error
     end
   end
 

@@ -338,7 +338,8 @@ RSpec.describe NutShelf::Desk::Undo do
     PackTrip: -> { { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }] } },
     ComeHome: lambda do
       along = act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "800" }] })["lot_id"]
-      { trip_id: trip, back: [{ lot_id: along, amount: "500" }] }
+      cold = act(:AddPlace, ines, { name: "Camper fridge", kind: "fridge" })["place_id"]
+      { trip_id: trip, back: [{ lot_id: along, amount: "500" }], switch_off: [cold] }
     end,
     FillTrip: -> { { trip_id: trip } },
     SetTripMeal: lambda do

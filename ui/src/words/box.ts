@@ -38,3 +38,5 @@ export const insteadNote =
 export const idea = (name: string, amount: string) => `${name}, ${amount}:`;
 export const gives = (kcal: number, protein: string, money: string) =>
   [`${kcal} kcal`, `${protein} g protein`, money].filter(Boolean).join(", ");
+export const insteadOf = (packs: number, name: string) => `instead of ${plural(packs, "pack")} of ${name}`;
+export const takeInstead = (name: string, words: string) => `${name}, ${words}`;

@@ -138,6 +138,8 @@ export const homeNote =
   "warm goes out, whatever it looks like.";
 export const cameBack = (name: string, unit: string) => `${name}, ${unit} that came back`;
 export const comeHome = "We are home";
+export const switchOff = "Switch off what travelled cold";
+export const switchOffNote = "it stands empty now: wiping it dry and propping the door open is on the list for today";
 export const isHome = "Everybody is home from this trip.";
 export const learned = (trips: number, percent: number) =>
   `Of your last ${plural(trips, "trip")}: ${percent} % of what is planned gets eaten, and meals are filled for that.`;

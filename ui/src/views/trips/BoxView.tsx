@@ -80,8 +80,16 @@ function Page({ page }: { page: BoxPage }) {
 
 /** Another food that would do, where something has to be bought. */
 function Ideas({ page }: { page: BoxPage }) {
+  const { act } = useActs();
   const money = useMoney();
   if (page.ideas.length === 0) return null;
+  const bought = page.lines.filter((line) => line.buy > 0);
+  const swap = (food: number, line: Line) =>
+    act(
+      `/api/places/${page.place_id}/box`,
+      { food_id: food, packs: line.buy, instead_of: line.food_id },
+      say.insteadOf(line.buy, line.name),
+    );
   return (
     <div className="border-t border-zinc2 mt-3 pt-2">
       <h3>{say.instead}</h3>
@@ -91,6 +99,17 @@ function Ideas({ page }: { page: BoxPage }) {
           <li key={one.food_id}>
             <span className="font-semibold">{say.idea(one.name, one.amount)}</span>{" "}
             {say.gives(one.kcal, one.protein_g, one.price_minor === null ? "" : money(one.price_minor))}
+            <span className="flex flex-wrap gap-2 my-1">
+              {bought.map((line) => (
+                <Button
+                  key={line.food_id}
+                  aria-label={say.takeInstead(one.name, say.insteadOf(line.buy, line.name))}
+                  onClick={() => void swap(one.food_id, line)}
+                >
+                  {say.insteadOf(line.buy, line.name)}
+                </Button>
+              ))}
+            </span>
           </li>
         ))}
       </ul>

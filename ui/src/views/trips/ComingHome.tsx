@@ -1,7 +1,7 @@
 import type { PackingPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
-import { Amount, amountOf, Form, Submit } from "../../kit/form";
+import { Amount, amountOf, Form, Submit, Tick } from "../../kit/form";
 import { Board } from "../../kit/kit";
 import { dayWords } from "../../words/common";
 import * as say from "../../words/trips";
@@ -62,7 +62,9 @@ export function ComingHome({ page }: { page: PackingPage }) {
       .map((item) => ({ lot_id: item.lot_id, amount: amountOf(form.get(`back.${item.lot_id}`)) }))
       .filter((one) => Number(one.amount) > 0);
     const gas = Math.round(Number(amountOf(form.get("gas_used_g"))));
-    return act(`/api/trips/${page.id}/home`, { back, ...(gas > 0 ? { gas_used_g: gas } : {}) }, say.comeHome);
+    const off = form.getAll("switch_off").map(Number);
+    const body = { back, ...(gas > 0 ? { gas_used_g: gas } : {}), ...(off.length > 0 ? { switch_off: off } : {}) };
+    return act(`/api/trips/${page.id}/home`, body, say.comeHome);
   };
   return (
     <Board title={say.home}>
@@ -86,6 +88,15 @@ export function ComingHome({ page }: { page: PackingPage }) {
           ))}
         </ul>
         <Amount label={say.gasUsed} name="gas_used_g" unit="g" whole={5} places={0} />
+        {page.cold.length > 0 && (
+          <fieldset>
+            <legend className="font-semibold">{say.switchOff}</legend>
+            <p className="text-soft text-small">{say.switchOffNote}</p>
+            {page.cold.map((place) => (
+              <Tick key={place.place_id} label={place.name} name="switch_off" value={place.place_id} />
+            ))}
+          </fieldset>
+        )}
         <div>
           <Submit>{say.comeHome}</Submit>
         </div>
