@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../lines"
 require_relative "../views/audit_view"
 require_relative "../views/eat_down_view"
 require_relative "../views/week_view"
@@ -18,6 +19,8 @@ module NutShelf
   module Api
     # Days of meals: what they are like, what fills them, and looking for what could.
     class Plan < Base
+      helpers Lines
+
       # Seconds a filling looks for better plans.
       SECONDS = 3.0
       LONGEST = 92
@@ -54,9 +57,7 @@ module NutShelf
       post("/proposals") do
         asked = body_as("AskProposals")
         filling = prepared(asked)
-        content_type "application/x-ndjson"
-        headers "cache-control" => "no-store", "x-accel-buffering" => "no"
-        stream { |out| told(filling, asked, out) }
+        lines { |out| told(filling, asked, out) }
       end
 
       post("/spans") { act(Desk::BeginSpan, body_as("BeginSpan")) }
@@ -104,21 +105,14 @@ module NutShelf
         end
 
         def told(filling, asked, out)
-          gone = false
-          last = filling.call(seconds: asked[:seconds]&.to_f || SECONDS, cancel: -> { gone }) do |proposed, cost|
+          last = filling.call(seconds: asked[:seconds]&.to_f || SECONDS, cancel: out.method(:gone?)) do |proposed, cost|
             out << line(filling, proposed, cost: cost.to_f.round(2), done: false)
-          rescue IOError, SystemCallError
-            gone = true
           end
           out << line(filling, last, done: true)
-        rescue Core::Work::Undone => e
-          out << "#{JSON.generate(Problem.from(e).last)}\n" unless gone
         end
 
         def line(filling, proposed, **more)
-          "#{JSON.generate({ open: filling.open, meals: proposed.map do |one|
-            filling.told(one, among: proposed)
-          end, **more })}\n"
+          { open: filling.open, meals: proposed.map { |one| filling.told(one, among: proposed) }, **more }
         end
       end
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../base"
+require_relative "../lines"
 require_relative "../papers/trip_sheet"
 require_relative "../views/packing_view"
 require_relative "../views/trip_choices_view"
@@ -19,8 +20,12 @@ module NutShelf
   module Api
     # Trips: who goes when, what is eaten on the way, and what it comes to.
     class Trips < Base
+      helpers Lines
+
       TOPICS = %i[stock plan people rules].freeze
       MEALS = %w[breakfast lunch snack dinner].freeze
+      # Of looking for a grid, where nobody says how long.
+      SECONDS = 2.0
 
       get("/") { view(*TOPICS) { |work| TripsView.new(work).call } }
 
@@ -57,6 +62,43 @@ module NutShelf
       post("/:id/home") { act_on_stacks(Desk::ComeHome, { trip_id: id_param, **body_as("ComeHome") }) }
 
       post("/:id/change") { act(Desk::KeepTrip, { trip_id: id_param, **body_as("ChangeTrip") }) }
+
+      # Better and better grids, a line of JSON each, the first one soon; the last says it is the last.
+      post("/:id/proposals") do
+        asked = body_as("AskGrids")
+        from = Desk::Trips::TripFilling::CLOCK.call
+        book, filling = prepared(asked[:keep] == true)
+        seconds = asked[:seconds]&.to_f || SECONDS
+        lines do |out|
+          last = filling.call(seconds: seconds, from: from, cancel: out.method(:gone?)) do |better|
+            out << grid(book, better, done: false)
+          end
+          out << grid(book, last, done: true)
+        end
+      end
+
+      helpers do
+        # Reads everything a search needs, so that it holds no connection while it looks.
+        def prepared(keep)
+          read_only do |work|
+            trip = work.house.trips.find(id_param)
+            raise Desk::Refusal.of(:nobody_goes) if trip.people.empty?
+
+            book = Desk::Trips::TripBook.new(work, trip)
+            [book, book.filling(keep: keep)]
+          end
+        end
+
+        def grid(book, found, **more)
+          meals = book.slots.zip(found.grid).filter_map do |slot, choice|
+            next unless choice
+
+            { on: slot.day.iso8601, meal: slot.meal, kind: choice.assembly ? "bag" : "recipe", dish: choice.key,
+              name: book.menu.name(choice) }
+          end
+          { meals: meals, open: found.score.empty, faults: found.score.faults, **more }
+        end
+      end
 
       post("/:id/fill") { act(Desk::FillTrip, { trip_id: id_param, **body_as("FillTrip") }) }
 

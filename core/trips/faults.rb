@@ -45,6 +45,14 @@ module NutShelf
           @policy = policy
           @means = means
           @needs_cold = {}
+          @foods = {}
+        end
+
+        # The same dish stands at many meals.
+        # @param cell [Cell]
+        # @return [Array<Array(Food, Rational)>] see Cell#foods
+        def foods(cell)
+          @foods[[cell.dish, cell.bag?, cell.times]] ||= cell.foods(@catalog).map(&:freeze).freeze
         end
 
         # @param cell [Cell]
@@ -55,14 +63,28 @@ module NutShelf
           (asked & kinds).filter_map { |kind| send(kind, cell)&.then { |words| Fault.new(kind: kind, words: words) } }
         end
 
+        # @param cell [Cell]
+        # @return [Boolean] whether what needs the cold has it still
+        def cold_then?(cell) = @means.cold.allows?(cell.day, cell.meal)
+
+        # @param cell [Cell] of a dish
+        # @return [Array<String>] keys of its foods that need cold once an earlier meal opened them, and not before,
+        #   where it is not cold any more
+        def turned_by_opening(cell)
+          return [] if cell.bag? || cold_then?(cell)
+
+          warm = foods(cell).map(&:first)
+          warm.select { |food| needs_cold?(food, true) && !needs_cold?(food, false) }.map(&:key)
+        end
+
         private
 
         # What is closed in a bag has its own date; soaked over night it needs the cold, whatever it is.
         def cold(cell)
-          return if (cell.bag? && !cell.soaked) || @means.cold.allows?(cell.day, cell.meal)
-          return listed(cell.foods(@catalog).map { |food, _| food.key }) if cell.soaked
+          return if (cell.bag? && !cell.soaked) || cold_then?(cell)
+          return listed(foods(cell).map { |food, _| food.key }) if cell.soaked
 
-          listed(cell.foods(@catalog).map(&:first).select { |food| needs_cold?(food, opened?(cell, food)) }.map(&:key))
+          listed(foods(cell).map(&:first).select { |food| needs_cold?(food, opened?(cell, food)) }.map(&:key))
         end
 
         def opened?(cell, food) = cell.opened_earlier.include?(food.key)
@@ -114,16 +136,16 @@ module NutShelf
 
         # A gram counts as a millilitre.
         def content(cell)
-          foods = cell.foods(@catalog)
-          return bag_content(cell, foods) if cell.bag?
-          return foods.sum(0r, &:last) if gear_row(cell).nil? || gear_row(cell).washes_pot
+          holds = foods(cell)
+          return bag_content(cell, holds) if cell.bag?
+          return holds.sum(0r, &:last) if gear_row(cell).nil? || gear_row(cell).washes_pot
 
-          foods.sum(0r) { |food, grams| food.food_group == "water" ? grams : 0r }
+          holds.sum(0r) { |food, grams| food.food_group == "water" ? grams : 0r }
         end
 
-        def bag_content(cell, foods)
+        def bag_content(cell, holds)
           water = cell.assembly.water_ml * cell.bags
-          cell.assembly.eat_from == "pot" ? water + foods.sum(0r, &:last) : water
+          cell.assembly.eat_from == "pot" ? water + holds.sum(0r, &:last) : water
         end
 
         def minutes(cell)
@@ -149,18 +171,18 @@ module NutShelf
         def packed_in(kind, cell)
           return if cell.bag?
 
-          foods = cell.foods(@catalog).map(&:first)
-          listed(foods.select { |food| @catalog.trips.pack_kind(food)&.pack_kind == kind }.map(&:key))
+          packs = foods(cell).map(&:first)
+          listed(packs.select { |food| @catalog.trips.pack_kind(food)&.pack_kind == kind }.map(&:key))
         end
 
         def allergen(cell)
-          holds = cell.foods(@catalog).flat_map { |food, _| food.allergens }
+          holds = foods(cell).flat_map { |food, _| food.allergens }
           listed(@means.avoid & holds)
         end
 
         def leftover(cell)
           late = cell.leftover_hours > cell.recipe.leftover_days * 24
-          "" if late || !@means.cold.allows?(cell.day, cell.meal)
+          "" if late || !cold_then?(cell)
         end
 
         def listed(words) = words.empty? ? nil : words.uniq.join(", ")

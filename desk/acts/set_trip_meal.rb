@@ -19,7 +19,7 @@ module NutShelf
         row = input[:trip_meal_id] && standing_row(input[:trip_meal_id])
         @trip = house.trips.find(row ? row.trip_id : input[:trip_id])
         @book = Trips::TripBook.new(work, @trip)
-        @refused = Trips::Refused.new(work, @trip)
+        @refused = Trips::Refused.new(work, @trip, menu: @book.menu)
         @before = @refused.standing.keys - [row&.id]
         return changed(row, input) if row
 

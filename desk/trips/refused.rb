@@ -11,9 +11,11 @@ module NutShelf
       class Refused
         # @param work [UnitOfWork]
         # @param trip [Store::Rows::Trip]
-        def initialize(work, trip)
+        # @param menu [Menu, nil] see TripBook
+        def initialize(work, trip, menu: nil)
           @work = work
           @trip = trip
+          @menu = menu
         end
 
         # @return [Hash{Integer=>Core::Trips::Fault, nil}] by row; nil for a leftover of nothing
@@ -38,7 +40,7 @@ module NutShelf
         private
 
         # As it stands by now.
-        def book = TripBook.new(@work, @trip)
+        def book = TripBook.new(@work, @trip, menu: @menu)
 
         def refuses?(fault, entry)
           Core::Trips::GridScore::REFUSES.include?(fault.kind) || (fault.kind == :leftover && entry.cell.leftover?)

@@ -3,6 +3,7 @@
 require_relative "../../core/kits/figures"
 require_relative "../../core/trips/faults"
 require_relative "../../core/trips/fill"
+require_relative "../../core/trips/grid_score"
 require_relative "../../core/trips/making_up"
 require_relative "../../core/value"
 require_relative "../plan"
@@ -12,6 +13,7 @@ require_relative "lessons"
 require_relative "menu"
 require_relative "party"
 require_relative "route"
+require_relative "trip_filling"
 
 module NutShelf
   module Desk
@@ -22,21 +24,18 @@ module NutShelf
         Entry = Core::Value.of(:row, :choice, :cell, faults: [].freeze)
         # Dishes without a fault of gear, pots or time that are enough to choose from.
         ENOUGH = 5
-        # Seconds a grid is bettered for at least, where finding out what there is took long.
-        LEAST = 0.15
-        CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
-
         attr_reader :trip, :route, :party, :menu
 
         # @param work [UnitOfWork]
         # @param trip [Store::Rows::Trip]
-        def initialize(work, trip)
+        # @param menu [Menu, nil] of the same trip, where somebody knows it already
+        def initialize(work, trip, menu: nil)
           @work = work
           @trip = trip
           @plan = Plan.new(work)
           @route = Route.new(trip)
           @party = Party.new(work, trip)
-          @menu = Menu.new(work, @plan, trip)
+          @menu = menu || Menu.new(work, @plan, trip)
         end
 
         # With the household's own foods, and what it says that foods hold.
@@ -122,17 +121,24 @@ module NutShelf
         end
 
         # @param keep [Boolean] whether what stands there stays, pinned or not
-        # @param seconds [Float] since `from`: a whole grid is found in any case, it is bettered until then
-        # @return [Core::Trips::Filled] no worse than what stands there
-        def filled(keep: false, seconds: 3.0, from: CLOCK.call)
+        # @return [TripFilling] that looks for what to eat when
+        def filling(keep: false)
           pinned = slots.each_with_index.filter_map do |slot, at|
             one = main(slot)
             [at, one.choice] if one && (keep || one.row.pinned)
           end
-          score = Core::Trips::GridScore.new(catalog, faults, slots, stock: stock, targets: targets)
-          standing = slots.map { |slot| main(slot)&.choice }
-          Core::Trips::Fill.new(score, slots, fit_choices, pinned: pinned.to_h, clock: CLOCK)
-            .call(seconds: [from + seconds - CLOCK.call, LEAST].max, standing: standing)
+          score = Core::Trips::GridScore.new(faults, slots, stock: stock, targets: targets)
+          may = Core::Trips::Fill.may(score, slots, fit_choices(score), pinned.to_h)
+          TripFilling.new(@work.services.work, score, may, pinned: pinned.map(&:first),
+            standing: slots.map { |slot| main(slot)&.choice })
+        end
+
+        # @param choice [Core::Trips::Choice, nil]
+        # @param at [Integer] slot
+        # @return [Boolean] whether a proposal may stand there: it was open to it, and still is
+        def open_to?(choice, at)
+          slot = slots[at]
+          main(slot)&.row&.pinned ? main(slot).choice == choice : choice.nil? || choice.meals.include?(slot.meal)
         end
 
         # @param slot [Core::Trips::Slot]
@@ -227,10 +233,10 @@ module NutShelf
         def slot(row) = Core::Trips::Slot.new(day: row.on_date, meal: row.meal, servings: party.size)
 
         # Where there are enough dishes without a fault of their own, the others are not looked at.
-        def fit_choices
+        def fit_choices(score)
           menu.choices.group_by(&:meals).values.flat_map do |list|
-            slot = slots.find { |one| list.first.meals.include?(one.meal) } or next []
-            good = list.select { |one| faults.of(one.cell(slot), Core::Trips::Faults::ANY_DAY).empty? }
+            at = slots.index { |one| list.first.meals.include?(one.meal) } or next []
+            good = list.select { |one| score.any_day(one, at).empty? }
             good.size >= ENOUGH ? good : list
           end
         end

@@ -36,6 +36,54 @@ RSpec.describe "Trips over the wire", :api do
     expect([last_response.content_type, last_response.body[0, 5]]).to eq(["application/pdf", "%PDF-"])
   end
 
+  describe "proposals" do
+    def lines(id, **more)
+      send_json("/api/trips/#{id}/proposals", more)
+      last_response.body.lines.map { |line| JSON.parse(line) }
+    end
+
+    def dishes(id) = ask("/api/trips/#{id}")["days"].flat_map { |day| day["meals"].flat_map { |one| one["dishes"] } }
+
+    it "are told better and better, write nothing, and are put there as they were looked at" do
+      id = trip
+      told = lines(id, seconds: 0.3)
+      expect(told.size).to be >= 2
+      expect(told.map { |line| line["done"] }).to eq([*([false] * (told.size - 1)), true])
+      expect(told.last).to include("open" => 0, "faults" => 0)
+      expect(dishes(id).map { |one| one["name"] }).to eq(["Tomato couscous with seeds"])
+      meals = told.last["meals"].map { |one| one.except("name") }
+      done = tell("/api/trips/#{id}/fill", { meals: meals })
+      expect(done).to include("empty" => 0, "faults" => 0)
+      mains = dishes(id).reject { |one| one["kind"] == "food" }
+      expect(mains.map { |one| one["key"] }).to match_array(meals.map { |one| one["dish"] })
+      tell("/api/acts/#{done["act_id"]}/undo")
+      expect(dishes(id).map { |one| one["name"] }).to eq(["Tomato couscous with seeds"])
+    end
+
+    it "keep what stands there, and are refused where the trip changed under them" do
+      id = trip
+      kept = lines(id, keep: true, seconds: 0.2).last["meals"].find { |one| one["meal"] == "dinner" }
+      expect(kept["dish"]).to eq("tomato-couscous-bag")
+      meals = lines(id, seconds: 0.2).last["meals"].map { |one| one.except("name") }
+      bags = %w[jerky-mash-bag tomato-couscous-bag]
+      other = bags.find { |key| meals.none? { |one| one["meal"] == "dinner" && one["dish"] == key } }
+      tell("/api/trips/#{id}/meals", { on: "2026-12-01", meal: "dinner", kind: "bag", dish: other, pinned: true })
+      expect(tell("/api/trips/#{id}/fill", { meals: meals })).to include("code" => "stale")
+      tell("/api/trips/#{id}/change", { back_on: "2026-12-01", last_meal: "dinner" })
+      expect(tell("/api/trips/#{id}/fill", { meals: meals.last(1) })).to include("reason" => "meal_not_on_trip")
+      unknown = { **meals.first, "dish" => "no-such-dish" }
+      expect(tell("/api/trips/#{id}/fill", { meals: [unknown] })).to include("code" => "stale")
+    end
+
+    it "refuse to put there what nobody may eat then, whoever sends it" do
+      id = trip
+      ham = { on: "2026-12-01", meal: "lunch", kind: "recipe", dish: "ham-crispbread-plate" }
+      tell("/api/trips/#{id}/change", { cold: "none", high_c: 25 })
+      expect(tell("/api/trips/#{id}/fill", { meals: [ham] })).to include("status" => 409)
+      expect(dishes(id).map { |one| one["name"] }).to eq(["Tomato couscous with seeds"])
+    end
+  end
+
   it "stands in the calendar on the day it leaves and the day bags are packed" do
     trip
     path = tell("/api/feeds")["path"]

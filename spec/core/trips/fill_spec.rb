@@ -4,6 +4,7 @@ require_relative "../support"
 require_relative "../../../core/kits/figures"
 require_relative "../../../core/trips/fill"
 require_relative "../../../core/trips/faults"
+require_relative "../../../core/trips/grid_score"
 
 RSpec.describe NutShelf::Core::Trips::Fill do
   include CoreSupport
@@ -65,7 +66,7 @@ RSpec.describe NutShelf::Core::Trips::Fill do
       next false unless one
 
       bad = score.refused?(one, at, opened)
-      score.foods(one, at).each { |pair| opened[pair.first.key] = true } unless one.assembly
+      score.opens(one, at).each { |key| opened[key] = true }
       bad
     end
   end
@@ -74,24 +75,49 @@ RSpec.describe NutShelf::Core::Trips::Fill do
     6.times do
       list = choices.sample(dice.rand(3..7), random: dice)
       asked = slots(2, *%w[breakfast lunch dinner].sample(2, random: dice))
-      score = trips::GridScore.new(catalog, faults(avoid: [[], ["milk"]].sample(random: dice)), asked,
+      score = trips::GridScore.new(faults(avoid: [[], ["milk"]].sample(random: dice)), asked,
         stock: any_stock(list), targets: { day => 6000r, day + 1 => 7000r })
       least = brute(score, asked, list)
-      all = described_class.new(score, asked, list).call
+      all = described_class.of(score, asked, list).call
       expect(all.score).to eq(least)
-      searched = described_class.new(score, asked, list, few: 0).call(seconds: 30)
+      searched = described_class.of(score, asked, list, few: 0).call(seconds: 30)
       expect([searched.score.empty, searched.score.faults]).to eq([least.empty, least.faults])
       expect(refused?(score, searched.grid)).to be(false)
+    end
+  end
+
+  it "weighs every grid alike as a table that was sent elsewhere" do
+    list = choices
+    asked = slots(3, "breakfast", "lunch", "dinner")
+    score = trips::GridScore.new(faults(avoid: ["fish"]), asked, stock: any_stock(list),
+      targets: { day => 6000r, day + 1 => 7000r })
+    may = asked.map { |slot| list.select { |one| one.meals.include?(slot.meal) } }
+    table, told, known = Marshal.load(Marshal.dump(score.table(may)))
+    told.each_with_index { |options, at| expect(options.map(&:key)).to eq(may[at].map(&:key)) }
+    expect(known.map(&:key)).to match_array(list.map(&:key))
+    60.times do
+      picks = asked.each_index.map { |at| [nil, *may[at].each_index].sample(random: dice) }
+      plain, sent = [may, told].map { |lists| picks.each_with_index.map { |pick, at| pick && lists[at][pick] } }
+      expect(table.of(sent)).to eq(score.of(plain))
+      keys = list.select(&:recipe).flat_map { |one| score.opens(one, 2) }.uniq
+      opened = keys.to_h { |key| [key, dice.rand < 0.3] }
+      picks.each_with_index.select(&:first).each do |pick, at|
+        expect(table.refused?(told[at][pick], at, opened)).to eq(score.refused?(may[at][pick], at, opened))
+        cell = may[at][pick].cell(asked[at], opened.select { |_, is| is }.keys)
+        plainly = faults(avoid: ["fish"]).of(cell).map(&:kind)
+        expect(score.count(may[at][pick], at, opened)).to eq(plainly.size)
+        expect(score.refused?(may[at][pick], at, opened)).to be(plainly.intersect?(trips::GridScore::REFUSES))
+      end
     end
   end
 
   it "takes what needs cold before the cold ends, and what stays good after" do
     asked = slots(3, "lunch", "dinner")
     list = choices.select { |one| one.meals.intersect?(%w[lunch dinner]) }
-    score = trips::GridScore.new(catalog, faults, asked, stock: {
+    score = trips::GridScore.new(faults, asked, stock: {
       "ham-sliced" => [[day + 3, 400r]], "crispbread" => [[day + 200, 800r]], "cheddar" => [[day + 20, 600r]]
     })
-    filled = described_class.new(score, asked, list, few: 0).call(seconds: 20)
+    filled = described_class.of(score, asked, list, few: 0).call(seconds: 20)
     expect([filled.score.empty, filled.score.faults]).to eq([0, 0])
     ham = filled.grid.index { |one| one.key == "ham-crispbread-plate" }
     expect(ham).to be < 2
@@ -105,7 +131,7 @@ RSpec.describe NutShelf::Core::Trips::Fill do
     keys = grid[0].recipe.lines.map(&:food_key)
     points = [nil, day - 1, day].map do |last|
       stock = last ? keys.to_h { |key| [key, [[last, 5000r]]] } : {}
-      trips::GridScore.new(catalog, faults, asked, stock: stock).of(grid).points
+      trips::GridScore.new(faults, asked, stock: stock).of(grid).points
     end
     expect(points[1]).to be >= points[0]
     expect(points[2]).to be < points[1]
@@ -114,17 +140,17 @@ RSpec.describe NutShelf::Core::Trips::Fill do
   it "leaves what is pinned, and a meal open that nothing is allowed for" do
     asked = slots(2, "lunch")
     list = [choice("tortilla-tuna-roll", "lunch"), choice("crispbread-cheese-plate", "lunch")]
-    score = trips::GridScore.new(catalog, faults(avoid: ["gluten"]), asked, stock: {})
-    filled = described_class.new(score, asked, list, pinned: { 1 => list[0] }).call
+    score = trips::GridScore.new(faults(avoid: ["gluten"]), asked, stock: {})
+    filled = described_class.of(score, asked, list, pinned: { 1 => list[0] }).call
     expect(filled.grid.map { |one| one&.key }).to eq([nil, "tortilla-tuna-roll"])
     expect(filled.score.empty).to eq(1)
   end
 
   it "goes on from a grid that stood, and takes none that may not stand" do
     asked = slots(4, "breakfast", "lunch", "dinner")
-    score = trips::GridScore.new(catalog, faults, asked, stock: {})
-    best = described_class.new(score, asked, choices).call(seconds: 5)
-    none = described_class.new(score, asked, choices, clock: -> { 0 })
+    score = trips::GridScore.new(faults, asked, stock: {})
+    best = described_class.of(score, asked, choices).call(seconds: 5)
+    none = described_class.of(score, asked, choices, clock: -> { 0 })
     again = none.call(seconds: -1, standing: best.grid)
     expect(again.score).to eq(best.score)
     ham = asked.map { |slot| slot.meal == "lunch" ? choices.first : nil }
@@ -134,8 +160,8 @@ RSpec.describe NutShelf::Core::Trips::Fill do
   it "stops when its time is over, with what it has by then" do
     ticks = 0
     asked = slots(6, "breakfast", "lunch", "dinner")
-    score = trips::GridScore.new(catalog, faults, asked, stock: {})
-    filled = described_class.new(score, asked, choices, clock: -> { ticks += 1 }).call(seconds: 5)
+    score = trips::GridScore.new(faults, asked, stock: {})
+    filled = described_class.of(score, asked, choices, clock: -> { ticks += 1 }).call(seconds: 5)
     expect(filled.grid.size).to eq(18)
     expect(filled.score.faults).to eq(0)
   end

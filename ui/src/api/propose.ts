@@ -1,5 +1,5 @@
-import { csrfToken, Problem } from "./client";
-import type { FillMeals } from "./types";
+import { lines } from "./lines";
+import type { FillMeals, FillTrip } from "./types";
 
 /** A meal a search would put onto a day, with the name of its dish. */
 export type Proposed = FillMeals["meals"][number] & { name: string };
@@ -20,33 +20,23 @@ export interface Asked {
   in_hand?: number;
 }
 
-function read(line: string): Proposal {
-  const said = JSON.parse(line) as Proposal | ConstructorParameters<typeof Problem>[0];
-  if ("code" in said) throw new Problem(said);
-  return said;
+/** Asks for plans, see `lines`. */
+export const propose = (asked: Asked, signal: AbortSignal, told: (plan: Proposal) => void): Promise<void> =>
+  lines("/api/plan/proposals", asked, signal, told);
+
+/** What is eaten when on a trip, as a search would have it. */
+export interface Grid {
+  meals: (NonNullable<FillTrip["meals"]>[number] & { name: string })[];
+  open: number;
+  /** How much stands against what is there. */
+  faults: number;
+  done: boolean;
 }
 
-/**
- * Asks for plans: better and better ones come, a line each, until the house says it is the last.
- * @param told hears every plan
- */
-export async function propose(asked: Asked, signal: AbortSignal, told: (plan: Proposal) => void): Promise<void> {
-  const response = await fetch("/api/plan/proposals", {
-    method: "POST",
-    credentials: "same-origin",
-    headers: { "content-type": "application/json", "x-csrf-token": csrfToken() },
-    body: JSON.stringify(asked),
-    signal,
-  });
-  if (!response.ok) throw new Problem((await response.json()) as ConstructorParameters<typeof Problem>[0]);
-  if (!response.body) return;
-  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
-  let rest = "";
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
-    const lines = (rest + value).split("\n");
-    rest = lines.pop() ?? "";
-    lines.filter((line) => line !== "").forEach((line) => told(read(line)));
-  }
-}
+/** Asks for grids of a trip, see `lines`. */
+export const proposeGrid = (
+  trip: number,
+  keep: boolean,
+  signal: AbortSignal,
+  told: (grid: Grid) => void,
+): Promise<void> => lines(`/api/trips/${trip}/proposals`, { keep }, signal, told);

@@ -178,3 +178,11 @@ export const carriers: [string, string][] = [
   ["bicycle", "on bicycles"],
   ["vehicle", "in a vehicle"],
 ];
+export const lookingForMeals = "Looking for what to take";
+export const foundSoFar = (open: number, faults: number) =>
+  [
+    open === 0 ? "every meal found" : `${plural(open, "meal")} still open`,
+    faults === 0 ? "nothing against any" : `${plural(faults, "thing")} against them`,
+  ].join(", ");
+export const noneFound = "Nothing fits the open meals. Change what you take along, or choose by hand.";
+export const noAnswer = "The house does not answer. Nothing was changed; try again.";

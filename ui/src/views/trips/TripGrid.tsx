@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { Grid } from "../../api/propose";
 import type { TripPage } from "../../api/types";
 import { useActs } from "../../app/acts";
 import { useSession } from "../../app/session";
@@ -16,7 +17,7 @@ const LOW = 90;
 const MEALS = Object.keys(say.meal);
 
 /** Days by meals: what is eaten, what stands against it, and each day's energy against what it asks for. */
-export function TripGrid({ page }: { page: TripPage }) {
+export function TripGrid({ page, proposed }: { page: TripPage; proposed: Grid | null }) {
   const [chosen, setChosen] = useState<{ on: string; meal: string } | null>(null);
   return (
     <Board title={say.grid}>
@@ -26,6 +27,7 @@ export function TripGrid({ page }: { page: TripPage }) {
             <DayRow
               trip={page.trip.id}
               day={day}
+              proposed={proposed && proposed.meals.filter((one) => one.on === day.on)}
               days={page.days.map((one) => one.on)}
               onPick={(meal) => setChosen({ on: day.on, meal })}
             />
@@ -40,12 +42,14 @@ export function TripGrid({ page }: { page: TripPage }) {
 interface RowProps {
   trip: number;
   day: Day;
+  /** What a search would have there, while one runs. */
+  proposed: Grid["meals"] | null;
   /** All days of the trip. */
   days: string[];
   onPick: (meal: string) => void;
 }
 
-function DayRow({ trip, day, days, onPick }: RowProps) {
+function DayRow({ trip, day, proposed, days, onPick }: RowProps) {
   const { act } = useActs();
   const { today } = useSession();
   const words = dayWords(day.on, today);
@@ -87,6 +91,7 @@ function DayRow({ trip, day, days, onPick }: RowProps) {
             days={days}
             day={words}
             dishes={here.dishes}
+            proposed={proposed && (proposed.find((one) => one.meal === meal)?.name ?? "")}
             onPick={() => onPick(meal)}
           />
         );
@@ -105,10 +110,12 @@ interface CellProps {
   days: string[];
   day: string;
   dishes: Dish[];
+  /** The dish a search would have there, while one runs; empty: none. */
+  proposed: string | null;
   onPick: () => void;
 }
 
-function Cell({ meal, on, days, day, dishes, onPick }: CellProps) {
+function Cell({ meal, on, days, day, dishes, proposed, onPick }: CellProps) {
   const { act } = useActs();
   const [over, setOver] = useState(false);
   const name = say.meal[meal] ?? meal;
@@ -146,8 +153,9 @@ function Cell({ meal, on, days, day, dishes, onPick }: CellProps) {
         {name}
         <span className="sr-only">, {day}</span>
       </span>
-      {dishes.length === 0 && <span className="text-soft">{say.open}</span>}
-      {dishes.map((dish) => (
+      {proposed !== null && <span className="text-soft italic">{proposed || say.open}</span>}
+      {proposed === null && dishes.length === 0 && <span className="text-soft">{say.open}</span>}
+      {(proposed === null ? dishes : []).map((dish) => (
         <span key={dish.id} className="block">
           <span className="font-semibold">
             {dish.name}
