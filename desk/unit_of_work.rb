@@ -5,6 +5,7 @@ require_relative "../core/quantity/stack_words"
 require_relative "../core/reference/household_food"
 require_relative "../core/value"
 require_relative "../store/house"
+require_relative "bench/assemblies"
 require_relative "envelope"
 require_relative "outages/unsettled"
 require_relative "shelf_loader"
@@ -99,6 +100,9 @@ module NutShelf
 
       # @return [Core::Catalog] with the household's own keeping times
       def catalog = @catalog ||= kept(:catalog, :rules) { services.catalog.with_own(house.rules.own) }
+
+      # @return [Hash{String=>Core::Assembly}] bags of the tables, and the household's own, by key
+      def assemblies = @assemblies ||= kept(:assemblies, :plan, :rules) { Bench::Assemblies.of(self) }
 
       # @return [Hash{Integer=>Core::Place}] those in use
       def places = @places ||= all_places.reject { |_, place| place.gone? }

@@ -16,11 +16,11 @@ module NutShelf
     # sessions) and what the database derives (on hand, value) are left out.
     module Backup
       FORMAT = "nut-shelf-household"
-      VERSION = 16
+      VERSION = 17
       # In the order they can be written back.
       TABLES = %i[
         people pets kits events outages places place_photos foods packs pack_barcodes keeping_rules containers
-        lots trips trip_meals box_wants season_lines reservations batches acts movements lot_events lot_sources
+        lots trips trip_meals box_wants season_lines own_bags reservations batches acts movements lot_events lot_sources
         shops shoppings list_lines wants advice_answers price_observations recipes recipe_lines recipe_substitutes
         recipe_texts dishes dish_photos meals meal_slots meal_patterns plan_spans occasions occasion_times
         counts count_lines care_rules record_events

@@ -25,6 +25,7 @@ require_relative "rules"
 require_relative "soundness"
 require_relative "shopping"
 require_relative "sources"
+require_relative "own_bags"
 require_relative "season"
 require_relative "trips"
 require_relative "usage"
@@ -60,6 +61,7 @@ module NutShelf
         :kits,
         :batches,
         :trips,
+        :own_bags,
         :season,
         :db
 
@@ -76,6 +78,7 @@ module NutShelf
         @batches = Batches.new(db, household_id)
         @trips = Trips.new(db, household_id)
         @season = Season.new(db, household_id)
+        @own_bags = OwnBags.new(db, household_id)
         @meals = Meals.new(db, household_id)
         @dish_photos = DishPhotos.new(db, household_id)
         @occasions = Occasions.new(db, household_id)

@@ -92,7 +92,8 @@ module NutShelf
         11 => ->(tables) { { "advice_answers" => [], **tables } },
         12 => ->(tables) { { "pets" => [], "kits" => [], "events" => [], "outages" => [], **tables } },
         14 => ->(tables) { { "batches" => [], "trips" => [], "trip_meals" => [], "box_wants" => [], **tables } },
-        15 => ->(tables) { { "season_lines" => [], **tables } }
+        15 => ->(tables) { { "season_lines" => [], **tables } },
+        16 => ->(tables) { { "own_bags" => [], **tables } }
       }.freeze
 
       # @param document [Hash] of any earlier version

@@ -19,7 +19,7 @@ module NutShelf
         "want" => :wants, "advice" => :advice_answers, "pet" => :pets, "kit" => :kits, "event" => :events,
         "outage" => :outages, "pack" => :packs, "batch" => :batches,
         "trip" => :trips, "trip_meal" => :trip_meals, "box_want" => :box_wants,
-        "season_line" => :season_lines
+        "season_line" => :season_lines, "own_bag" => :own_bags
       }.freeze
       # Locked, so that two keepers changing one record come one after the other.
       # SELECT * FROM places WHERE household_id = 7 AND id = 3 FOR UPDATE

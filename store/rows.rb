@@ -254,6 +254,7 @@ module NutShelf
         shops: Shop, shoppings: Shopping, list_lines: ListLine, wants: Want,
         advice_answers: AdviceAnswer, pets: Pet, kits: Kit, events: Event, outages: Outage,
         batches: Batch, trips: Trip, trip_meals: TripMeal, box_wants: BoxWant, season_lines: SeasonLine,
+        own_bags: OwnBag,
         stored_requests: Request, device_readings: Reading, places: Core::Place
       }.freeze
 

@@ -11,7 +11,7 @@ module NutShelf
           recipes recipe_lines recipe_substitutes recipe_texts dishes dish_photos
           meals meal_slots meal_patterns plan_spans
           occasions occasion_times care_rules kits events outages batches
-          trips trip_meals box_wants season_lines
+          trips trip_meals box_wants season_lines own_bags
         ],
         people: %i[people pets], counts: %i[counts count_lines],
         list: %i[shops shoppings list_lines wants advice_answers],

@@ -27,6 +27,12 @@ module NutShelf
           version: 1)
       # So many packs of a food that are to stand in a box.
       BoxWant = Core::Value.of(:id, :place_id, :food_id, :packs, :archived_at, version: 1)
+      # A bag of several foods that a household put together: `lines` [{"food_key", "grams"}] of one.
+      OwnBag =
+        Core::Value.of(
+          :id, :key, :name, :meal, :packaging, :archived_at, water_ml: 0, water_heat: "none", stand_minutes: 0,
+          eat_from: "bag", closing: "airtight", directions: "", lines: [].freeze, version: 1
+        )
       # What is to be bottled (`cut`: a product, amounts in ml) or dried (`cut`: of the drying table, in g) at a
       # harvest; `weekly`: eaten a week, nil: as the ledger tells; `food_ids`: own foods that count as it; `target` and
       # `target_jars` [{"ml", "count"}] as planned, `done_before`: what batches had given by then. `get_by`: "grow" or

@@ -10,6 +10,7 @@ require_relative "../../desk/acts/begin_batch"
 require_relative "../../desk/acts/change_batch"
 require_relative "../../desk/acts/finish_batch"
 require_relative "../../desk/acts/give_up_batch"
+require_relative "../../desk/acts/keep_bag"
 require_relative "../../desk/acts/portion_bench"
 require_relative "../../desk/acts/share_bowl"
 
@@ -39,6 +40,10 @@ module NutShelf
       post("/bags/foresee") do
         json Desk::AssembleBags.new(services, caller!).foresee(body_as("AssembleBags"))
       end
+
+      post("/bags/own") { act(Desk::KeepBag, body_as("KeepBag")) }
+
+      post("/bags/own/:id/change") { act(Desk::KeepBag, { bag_id: id_param, **body_as("ChangeBag") }) }
 
       get("/batches") { view(:stock, :plan, :rules) { |work| BatchesView.new(work).call } }
 

@@ -9,8 +9,8 @@ require_relative "../../desk/plan"
 
 module NutShelf
   module Api
-    # The bags of the tables as JSON: what goes into each, how many the shelf gives today, and the bags and pouches to
-    # pack them in.
+    # The bags of the tables and those of one's own as JSON: what goes into each, how many the shelf gives today, and
+    # the bags and pouches to pack them in.
     class BagsView
       # More than anybody makes at once.
       MOST = 200
@@ -26,7 +26,7 @@ module NutShelf
       def call
         trips = @work.catalog.trips
         {
-          bags: trips.assemblies.values.map { |one| bag(one) }.sort_by { |one| [one[:can].zero? ? 1 : 0, one[:name]] },
+          bags: @work.assemblies.values.map { |one| bag(one) }.sort_by { |one| [one[:can].zero? ? 1 : 0, one[:name]] },
           packagings: trips.packaging.values.select { |one| %w[bag pouch tub bottle].include?(one.kind) }
             .map { |one| { key: one.key, name: one.name, holds_ml: one.holds_ml.round } }
         }
@@ -38,12 +38,18 @@ module NutShelf
         parts = assembly.lines.map { |line| part(line) }
         {
           key: assembly.key, name: assembly.name, meal: assembly.meal, directions: assembly.directions,
-          packaging: assembly.packaging, low_air: assembly.closing == "low_air", can: can(parts),
+          own: own(assembly), packaging: assembly.packaging, low_air: assembly.closing == "low_air", can: can(parts),
           scoops: scoops(assembly),
           lines: parts.map do |one|
             { food_id: @work.shelf.food_ids[one.food.key], name: one.food.name, grams: Core::Decimal.print(one.grams) }
           end
         }
+      end
+
+      # @return [Hash, nil] which row of the household's own it is
+      def own(assembly)
+        @own ||= @work.house.own_bags.all.to_h { |row| [row.key, { id: row.id, version: row.version }] }
+        @own[assembly.key]
       end
 
       def part(line)

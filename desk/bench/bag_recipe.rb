@@ -25,7 +25,7 @@ module NutShelf
         end
 
         # @return [Core::Assembly, nil] the bag of the tables it is
-        def assembly = @work.catalog.trips.assemblies[@input[:assembly]]
+        def assembly = @work.assemblies[@input[:assembly]]
 
         # @return [Array<Core::Bags::Part>] of one bag
         def parts = @parts ||= said.empty? ? own_parts : said.map { |asked| part(**asked) }

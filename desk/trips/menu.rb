@@ -49,7 +49,7 @@ module NutShelf
         end
 
         def bags
-          @work.catalog.trips.assemblies.values.map do |assembly|
+          @work.assemblies.values.map do |assembly|
             Core::Trips::Choice.new(assembly: assembly, meals: [assembly.meal], good_until: good_until(assembly))
           end
         end

@@ -86,6 +86,21 @@ RSpec.describe "The bench over the wire", :api do
     expect(seen["portions"]["room"]).to include("needs" => "900 ml", "fits" => true)
   end
 
+  it "keeps a bag of one's own among the others, changes it and takes it off" do
+    lines = [{ food_id: food_id(who, "couscous"), amount: "80" }]
+    stack("couscous", "400", place_id(who, "cupboard"))
+    id = tell("/api/bench/bags/own", { name: "Quay couscous", lines: lines, water_ml: 170,
+                                       water_heat: "boil" })["bag_id"]
+    told = -> { ask("/api/bench/bags")["bags"].find { |one| one["own"] } }
+    expect(told.call).to include("name" => "Quay couscous", "can" => 5, "meal" => "dinner", "low_air" => false)
+    tell("/api/bench/bags/own/#{id}/change", { name: "Cliff couscous", meal: "lunch", version: 1 })
+    expect(told.call).to include("name" => "Cliff couscous", "meal" => "lunch", "own" => { "id" => id, "version" => 2 })
+    expect(tell("/api/bench/bags/own/#{id}/change", { gone: true, version: 1 })).to include("code" => "stale")
+    tell("/api/bench/bags/own/#{id}/change", { gone: true, version: 2 })
+    expect(told.call).to be_nil
+    expect(tell("/api/bench/bags/own", { name: " ", lines: lines })).to include("status" => 422)
+  end
+
   it "adds something to each portion, and pours broth into jars with room to swell" do
     thighs = stack("chicken-thighs", "900", place_id(who, "fridge"))
     tuna = stack("canned-tuna-water", "400", place_id(who, "cupboard"))

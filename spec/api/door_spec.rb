@@ -57,6 +57,9 @@ RSpec.describe "The door", :api do
         "bench" => act(:BeginBatch, @theirs, { process: "drying", cut: "tomatoes", takes: [
                          { lot_id: put_away(@theirs, "tomatoes", "fridge", amount: "900")["lot_id"] }
                        ] })["batch_id"],
+        "bench/bags/own" => act(:KeepBag, @theirs, {
+                                  name: "Theirs", lines: [{ food_id: food_id(@theirs, "couscous"), amount: "80" }]
+                                })["bag_id"],
         "season" => act(:PlanSeason, @theirs, { process: "drying", cut: "apples", weekly: "50",
                                                 harvest_on: "2027-09-01", next_harvest_on: "2028-09-01" })["line_id"],
         "events" => act(
@@ -209,7 +212,8 @@ RSpec.describe "The door", :api do
       it "are unknown to #{verb} #{path}" do
         sign_in(@me)
         work, word = path.delete_prefix("/api/").split("/").values_at(0, -1)
-        id = @ids.fetch(word == "role" ? word : work, @stack["lot_id"])
+        whose = path.delete_prefix("/api/").split("/{id}").first
+        id = @ids.fetch(whose) { @ids.fetch(word == "role" ? word : work, @stack["lot_id"]) }
         call_route(
           verb,
           "#{path}#{{ "fill" => "?food_id=1", "choices" => "?on=2026-12-01&meal=dinner" }[word]}",

@@ -136,6 +136,7 @@ RSpec.describe NutShelf::Boot::Restore do
 
   define_method(:as_of) do |version|
     old = document.merge("version" => version)
+    old["tables"] = old["tables"].except("own_bags") if version < 17
     old["tables"] = old["tables"].except("season_lines") if version < 16
     old["tables"] = old["tables"].except("batches", "trips", "trip_meals", "box_wants") if version < 15
     old["tables"] = old["tables"].except("pets", "kits", "events", "outages") if version < 13

@@ -51,6 +51,32 @@ RSpec.describe "The bench", :browser do
     expect(on_shelf(who).map(&:label)).to all(eq("Chicken thighs with tuna in water"))
   end
 
+  it "keeps a bag of one's own, to be filled again and taken off" do
+    %w[couscous walnuts].each { |key| put_away(who, key, "cupboard", amount: "400", price_minor: 300) }
+    enter(who)
+    visit "/portion/bags"
+    select "One of my own", from: "Which bag?"
+    { "Couscous" => "80", "Walnut halves" => "20" }.each do |name, grams|
+      find_field("Put in besides").find("option", text: name).select_option
+      fill_in "How much", with: grams
+      click_button "Put in"
+      expect(page).to have_button("Leave out #{name}")
+    end
+    expect_accessible("a bag of one's own")
+    fill_in "Its name", with: "Quay couscous"
+    fill_in "Water to add, in ml", with: "170"
+    fill_in "It stands for, in min", with: "6"
+    click_button "Keep it as a bag of ours"
+    expect(page).to have_text("Kept the bag Quay couscous")
+    select "Quay couscous, ours: 5 possible", from: "Which bag?"
+    expect(page).to have_field("Couscous, g", with: "80")
+    kept = inside(who) { |house| house.own_bags.all.first }
+    expect(kept).to have_attributes(water_ml: 170, stand_minutes: 6, meal: "dinner", water_heat: "boil")
+    click_button "Take this bag off the list"
+    expect(page).to have_text("Took the bag Quay couscous off")
+    expect(inside(who) { |house| house.own_bags.all }).to be_empty
+  end
+
   it "fills eighteen of twenty bags, says why not more, and weighs a scoop more" do
     { "whole-milk-powder" => %w[460 613], "cocoa-powder" => %w[125 155], "sugar-white" => %w[1000 109],
       "protein-powder-cocoa" => %w[500 1500] }.each do |key, (amount, price)|

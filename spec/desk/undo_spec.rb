@@ -298,6 +298,10 @@ RSpec.describe NutShelf::Desk::Undo do
       lines = { "couscous" => "80", "dried-onion" => "5" }.map { |key, g| { food_id: food_id(ines, key), amount: g } }
       { lines: lines, label: "Onion couscous", count: 3, place_id: place_id(ines, "cupboard") }
     end,
+    KeepBag: lambda do
+      lines = [{ food_id: food_id(ines, "couscous"), amount: "80" }]
+      { name: "Onion couscous", lines: lines, meal: "lunch", water_ml: 160, water_heat: "boil", stand_minutes: 5 }
+    end,
     KeepTrip: -> { { name: "Round the lochs", leaves_on: "2027-04-05", back_on: "2027-04-07" } },
     BuyOnTheWay: lambda do
       act(:PackTrip, ines, { trip_id: trip, takes: [{ lot_id: tins, amount: "400" }] })

@@ -34,6 +34,7 @@ export type PlannedMeal = Schemas["PlannedMeal"];
 export type MealSlot = Schemas["MealSlot"];
 export type TurningStack = Schemas["TurningStack"];
 export type FillMeals = Schemas["FillMeals"];
+export type KeepBag = Schemas["KeepBag"];
 export type FillTrip = Schemas["FillTrip"];
 export type List = Schemas["List"];
 export type ListItem = Schemas["ListItem"];

@@ -55,3 +55,23 @@ export const notFor = (names: string[]) => `Not for ${names.join("; ")}`;
 export const tooSmall = (name: string, larger: string | null) =>
   `${name} is too small to eat it from${larger ? `: take ${larger}` : ""}.`;
 export const printLabels = "Print their labels";
+export const keepIt = "Keep it as a bag of ours";
+export const keepNote = "It stands among the bags then: to be filled again, and for meals on a trip.";
+export const keepName = "Its name";
+export const forMeal = "Eaten at";
+export const eatenFrom = "Eaten from";
+export const vessels: [string, string][] = [
+  ["bag", "its bag"],
+  ["cup", "a cup"],
+  ["pot", "a pot"],
+];
+export const waterToAdd = "Water to add";
+export const waterHeat = "That water is";
+export const heats: [string, string][] = [
+  ["boil", "boiling"],
+  ["cold", "cold"],
+  ["none", "none"],
+];
+export const stands = "It stands for";
+export const dropIt = "Take this bag off the list";
+export const ours = (name: string) => `${name}, ours`;

@@ -12,6 +12,7 @@ import * as say from "../../words/bags";
 import { BagLines, type Line } from "./BagLines";
 import { BagsTold } from "./BagsTold";
 import { BenchTabs } from "./BenchTabs";
+import { DropBag, KeepBag } from "./KeepBag";
 
 const OWN = "own";
 
@@ -22,10 +23,10 @@ export default function BagsBench() {
   const places = useQuery(placesQuery).data ?? [];
   return (
     <>
-      <BenchTabs title={say.bags} about={say.about} />
-      <Loaded query={page} what={say.fetching}>
-        {(data) => places.length > 0 && <Choosing page={data} shelf={shelf} places={places} />}
-      </Loaded>
+        <BenchTabs title={say.bags} about={say.about} />
+        <Loaded query={page} what={say.fetching}>
+          {(data) => places.length > 0 && <Choosing page={data} shelf={shelf} places={places} />}
+        </Loaded>
     </>
   );
 }
@@ -38,7 +39,10 @@ interface Shared {
 
 function Choosing({ page, shelf, places }: Shared) {
   const [key, setKey] = useState(page.bags.find((one) => one.can > 0)?.key ?? OWN);
-  const options = page.bags.map((one): [string, string] => [one.key, say.canMake(one.name, one.can)]);
+  const options = page.bags.map((one): [string, string] => [
+    one.key,
+    say.canMake(one.own ? say.ours(one.name) : one.name, one.can),
+  ]);
   return (
     <div className="grid gap-4">
       <div className="max-w-[420px]">
@@ -73,6 +77,7 @@ function OneBag({ bag, page, shelf, places }: OneBagProps) {
     return done;
   };
   return (
+    <>
     <Form
       className="grid grid-cols-2 phone:grid-cols-1 gap-4 items-start"
       label={say.bags}
@@ -120,9 +125,12 @@ function OneBag({ bag, page, shelf, places }: OneBagProps) {
               {say.printLabels}
             </Link>
           )}
+          {bag && <DropBag bag={bag} />}
         </div>
       </BagsTold>
     </Form>
+    {bag === undefined && lines.length > 0 && <KeepBag lines={lines} onKept={() => setLines([])} />}
+    </>
   );
 }
 
