@@ -58,8 +58,8 @@ RSpec.describe "The door", :api do
                          { lot_id: put_away(@theirs, "tomatoes", "fridge", amount: "900")["lot_id"] }
                        ] })["batch_id"],
         "bench/bags/own" => act(:KeepBag, @theirs, {
-                                  name: "Theirs", lines: [{ food_id: food_id(@theirs, "couscous"), amount: "80" }]
-                                })["bag_id"],
+          name: "Theirs", lines: [{ food_id: food_id(@theirs, "couscous"), amount: "80" }]
+        })["bag_id"],
         "season" => act(:PlanSeason, @theirs, { process: "drying", cut: "apples", weekly: "50",
                                                 harvest_on: "2027-09-01", next_harvest_on: "2028-09-01" })["line_id"],
         "events" => act(
