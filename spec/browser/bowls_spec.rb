@@ -70,6 +70,8 @@ RSpec.describe "Bowls and the season", :browser do
     click_button "Plan it"
     expect(page).to have_text("The harvest after must come after this one")
     expect(page).to have_field("Eaten in a week, ml", with: "200")
+    page.refresh
+    expect(page).to have_field("Eaten in a week, ml", with: "200")
     fill_in "And the year after", with: "2028-08-01"
     twice("Plan it")
     expect(page).to have_text("200 ml a week")
@@ -97,6 +99,8 @@ RSpec.describe "Bowls and the season", :browser do
     expect(page).to have_text("It weighs far more than what was taken for it.")
     fill_in "The cooked bowl weighs, in g", with: "1800"
     expect(page).to have_text("4 portions of 450 g")
+    page.refresh
+    expect(page).to have_field("What it is", with: "Porridge").and have_text("4 portions of 450 g")
     twice("Share it out")
     expect(page).to have_link("Print their labels")
     expect(on_shelf(who).sum(&:on_hand)).to eq(1800)

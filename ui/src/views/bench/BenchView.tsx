@@ -7,6 +7,7 @@ import { useActs } from "../../app/acts";
 import { amountIn, Form, Pick, Submit, Text, Tick } from "../../kit/form";
 import { Board, Empty } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { useDraft } from "../../kit/useDraft";
 import * as say from "../../words/bench";
 import { added as addedTitle, pet } from "../../words/bowls";
 import { BenchTabs } from "./BenchTabs";
@@ -81,8 +82,9 @@ interface Props {
 
 function Bench({ stacks, others, places, onMade }: Props) {
   const { act } = useActs();
+  const food = stacks[0]?.food_id ?? 0;
   const [jar, setJar] = useState("");
-  const [added, setAdded] = useState<Adding[]>([]);
+  const [added, setAdded] = useDraft<Adding[]>(`portion.added.${food}`, []);
   const [form, setForm] = useState<FormData | null>(null);
   const unit = stacks[0]?.unit === "ml" ? "ml" : "g";
   const asked = form && askedOf(form, stacks, added);
@@ -99,6 +101,7 @@ function Bench({ stacks, others, places, onMade }: Props) {
     <Form
       className="grid grid-cols-2 phone:grid-cols-1 gap-4 items-start"
       label={say.portion}
+      keep={`bench.portion.${food}`}
       onSave={send}
       onInput={(element) => setForm(new FormData(element))}
     >

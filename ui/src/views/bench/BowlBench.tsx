@@ -7,6 +7,7 @@ import { useActs } from "../../app/acts";
 import { amountIn, Form, Submit, Text, Tick } from "../../kit/form";
 import { Board } from "../../kit/kit";
 import { Loaded } from "../../kit/state";
+import { useDraft } from "../../kit/useDraft";
 import { printLabels } from "../../words/bench";
 import * as say from "../../words/bowls";
 import { BenchTabs } from "./BenchTabs";
@@ -32,8 +33,8 @@ export default function BowlBench() {
 
 function Bowl({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
   const { act } = useActs();
-  const [cooked, setCooked] = useState<Cooking[]>([]);
-  const [added, setAdded] = useState<Adding[]>([]);
+  const [cooked, setCooked] = useDraft<Cooking[]>("bowl.cooked", []);
+  const [added, setAdded] = useDraft<Adding[]>("bowl.added", []);
   const [form, setForm] = useState<FormData | null>(null);
   const [jar, setJar] = useState("");
   const [made, setMade] = useState<number[]>([]);
@@ -52,6 +53,7 @@ function Bowl({ stacks, places }: { stacks: Stack[]; places: Place[] }) {
     <Form
       className="grid grid-cols-2 phone:grid-cols-1 gap-4 items-start"
       label={say.bowls}
+      keep="bench.bowl"
       onSave={send}
       onInput={(element) => setForm(new FormData(element))}
     >

@@ -5,6 +5,7 @@ import type { ChangeSeason, SeasonLine as Line, SeasonPage } from "../../api/typ
 import { useActs } from "../../app/acts";
 import { Amount, amountIn, Day, Form, Pick, Submit, Text, Whole } from "../../kit/form";
 import { Button } from "../../kit/kit";
+import { useDraft } from "../../kit/useDraft";
 import * as say from "../../words/season";
 
 interface Props {
@@ -17,7 +18,8 @@ interface Props {
 /** What is to be bottled or dried, how much of it a week is eaten, and when it is ripe. */
 export function SeasonForm({ page, line, onDone }: Props) {
   const { act } = useActs();
-  const [what, setWhat] = useState(line ? `${line.process}/${line.cut}` : "");
+  const [chosen, setChosen] = useDraft("season.what", "");
+  const what = line ? `${line.process}/${line.cut}` : chosen;
   const [round, setRound] = useState(0);
   const [process, cut] = split(what);
   const save = async (form: FormData) => {
@@ -28,7 +30,7 @@ export function SeasonForm({ page, line, onDone }: Props) {
     if (!done) return done;
     onDone?.();
     if (!line) {
-      setWhat("");
+      setChosen("");
       setRound(round + 1);
     }
     return done;
@@ -37,7 +39,13 @@ export function SeasonForm({ page, line, onDone }: Props) {
     if (line && (await act(`/api/season/${line.id}`, { version: line.version, ...body }, words))) onDone?.();
   };
   return (
-    <Form key={round} label={line ? say.change(line.name) : say.add} onSave={save} className="grid gap-3 mt-2">
+    <Form
+      key={round}
+      label={line ? say.change(line.name) : say.add}
+      onSave={save}
+      keep={line ? undefined : "season.new"}
+      className="grid gap-3 mt-2"
+    >
       {!line && (
         <Pick
           label={say.what}
@@ -45,7 +53,7 @@ export function SeasonForm({ page, line, onDone }: Props) {
           required
           value={what}
           options={choices(page)}
-          onChange={(event) => setWhat(event.target.value)}
+          onChange={(event) => setChosen(event.target.value)}
         />
       )}
       {what !== "" && <Facts line={line} process={process} />}
