@@ -22,6 +22,17 @@ module NutShelf
         raise Refusal.of(part.unknown ? :age_unknown : :not_fit, at: pointer, food: part.name, why: why)
       end
 
+      # What nobody eats, or an animal only, goes into nothing that people eat.
+      # @param food [Core::Food]
+      # @param pet [Boolean] whether an animal eats it
+      # @param pointer [String] where it stands in what was sent
+      # @raise [Invalid]
+      def eaten(food, pointer:, pet: false)
+        return if pet ? food.eaten? : food.for_people?
+
+        raise Refusal.of(:not_eaten, at: pointer, food: food.name)
+      end
+
       # What somebody must look at does not hide among other food before that.
       # @raise [Conflict]
       def look_first(part, pointer)

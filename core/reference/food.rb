@@ -74,6 +74,12 @@ module NutShelf
         # @return [Boolean] whether what nobody will eat in time is worth freezing: fresh food that freezes as it is
         def freezes_well? = freezes == "yes" && aisle != "Frozen" && Food::PERISHABLE.include?(aisle)
 
+        # @return [Boolean] whether anybody eats it: torches, bleach and cat litter stand on shelves, too
+        def eaten? = food_group != "supplies"
+
+        # @return [Boolean] whether people eat it
+        def for_people? = eaten? && pet.nil?
+
         # @return [Boolean] whether it is powder that is made up into an infant's feeds
         def formula? = infant && preparing.water_is_drunk
 

@@ -72,9 +72,12 @@ module NutShelf
         @dimension = first.dimension.to_sym
         refuse_by_weight(input)
         @jars = Bench::Jars.of(work, input[:container_id], first, freezing: frozen?(input))
-        @additions = Bench::Additions.new(work, input[:additions], taken: takes.lots.keys)
-        Bench::Additions.refuse_poison([@food, *@additions.foods]) if input[:pet]
+        @additions = Bench::Additions.new(work, input[:additions], taken: takes.lots.keys, pet: pet?(input))
+        Bench::Additions.refuse_poison([@food, *@additions.foods]) if pet?(input)
       end
+
+      # An animal's own food is shared out for the animal.
+      def pet?(input) = input[:pet] == true || !@food.pet.nil?
 
       # @return [String] why something was taken from below its floor, if it was
       def floor(input)

@@ -2,6 +2,7 @@
 
 require_relative "../act"
 require_relative "../day"
+require_relative "../fit"
 require_relative "../refusal"
 require_relative "../trips/refused"
 require_relative "../trips/trip_book"
@@ -67,6 +68,8 @@ module NutShelf
         row = Store::Rows::TripMeal.new(**facts)
         raise Refusal.of(:weight_not_above_zero, at: "/grams") if grams && !grams.positive?
         raise Refusal.of(:no_such_dish_there, at: "/dish") unless @book.menu.of(row)
+
+        Fit.eaten(work.shelf.foods[row.dish] || work.catalog.food(row.dish), pointer: "/dish") if row.kind == "food"
 
         facts
       end

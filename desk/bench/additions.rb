@@ -19,11 +19,12 @@ module NutShelf
         # @param asked [Array<Hash>, nil] [{ lot_id:, each_g: or per_pack: portions one pack is for }]
         # @param weighed [Weighed] that knows their stacks
         # @param taken [Array<Integer>] stacks the portions are made of
+        # @param pet [Boolean] whether an animal eats them
         # @raise [Invalid, Conflict]
-        def initialize(work, asked, weighed: nil, taken: [])
+        def initialize(work, asked, weighed: nil, taken: [], pet: false)
           @work = work
           asked ||= []
-          @weighed = weighed || Weighed.new(work, asked.map { |one| one[:lot_id] })
+          @weighed = weighed || Weighed.new(work, asked.map { |one| one[:lot_id] }, pet: pet)
           @taken = taken
           @list = asked.each_with_index.map { |one, at| addition(one, "/additions/#{at}/lot_id") }
           refuse_doubled

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../../core/bags/contents"
+require_relative "../fit"
 require_relative "../refusal"
 
 module NutShelf
@@ -83,7 +84,11 @@ module NutShelf
 
         def food(key) = @work.shelf.foods[key] || @work.catalog.food(key)
 
-        def part(food_id:, amount:, unit: "g") = whole(@work.food(food_id), Core::Quantity.of(amount, unit))
+        def part(food_id:, amount:, unit: "g")
+          food = @work.food(food_id)
+          Fit.eaten(food, pointer: "/lines")
+          whole(food, Core::Quantity.of(amount, unit))
+        end
 
         def whole(food, quantity)
           Core::Bags::Part.new(food: food, grams: Core::Conversion.to(quantity, :mass, food).amount)

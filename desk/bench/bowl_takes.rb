@@ -23,7 +23,7 @@ module NutShelf
         # @raise [Invalid, Conflict]
         def initialize(work, input)
           added = input[:additions] || []
-          @weighed = Weighed.new(work, [*input[:takes], *added].map { |one| one[:lot_id] })
+          @weighed = Weighed.new(work, [*input[:takes], *added].map { |one| one[:lot_id] }, pet: input[:pet] == true)
           @takes = input[:takes].each_with_index.map { |one, at| take(one, "/takes/#{at}/lot_id") }
           @additions = Additions.new(work, added, weighed: @weighed, taken: takes.map { |one| one.lot.id })
           Additions.refuse_poison(foods) if input[:pet]

@@ -54,6 +54,7 @@ module NutShelf
           raise Refusal.of(:bench_by_weight, at: "/takes") unless measured?(all)
           raise Refusal.of(:bench_half_frozen, at: "/takes") if all.map(&:frozen).uniq.size > 1
 
+          Fit.eaten(food, pointer: "/takes", pet: true)
           dating = Redate.new(@work)
           all.each_with_index { |lot, at| check_one(lot, dating, at) }
         end

@@ -14,9 +14,11 @@ module NutShelf
 
         # @param work [UnitOfWork]
         # @param ids [Array<Integer>]
+        # @param pet [Boolean] whether an animal eats what comes of it
         # @raise [Store::Missing]
-        def initialize(work, ids)
+        def initialize(work, ids, pet: false)
           @work = work
+          @pet = pet
           @lots = work.house.lots.lock(ids.uniq.sort)
           raise Store::Missing, "There is no such stack here." if lots.size < ids.uniq.size
         end
@@ -29,6 +31,7 @@ module NutShelf
           lot = lots.fetch(id)
           raise Refusal.of(:bench_by_weight, at: pointer) unless @work.shelf.stacks[lot.id]&.weighed?
 
+          Fit.eaten(food(lot), pointer: pointer, pet: @pet)
           Fit.check(@work, lot, part(lot), pointer: pointer)
           lot
         end

@@ -4,6 +4,7 @@ import { amountOf, Pick, Text } from "../../kit/form";
 import { ByScale } from "../../kit/ByScale";
 import { Button } from "../../kit/kit";
 import * as say from "../../words/bags";
+import { forPeople } from "./Takes";
 
 type Sent = NonNullable<AssembleBags["lines"]>[number];
 
@@ -66,7 +67,7 @@ function Another({ lines, onLines, shelf }: Props) {
   const foods = [
     ...new Map(
       shelf
-        .filter((stack) => !inIt.has(stack.food_id) && !["stop", "look"].includes(stack.state))
+        .filter((stack) => forPeople(stack) && !inIt.has(stack.food_id) && !["stop", "look"].includes(stack.state))
         .map((stack) => [stack.food_id, stack.food]),
     ),
   ]

@@ -15,7 +15,14 @@ export const weighed = (stack: Stack, places: Place[]) => stack.unit === "g" && 
 export const measured = (stack: Stack, places: Place[]) =>
   ["g", "ml"].includes(stack.unit) && fit(stack, places);
 
+/** What nobody eats is no matter of the bench. */
+const eaten = (stack: Stack) => stack.group !== "supplies";
+
+/** Nor is an animal's food what people take along. */
+export const forPeople = (stack: Stack) => eaten(stack) && stack.group !== "pet";
+
 const fit = (stack: Stack, places: Place[]) =>
+  eaten(stack) &&
   stack.noun === null &&
   stack.level === null &&
   stack.reserved === null &&
