@@ -22,6 +22,16 @@ module NutShelf
       # @return [Array<Rows::BoxWant>]
       def box_wants(place_id) = rows(:box_wants).where(place_id: place_id, archived_at: nil).order(:id).all
 
+      # SELECT * FROM trip_meals WHERE household_id = 7 AND kind = 'food' AND dish = 'honey' AND archived_at IS NULL
+      # @return [Array<Rows::TripMeal>] of any trip
+      def meals_of(food_key)
+        rows(:trip_meals).where(kind: "food", dish: food_key, archived_at: nil).order(:id).all
+      end
+
+      # SELECT * FROM box_wants WHERE household_id = 7 AND food_id = 3 AND archived_at IS NULL ORDER BY id
+      # @return [Array<Rows::BoxWant>] in any box
+      def wants_of(food_id) = rows(:box_wants).where(food_id: food_id, archived_at: nil).order(:id).all
+
       # @return [Array<Integer>] places that are boxes
       def boxes = rows(:box_wants).where(archived_at: nil).distinct.order(:place_id).select_map(:place_id)
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../act"
+require_relative "../followed_food"
 require_relative "../refusal"
 
 module NutShelf
@@ -31,6 +32,7 @@ module NutShelf
         )
         @work = work.fresh
         lots.each { |lot| go_over(merged, lot, gone, into) }
+        FollowedFood.new(house, merged, gone, into).call
         merged.alter(
           "food",
           gone,

@@ -71,7 +71,7 @@ module NutShelf
         first = takes.lots.values.first
         @dimension = first.dimension.to_sym
         refuse_by_weight(input)
-        @jars = Bench::Jars.of(work, input[:container_id], first, freezing: frozen?(input))
+        @jars = Bench::Jars.of(work, input[:container_id], first, freezing: freezing?(takes, input))
         @additions = Bench::Additions.new(work, input[:additions], taken: takes.lots.keys, pet: pet?(input))
         Bench::Additions.refuse_poison([@food, *@additions.foods]) if pet?(input)
       end
@@ -114,9 +114,10 @@ module NutShelf
         raise Refusal.of(:portion_size, at: "/count", words: e.message.capitalize)
       end
 
-      def frozen?(input)
-        place = input[:frozen_place_id] || input[:place_id]
-        !place.nil? && work.place(place).kind == "freezer"
+      # What is shared out in the freezer stays there where nobody says otherwise.
+      def freezing?(takes, input)
+        place = input[:frozen_place_id] || input[:place_id] || at_hand(takes.lots.values)
+        work.place(place).kind == "freezer"
       end
 
       # Bones and what is added are weighed: a liquid told in millilitres is not.

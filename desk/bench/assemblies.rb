@@ -7,16 +7,18 @@ require_relative "../../core/reference/trip_rows"
 module NutShelf
   module Desk
     module Bench
-      # The bags there are: those of the tables, and the household's own. One of which a food is not known any more is
-      # left out, for nobody could say what is in it.
+      # The bags there are: those of the tables, and the household's own. One of which a food was put out of sight is
+      # left out, as lists forget that food.
       module Assemblies
         module_function
 
         # @param work [UnitOfWork]
         # @return [Hash{String=>Core::Assembly}] by key
         def of(work)
-          own = work.house.own_bags.all.select { |row| known?(work, row) }
-          work.catalog.trips.assemblies.merge(own.to_h { |row| [row.key, assembly(row)] })
+          own = work.house.own_bags.all.to_h { |row| [row.key, assembly(row)] }
+          known = work.shelf.foods
+          work.catalog.trips.assemblies.merge(own)
+            .select { |_, one| one.lines.all? { |line| known.key?(line.food_key) } }
         end
 
         # @param row [Store::Rows::OwnBag]
@@ -35,11 +37,6 @@ module NutShelf
             food_key: said["food_key"], quantity: Core::Quantity.new(said["grams"].to_r, :mass), optional: false,
             substitutes: {}.freeze
           )
-        end
-
-        # @return [Boolean] whether every food of it is still there
-        def known?(work, row)
-          row.lines.all? { |said| work.shelf.foods.key?(said["food_key"]) || work.catalog.foods.key?(said["food_key"]) }
         end
       end
     end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "digest"
 require_relative "../../core/trips/fill"
 require_relative "../../core/value"
 require_relative "../../core/work"
@@ -58,7 +59,9 @@ module NutShelf
         # @raise [Core::Work::Undone]
         def call(seconds: 3.0, from: CLOCK.call, cancel: nil)
           left = [from + seconds - CLOCK.call, LEAST].max
-          shared = Core::Work::Shared.new(key: [:trip, @problem.hash], value: @problem)
+          # What a worker keeps is known by what is in it.
+          key = [:trip, Digest::SHA256.hexdigest(Marshal.dump(@problem))]
+          shared = Core::Work::Shared.new(key: key, value: @problem)
           best = Race.new(@work, shared).run(GridFilling.new(seed: 1, seconds: left), cancel: cancel) do |better|
             yield chosen(better) if block_given?
           end

@@ -101,6 +101,20 @@ RSpec.describe "The bench over the wire", :api do
     expect(tell("/api/bench/bags/own", { name: " ", lines: lines })).to include("status" => 422)
   end
 
+  it "forgets bags with a food that was put out of sight, on trips, too" do
+    keys = -> { ask("/api/bench/bags")["bags"].map { |one| one["key"] } }
+    expect(keys.call).to include("tomato-couscous-bag", "oat-apple-bag")
+    trip = tell("/api/trips", { name: "Ride", leaves_on: "2026-12-01", back_on: "2026-12-02" })["trip_id"]
+    tell("/api/trips/#{trip}/meals", { on: "2026-12-01", meal: "dinner", kind: "bag", dish: "tomato-couscous-bag" })
+    tell("/api/keeping/#{food_id(who, "couscous")}/archive")
+    left = keys.call
+    expect(left).to include("oat-apple-bag")
+    expect(left).not_to include("tomato-couscous-bag")
+    gone = ask("/api/trips/#{trip}")["days"].flat_map { |day| day["meals"].flat_map { |one| one["dishes"] } }
+    expect(gone.map { |one| one["gone"] }).to eq([true])
+    expect(ask("/api/trips/#{trip}/packing")["bags"]).to eq([])
+  end
+
   it "adds something to each portion, and pours broth into jars with room to swell" do
     thighs = stack("chicken-thighs", "900", place_id(who, "fridge"))
     tuna = stack("canned-tuna-water", "400", place_id(who, "cupboard"))

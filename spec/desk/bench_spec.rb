@@ -209,6 +209,14 @@ RSpec.describe "The bench" do
         .to raise_error(NutShelf::Desk::Error, /Only 2 of/)
     end
 
+    it "keep room to swell where the food stays in the freezer, though nobody names one" do
+      half = jars(10, 500)
+      act(:Move, ines, { lot_id: pot, place_id: freezer })
+      full = { container_id: half, size_g: "480" }
+      expect { portions([pot], **full) }.to raise_error(NutShelf::Desk::Error, /takes 450 ml/)
+      expect(stacks(portions([pot], container_id: half)).map(&:pack_amount).uniq).to eq([400])
+    end
+
     it "go along when closed jars are moved, and have loose lids until the day after" do
       half = jars(10, 500)
       made = stacks(poured(half)).first

@@ -95,6 +95,32 @@ RSpec.describe "Foods of a household" do
     expect(row(chutney).nicknames).to eq([])
   end
 
+  it "takes along what named it: bags of one's own, meals of trips, boxes, the season" do
+    chutney = food_id(ines, "chutney")
+    act(:KeepBag, ines, { name: "Bag", lines: [{ food_id: relish, amount: "30" }] })
+    trip = act(:KeepTrip, ines, { name: "Ride", leaves_on: "2027-04-05", back_on: "2027-04-06" })["trip_id"]
+    act(:SetTripMeal, ines, { trip_id: trip, on: "2027-04-05", meal: "dinner", kind: "food", dish: row(relish).key,
+                              grams: "30" })
+    box = place_id(ines, "cupboard")
+    { relish => 2, chutney => 1 }.each do |id, packs|
+      act(:SetBoxWant, ines, { place_id: box, food_id: id, packs: packs })
+    end
+    act(:PlanSeason, ines, { process: "drying", cut: "apples", weekly: "50", harvest_on: "2027-09-01",
+                             next_harvest_on: "2028-09-01", food_ids: [relish] })
+    told = lambda do
+      inside(ines) do |house|
+        [house.own_bags.all.flat_map { |one| one.lines.map { |line| line["food_key"] } },
+         house.trips.meals(trip).map(&:dish), house.season.all.flat_map(&:food_ids),
+         house.trips.box_wants(box).to_h { |one| [one.food_id, one.packs] }]
+      end
+    end
+    before = told.call
+    done = act(:MergeFood, ines, { food_id: relish, into_food_id: chutney })
+    expect(told.call).to eq([["chutney"], ["chutney"], [chutney], { chutney => 3 }])
+    undo(done)
+    expect(told.call).to eq(before)
+  end
+
   it "lets no food go where it cannot" do
     chutney = food_id(ines, "chutney")
     { chutney => relish, relish => relish }.each do |from, into|

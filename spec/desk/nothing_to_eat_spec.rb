@@ -2,7 +2,7 @@
 
 require_relative "../support/trips"
 
-# Torches, bleach and cat litter stand on shelves, too: nothing of them gets among food, and an animal's food is its own.
+# Torches, bleach and cat litter stand on shelves, too: nothing of them gets among food; an animal has its own.
 RSpec.describe "What is nothing to eat" do
   include TripSupport
 
