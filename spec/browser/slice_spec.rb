@@ -32,6 +32,8 @@ RSpec.describe "The interface", :browser do
 
     before = stacks.sum(&:value_minor)
     click_link "Meals"
+    expect(page).to have_link("Cook", exact: false)
+    quiet
     first(:link, "Cook", exact: false).click
     click_button "Cooked", wait: 20
     expect(page).to have_content(/Cooked .+/)

@@ -13,15 +13,19 @@ module BrowserSupport
     "disable-background-networking" => nil, "disable-component-update" => nil, "disable-sync" => nil,
     "disable-dev-shm-usage" => nil
   }.freeze
-  # Counts in every page the acts that are sent and not answered yet.
+  # Counts in every page what is asked, and the acts that are sent, and not answered yet.
   UNDER_WAY = <<~JS
     (() => {
       const fetching = window.fetch;
-      window.actsUnderWay = 0;
+      window.actsUnderWay = window.askedUnderWay = 0;
       window.fetch = async (where, init) => {
         const act = new Headers(init?.headers).has("idempotency-key");
         window.actsUnderWay += act ? 1 : 0;
-        try { return await fetching(where, init); } finally { window.actsUnderWay -= act ? 1 : 0; }
+        window.askedUnderWay += 1;
+        try { return await fetching(where, init); } finally {
+          window.actsUnderWay -= act ? 1 : 0;
+          window.askedUnderWay -= 1;
+        }
       };
     })();
   JS
@@ -81,6 +85,13 @@ module BrowserSupport
   # What a press did is looked up once it is done: on a slow machine the page draws before the house has answered.
   def inside(who) = answered && super
   def at_work(who) = answered && super
+
+  # What comes in later moves things about: a press would land beside what was looked for.
+  def quiet
+    expect(page).to have_css("main h1")
+    Timeout.timeout(30) { Thread.pass until page.evaluate_script("window.askedUnderWay || 0").zero? }
+    page.evaluate_async_script("requestAnimationFrame(() => requestAnimationFrame(() => arguments[0]()))")
+  end
 
   def answered
     Timeout.timeout(30) { Thread.pass until page.evaluate_script("window.actsUnderWay || 0").zero? }
