@@ -8,7 +8,8 @@ module NutShelf
   module Desk
     module Bench
       # Portions of one food to which something else was added: a food of their own that holds what all of it holds and
-      # keeps as the first does, never longer than what was added. No dish takes it for the plain one.
+      # keeps no longer than any of it. It counts as the one among them that asks for most care: raw before what is
+      # eaten as it is, what germs grow in before what is dry. No dish takes it for the plain one.
       class Mix
         # @param work [UnitOfWork]
         # @param entry [Entry]
@@ -50,9 +51,14 @@ module NutShelf
           "#{first} with #{others.map { |name| name.sub(/\A\p{Upper}(?=\p{Lower})/, &:downcase) }.join(", ")}"[0, 120]
         end
 
-        # A food of a class may have times of its own beside those of the class: they hold for what is mixed of it.
+        # The food that what is mixed is like, for power cuts and for who would eat it as it is.
+        def base
+          @base ||= [@food, *@additions.foods].max_by { |one| [one.high_risk ? 1 : 0, one.ready_to_eat ? 0 : 1] }
+        end
+
+        # What it is portions of has times of its own, beside those of a class or of what is added: they hold, too.
         def as_itself(pool, lot)
-          return [] unless @food.class_key
+          return [] unless @food.class_key || base != @food
 
           plain = @entry.now(lot).with(food_id: pool.food_id)
           [Poured.event(@work, @entry.redate.part(plain), pool.id)]
@@ -67,7 +73,7 @@ module NutShelf
           OwnFood.ensure(
             @work, @entry,
             key: ["mix", @food.key, name.downcase.gsub(/[^\p{Alnum}]+/, "-"), *holds].join("-"), name: name,
-            allergens: holds, class_key: @food.class_key || @food.key, aisle: @food.aisle,
+            allergens: holds, class_key: base.class_key || base.key, aisle: @food.aisle,
             food_group: @food.food_group, dimension: "mass"
           )
         end

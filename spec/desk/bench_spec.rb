@@ -139,6 +139,17 @@ RSpec.describe "The bench" do
         .to raise_error(NutShelf::Desk::Error, /does not freeze/)
     end
 
+    it "counts as the one of them that asks for most care: nobody takes it for dry, or for ready to eat" do
+      rice = put_away(ines, "white-rice", "cupboard", count: "1", amount: "1000")["lot_id"]
+      like = lambda do |lot_id, added|
+        lot = stacks(portions([lot_id], count: 2, additions: [{ lot_id: added, each_g: "10" }])).first
+        at_work(ines) { |work| work.food(lot.food_id) }
+      end
+      expect(like.call(rice, tuna)).to have_attributes(high_risk: true)
+      yoghurt = put_away(ines, "plain-yoghurt", "fridge", count: "1", amount: "500")["lot_id"]
+      expect(like.call(yoghurt, pack)).to have_attributes(high_risk: true, ready_to_eat: false)
+    end
+
     it "keeps to the times a household gave the plain food" do
       own = { place: "cupboard", state: "unopened", low: 9, high: 9, reason: "damp kitchen" }
       act(:SetKeeping, ines, { food_id: food_id(ines, "white-rice"), **own })

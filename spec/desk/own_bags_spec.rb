@@ -68,6 +68,15 @@ RSpec.describe "Bags of one's own" do
     expect { put("2027-03-21", "dinner", "bag", own.first.key) }.to raise_error(refused, /tree/i)
   end
 
+  it "are refused on a trip with what is raw or must be cold in them, closed without air or not" do
+    [["chicken-thighs", true], ["ham-sliced", false]].each do |key, low_air|
+      put_away(ines, key, "fridge", amount: "400", printed_on: "2027-04-01", printed_kind: "use_by")
+      keep(name: key, lines: [{ food_id: food_id(ines, key), amount: "100" }], low_air: low_air)
+      dish = own.find { |row| row.name == key }.key
+      expect { put("2027-03-21", "dinner", "bag", dish) }.to raise_error(refused, /good until 20 Mar/)
+    end
+  end
+
   it "are called and made ready as was said last, and are off the list once taken off, with undo" do
     keep
     row = own.first
