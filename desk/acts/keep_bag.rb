@@ -13,6 +13,8 @@ module NutShelf
       FACTS = %i[meal water_ml water_heat stand_minutes eat_from packaging directions].freeze
       # Where nobody says what it is packed in.
       PACKAGING = "stand-pouch-500"
+      # Grams that one person eats up at most.
+      MOST_G = 5000
 
       private
 
@@ -37,6 +39,8 @@ module NutShelf
         name = input[:name].strip
         refuse_taken(name)
         bag = Bench::BagRecipe.new(work, { lines: input[:lines], label: name, packaging: input[:packaging] })
+        raise Refusal.of(:bag_too_heavy, at: "/lines") if bag.parts.sum(&:grams) > MOST_G
+
         lines = bag.parts.map { |part| { food_key: part.food.key, grams: Core::Decimal.print(part.grams.to_r.round(3)) } }
         facts = { packaging: PACKAGING, meal: "dinner", **facts(input), key: key(name), name: name, lines: lines }
         kept = entry("keep_bag", "Kept the bag #{name}")

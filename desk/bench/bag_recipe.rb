@@ -13,7 +13,8 @@ module NutShelf
         # @param work [UnitOfWork]
         # @param input [Hash] :assembly a key of the tables or nil, :lines as [{ food_id:, amount:, unit: }] or nil for
         #   its own, :packaging a key of the tables, :label
-        # @raise [Invalid] without lines, without a name for lines of one's own, for a key the tables do not know
+        # @raise [Invalid] without lines, for lines of no weight or nothing to eat, without a name for lines of one's
+        #   own, for a key the tables do not know
         def initialize(work, input)
           @work = work
           @input = input
@@ -87,6 +88,8 @@ module NutShelf
         def part(food_id:, amount:, unit: "g")
           food = @work.food(food_id)
           Fit.eaten(food, pointer: "/lines")
+          raise Refusal.of(:weight_not_above_zero, at: "/lines") unless amount.to_r.positive?
+
           whole(food, Core::Quantity.of(amount, unit))
         end
 

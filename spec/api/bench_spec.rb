@@ -101,6 +101,19 @@ RSpec.describe "The bench over the wire", :api do
     expect(tell("/api/bench/bags/own", { name: " ", lines: lines })).to include("status" => 422)
   end
 
+  it "takes no line of no weight into a bag, filled or kept" do
+    %w[0 -5 0.0].each do |amount|
+      lines = [{ food_id: food_id(who, "couscous"), amount: amount }]
+      bag = { lines: lines, label: "Air", count: 2, place_id: place_id(who, "cupboard") }
+      expect(tell("/api/bench/bags/own", { name: "Air", lines: lines })).to include("status" => 422)
+      expect(tell("/api/bench/bags/foresee", bag)).to include("status" => 422)
+      expect(tell("/api/bench/bags", bag)).to include("status" => 422)
+    end
+    heavy = [{ food_id: food_id(who, "couscous"), amount: "999999999999" }]
+    expect(tell("/api/bench/bags/own", { name: "Air", lines: heavy })).to include("reason" => "bag_too_heavy")
+    expect(ask("/api/bench/bags")["bags"].filter_map { |one| one["own"] }).to eq([])
+  end
+
   it "forgets bags with a food that was put out of sight, on trips, too" do
     keys = -> { ask("/api/bench/bags")["bags"].map { |one| one["key"] } }
     expect(keys.call).to include("tomato-couscous-bag", "oat-apple-bag")
