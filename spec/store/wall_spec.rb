@@ -34,6 +34,17 @@ RSpec.describe "The household wall" do
     expect(with_household.map(&:to_sym)).to include(*(walled - [:households]))
   end
 
+  it "finds the rows of one household by an index, in every table" do
+    found = db.fetch(<<~SQL).select_map(:name)
+      SELECT c.relname AS name FROM pg_class c
+      JOIN pg_attribute a ON a.attrelid = c.oid AND a.attname = 'household_id'
+      WHERE c.relkind = 'r' AND c.relnamespace = 'public'::regnamespace AND NOT EXISTS (
+        SELECT FROM pg_index i WHERE i.indrelid = c.oid AND i.indkey[0] = a.attnum AND i.indpred IS NULL
+      )
+    SQL
+    expect(found).to be_empty
+  end
+
   walled.each do |table|
     it "shows no row of #{table} while no household is set" do
       put_away(mine, "canned-chickpeas", "cupboard")

@@ -3,6 +3,7 @@
 require "capybara/cuprite"
 require "capybara/rspec"
 require_relative "house"
+require_relative "steady_press"
 require_relative "../../boot/app"
 
 # The real interface in headless Chromium, on the spec's database.
@@ -45,8 +46,10 @@ module BrowserSupport
     # @param path [String] requests there are answered when the block is done
     def slow(path)
       @waiting[path] = Queue.new
+      SteadyPress.held_back = true
       yield
     ensure
+      SteadyPress.held_back = false
       @waiting.delete(path).close
     end
 
