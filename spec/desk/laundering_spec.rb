@@ -167,7 +167,7 @@ RSpec.describe "Dates in hands" do
     before = dates
     clock.day = Date.new(2026, 12, 20)
     services.database.outside { |db| db[:households].where(id: ines.household_id).update(dated_by: 0) }
-    NutShelf::Desk::CatchUp.new(services).call
+    NutShelf::Desk::CatchUp.new(services).household(ines.household_id)
     expect(dates).to eq(before)
   end
 

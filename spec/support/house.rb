@@ -2,6 +2,7 @@
 
 require_relative "../../boot/wiring"
 require_relative "../../desk/household_maker"
+require_relative "house_copies"
 Dir[File.expand_path("../../desk/{acts,commands}/*.rb", __dir__)].each do |file|
   require_relative "../../desk/#{File.basename(File.dirname(file))}/#{File.basename(file, ".rb")}"
 end
@@ -45,6 +46,30 @@ module HouseSupport
 
     def clock = @clock ||= SpecClock.new
 
+    def account(services, number)
+      services.database.outside do |db|
+        db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}")
+      end
+    end
+
+    # @return [Integer] a household with its foods and dishes, and nobody in it yet: a copy where that can be had
+    def furnished(services, number, account)
+      copies = services.equal?(@services) ? houses : nil
+      copies ? copies.make("House #{number}", account) : made(services, number, account)
+    end
+
+    # As the first start and the command make one.
+    def made(services, number, account)
+      NutShelf::Desk::HouseholdMaker.new(services).make(account, { name: "House #{number}", time_zone: "UTC" })
+    end
+
+    # @return [HouseCopies, nil] none where the server does not let us
+    def houses
+      return @houses if defined?(@houses)
+
+      @houses = HouseCopies.can?(owner_url) ? HouseCopies.new(owner_url, made(@services, 0, account(@services, 0))) : nil
+    end
+
     def next_number = @number = (@number || 0) + 1
   end
 
@@ -55,16 +80,11 @@ module HouseSupport
   # A fresh household with a keeper.
   def household!(role: "keeper", people: 2)
     number = HouseSupport.next_number
-    account =
-      services.database.outside do |db|
-        db[:accounts].insert(email: "keeper#{number}-#{rand(10**9)}@example.test", name: "Keeper #{number}")
-      end
-    id =
-      NutShelf::Desk::HouseholdMaker.new(services).make(
-        account,
-        { name: "House #{number}", time_zone: "UTC", people: people }
-      )
-    joined(NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper"), role)
+    account = HouseSupport.account(services, number)
+    id = HouseSupport.furnished(services, number, account)
+    who = NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
+    inside(who) { |house| people.times { |one| house.household.add_person(name: "Person #{one + 1}") } }
+    joined(who, role)
   end
 
   # @return [Caller] the same person with another role
