@@ -134,25 +134,25 @@ module NutShelf
 
       # @param ids [Array<Integer>, nil] nil: of every dish, which asks for no list of a thousand numbers
       def lines_of(ids)
-        found = ids ? rows(:recipe_lines).where(recipe_id: ids) : rows(:recipe_lines)
-        lines = keyed(found, :recipe_lines, Rows::KeyedLine)
+        lines = (ids ? rows(:recipe_lines).where(recipe_id: ids) : rows(:recipe_lines)).order(:id).all
         standing = rows(:recipe_substitutes)
         standing = standing.where(line_id: lines.map(&:id)) if ids
-        substitutes = keyed(standing, :recipe_substitutes, Rows::KeyedSubstitute).group_by(&:line_id)
+        standing = standing.order(:id).all
+        keys = keys_of(ids ? [*lines, *standing].map(&:food_id).uniq : nil)
+        factors = standing.group_by(&:line_id).transform_values { |list| factors(list, keys) }
         lines.group_by(&:recipe_id).transform_values do |list|
-          list.map { |line| line_value(line, substitutes.fetch(line.id, [])) }.freeze
+          list.map { |line| line_value(line, keys.fetch(line.food_id), factors.fetch(line.id, {}.freeze)) }.freeze
         end
       end
 
-      def keyed(found, table, made)
-        key = Sequel.function(:coalesce, Sequel[:foods][:reference_key], Sequel[:foods][:key]).as(:food_key)
-        rows_as(found, made)
-          .join(:foods, { household_id: Sequel[table][:household_id], id: Sequel[table][:food_id] })
-          .order(Sequel[table][:id])
-          .select_all(table)
-          .select_append(key)
-          .all
+      # Looked up here rather than joined: of a household that is new the database thinks it has a row or two, and
+      # goes through all its foods again for each line.
+      def keys_of(food_ids)
+        found = food_ids ? rows(:foods).where(id: food_ids) : rows(:foods)
+        found.select_hash(:id, Sequel.function(:coalesce, :reference_key, :key).as(:food_key))
       end
+
+      def factors(list, keys) = list.to_h { |one| [keys.fetch(one.food_id), one.factor] }.freeze
 
       FACTS = %i[
         key name meal servings active_minutes total_minutes leftover_days freezes own notes source
@@ -162,11 +162,12 @@ module NutShelf
 
       def value(row, **whole) = Core::Recipe.new(**row.slice(*FACTS, *LISTS, :version), **whole)
 
-      def line_value(row, substitutes)
+      def line_value(row, food_key, factors)
         Core::RecipeLine.new(
-          **row.slice(:food_key, :optional, :note, :text, :position, :made),
+          **row.slice(:optional, :note, :text, :position, :made),
+          food_key: food_key,
           quantity: Core::Quantity.new(row.amount, row.dimension.to_sym),
-          substitutes: substitutes.to_h { |one| [one.food_key, one.factor] }.freeze
+          substitutes: factors
         )
       end
 

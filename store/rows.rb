@@ -120,9 +120,6 @@ module NutShelf
       Dish = Core::Value.of(:id, :key, :recipe_id, :archived_at, version: 1, likes: {}.freeze)
       # What may stand in for a line's food, so many grams of it for one gram.
       Substitute = Core::Value.of(:id, :line_id, :food_id, :factor)
-      # With the key of its food.
-      KeyedLine = Core::Value.of(*RecipeLine::FIELDS, :food_key)
-      KeyedSubstitute = Core::Value.of(*Substitute::FIELDS, :food_key)
       # What fills a meal: "cook" a dish, "leftovers" of another meal, "kept" portions of a stack, "out", "whatever" is
       # left. Without a day it waits in the pool. `pinned`: no filling changes it. `choices`: line to the food that
       # stands in, nil where it is left out.
