@@ -71,7 +71,8 @@ RSpec.describe NutShelf::Desk::CatchUp do
   # Of the many households the specs have made, two are enough to go through.
   it "covers every household" do
     others = household!
-    beans = put_away(others, "canned-chickpeas", "cupboard", printed_on: "2028-05-31", printed_kind: "best_before")["lot_id"]
+    printed = { printed_on: "2028-05-31", printed_kind: "best_before" }
+    beans = put_away(others, "canned-chickpeas", "cupboard", **printed)["lot_id"]
     forget(usable_until: nil)
     inside(others) do |house|
       house.lots.update(beans, usable_until: nil)

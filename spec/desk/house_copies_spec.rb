@@ -8,7 +8,7 @@ RSpec.describe HouseCopies do
   let(:copied) { household!(people: 0) }
   let(:made) do
     account = HouseSupport.account(services, number = HouseSupport.next_number)
-    id = HouseSupport.made(services, number, account)
+    id = HouseSupport.make(services, number, account)
     NutShelf::Desk::Caller.new(account_id: account, household_id: id, role: "keeper")
   end
 

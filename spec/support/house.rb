@@ -55,11 +55,11 @@ module HouseSupport
     # @return [Integer] a household with its foods and dishes, and nobody in it yet: a copy where that can be had
     def furnished(services, number, account)
       copies = services.equal?(@services) ? houses : nil
-      copies ? copies.make("House #{number}", account) : made(services, number, account)
+      copies ? copies.make("House #{number}", account) : make(services, number, account)
     end
 
     # As the first start and the command make one.
-    def made(services, number, account)
+    def make(services, number, account)
       NutShelf::Desk::HouseholdMaker.new(services).make(account, { name: "House #{number}", time_zone: "UTC" })
     end
 
@@ -67,7 +67,8 @@ module HouseSupport
     def houses
       return @houses if defined?(@houses)
 
-      @houses = HouseCopies.can?(owner_url) ? HouseCopies.new(owner_url, made(@services, 0, account(@services, 0))) : nil
+      @houses =
+        (HouseCopies.new(owner_url, make(@services, 0, account(@services, 0))) if HouseCopies.can?(owner_url))
     end
 
     def next_number = @number = (@number || 0) + 1
