@@ -19,7 +19,7 @@ class HouseCopies
     @made = 0
     @parts = @db.tables.sort.filter_map { |table| part(table) }
     @points_to =
-      @db.fetch(<<~SQL).each_with_object({}) { |row, all| all[row.values_at(:from, :column)] = row[:to] }
+      @db.fetch(<<~SQL).to_h { |row| [row.values_at(:from, :column), row[:to]] }
         SELECT c.conrelid::regclass::text AS from, a.attname AS column, c.confrelid::regclass::text AS to
         FROM pg_constraint c JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = ANY (c.conkey)
         WHERE c.contype = 'f' AND a.attname <> 'household_id'
@@ -49,7 +49,7 @@ class HouseCopies
   # Nobody plans well what he has counted last when there was half as much of it.
   def look_anew
     @made += 1
-    @db.run("ANALYZE") if (@made & (@made - 1)).zero?
+    @db.run("ANALYZE") if @made.nobits?(@made - 1)
   end
 
   def part(table)
