@@ -38,7 +38,8 @@ RSpec.describe "The interface", :browser do
     click_button "Cooked", wait: 20
     expect(page).to have_content(/Cooked .+/)
     expect(stacks.sum(&:value_minor)).to be < before
-    visit page.current_path
+    expect(page).to have_current_path("/meals")
+    refresh
     click_button "Lately"
     first(:button, "Undo: Cooked", exact: false).click
     expect(page).to have_content("Undone: Cooked")

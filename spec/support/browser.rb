@@ -199,9 +199,9 @@ RSpec.configure do |config|
   config.after(:each, :browser) do |example|
     # What the page said explains more than what it lacked.
     if example.exception
-      example.reporter.message(
-        "#{example.full_description}: at #{page.current_path} the page said: #{page.text[0, 1500]}"
-      )
+      said = page.text
+      whole = said.size > 3000 ? "#{said[0, 1500]}\n ...\n#{said[-1500..]}" : said
+      example.reporter.message("#{example.full_description}: at #{page.current_url} the page said: #{whole}")
     end
     Capybara.reset_sessions!
   end

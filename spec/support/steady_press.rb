@@ -4,19 +4,18 @@ require "capybara/cuprite"
 
 # A hand looks where a thing is before it presses. What comes in late moves things about, and a press that was aimed
 # before would land beside them: every press of a browser spec waits until nothing is asked any more and the thing has
-# stood still for three frames. While a spec holds answers back on purpose, only the standing still counts.
+# stood still from one frame to the next. While a spec holds answers back on purpose, only the standing still counts.
 module SteadyPress
   STILL = <<~JS
     const [node, heldBack, done] = arguments;
     const last = performance.now() + 15000;
     const place = () => JSON.stringify(node.getBoundingClientRect());
-    let before, frames = 0;
+    let before;
     const look = () => {
       const now = place();
-      const asked = heldBack ? 0 : window.askedUnderWay || 0;
-      frames = now === before && asked === 0 ? frames + 1 : 0;
+      const still = now === before && (heldBack || !window.askedUnderWay);
       before = now;
-      frames >= 3 || performance.now() > last ? done() : requestAnimationFrame(look);
+      still || performance.now() > last ? done() : requestAnimationFrame(look);
     };
     look();
   JS
