@@ -145,10 +145,7 @@ module NutShelf
       end
 
       def put_away(who, line)
-        draft =
-          @services
-            .database
-            .within(@household_id) { |db| Api::DraftView.new(Desk::UnitOfWork.new(@services, caller(who), db)).call(line) }
+        draft = at_work(who) { |work| Api::DraftView.new(work).call(line) }
         if draft[:questions].any? || draft[:unread].any? || draft[:food].nil? || draft[:place].nil?
           raise "The demo's line was not understood: #{line}: #{draft.slice(:questions, :unread, :food, :place)}"
         end
@@ -190,8 +187,11 @@ module NutShelf
         at_work { |work| work.shelf.stacks.values.reject { |stack| work.place(stack.place_id).set_apart? } }
       end
 
-      def at_work
-        @services.database.within(@household_id) { |db| yield Desk::UnitOfWork.new(@services, caller("tomas"), db) }
+      # Looks only, so that what was worked out for one look is there for the next.
+      def at_work(who = "tomas")
+        @services.database.still(@household_id) do |db|
+          yield Desk::UnitOfWork.new(@services, caller(who), db, still: true)
+        end
       end
 
       def usable?(row) = !row.stopped && (row.safety_until.nil? || row.safety_until >= @calendar.day)
