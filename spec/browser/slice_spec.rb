@@ -8,7 +8,7 @@ RSpec.describe "The interface", :browser do
   def stacks = on_shelf(who)
 
   it "goes from the label line to a cooked dish and back, after a reload too" do
-    enter(who)
+    enter_by_the_door(who)
     expect(page).to have_content("Start with one place")
     line("250 g passata ub tomorrow fridge")
     expect(page).to have_content("Put away 250 g Sieved tomatoes (passata)")
