@@ -46,6 +46,62 @@ module NutShelf
           bad(field, @input[field], "Write a day like 2026-11-24.")
         end
 
+        # @return [Date] one that must be there
+        def the_day(field) = day(field) || bad(field, nil, "Write a day like 2026-11-24.")
+
+        # @param known [Array<String>]
+        # @param usual [String, nil] what holds where the field says nothing
+        # @return [String]
+        def one_of(field, known, usual: nil)
+          said = @input[field].nil? ? usual : @input[field]
+          known.include?(said) ? said : bad(field, @input[field], "Use one of #{known.join(", ")}.")
+        end
+
+        # @return [String, nil]
+        def one_of_if(field, known) = @input[field].nil? ? nil : one_of(field, known)
+
+        # @return [String, Integer] a name, or a number that stands for one
+        def name(field)
+          said = @input[field]
+          named = (said.is_a?(String) && !said.strip.empty?) || said.is_a?(Integer)
+          named ? said : bad(field, said, "Use a name.")
+        end
+
+        # @param known [Array<String>, nil] what may stand there
+        # @return [Array<String>] what is listed under a field, none where there is no such field
+        def names(field, known = nil)
+          found = @input[field] || []
+          bad(field, found, "Use a list of names.") unless found.is_a?(Array) && found.all?(String)
+          strange = known ? found - known : []
+          strange.empty? ? found : bad(field, strange.first, "Use of these: #{known.join(", ")}.")
+        end
+
+        # @return [Array<Rational>]
+        def amounts(field)
+          found = @input[field]
+          bad(field, found, "Use a list of numbers.") unless found.is_a?(Array)
+          found.each.with_index(1).map { |one, at| Case.new("#{@id}, #{field}", { at.to_s => one }).number(at.to_s) }
+        end
+
+        # @return [Hash{String=>Rational}] amounts by name, none where there is no such field
+        def table(field)
+          names = part(field) || Case.new(@id, {})
+          names.fields.to_h { |name| [name, names.number(name)] }
+        end
+
+        # @return [Array<String>]
+        def fields = @input.keys
+
+        # @param usual [Rational, nil] what holds where the field says nothing
+        # @return [Rational] 0 or more
+        def number(field, usual: nil) = amount(field) || usual || bad(field, nil, "A number is missing.")
+
+        # @return [Rational] above 0
+        def positive(field)
+          found = number(field)
+          found.positive? ? found : bad(field, @input[field], "Use a number above 0.")
+        end
+
         # @return [Array<Case>] what is listed under a field, none where there is no such field
         def list(field)
           found = @input.fetch(field, [])
@@ -68,6 +124,9 @@ module NutShelf
           found = @input[field]
           found.is_a?(Integer) && !found.negative? ? found : bad(field, found, "Use a whole number of 0 or more.")
         end
+
+        # @return [Integer] above 0
+        def at_least_one(field) = whole(field).positive? ? whole(field) : bad(field, @input[field], "Use 1 or more.")
 
         # @return [Case, nil] what stands under a field
         def part(field)
@@ -93,6 +152,18 @@ module NutShelf
       end
 
       private
+
+      # @param fault [#call, nil] told of each case that cannot be answered, which is left out; nil: the first ends it
+      # @yieldparam one [Hash] a case as it stands in the file
+      # @return [Hash{String=>Object}] by id, in the order of the file
+      def by_id(fault)
+        @cases.each_with_object({}) do |one, all|
+          Case.new(one["id"], one).bad("id", one["id"], "Give each case an id of its own.") if all.key?(one["id"].to_s)
+          all[one["id"].to_s] = yield(one)
+        rescue Unreadable => e
+          fault ? fault.call(e) : raise
+        end
+      end
 
       # What the core refuses is said with the case it is of.
       # @param kind [#answer]

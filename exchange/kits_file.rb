@@ -31,14 +31,14 @@ module NutShelf
         @catalog = catalog
       end
 
+      # @yieldparam [Unreadable] what is wrong with a case, which is then left out; without a block the first ends it
       # @return [Hash{String=>Hash}] by id, in the order of the file, ready for JSON
       # @raise [Unreadable] naming the case and the field
-      def answers
-        @cases.to_h do |one|
-          id = one["id"].to_s
-          given = Case.new(id, one["input"])
+      def answers(&fault)
+        by_id(fault) do |one|
+          given = Case.new(one["id"].to_s, one["input"])
           kind = KINDS[one["kind"]] || given.bad("kind", one["kind"], "Use one of #{KINDS.keys.join(", ")}.")
-          [id, told_of(kind.new(given, @catalog), given)]
+          told_of(kind.new(given, @catalog), given)
         end
       end
     end

@@ -38,9 +38,10 @@ module NutShelf
         raise Unreadable, "That is no JSON: #{e.message.lines.first.strip}"
       end
 
+      # @yieldparam [Unreadable] what is wrong with a case, which is then left out; without a block the first ends it
       # @return [Hash{String=>Object}] by id, in the order of the file, ready for JSON
       # @raise [Unreadable] naming the case and the field
-      def answers = @cases.to_h { |one| [one["id"].to_s, answer(one["id"].to_s, one["kind"], one["input"])] }
+      def answers(&fault) = by_id(fault) { |one| answer(one["id"].to_s, one["kind"], one["input"]) }
 
       private
 

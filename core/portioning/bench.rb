@@ -51,6 +51,7 @@ module NutShelf
         # @raise [ArgumentError] when neither or both are said, or not one portion comes of it
         def call(count: nil, size: nil)
           raise ArgumentError, "say how many portions or how large one is" unless count.nil? ^ size.nil?
+          raise ArgumentError, "not even one portion comes of it" unless (count || size).positive?
 
           share = size || (pool / count).floor(6)
           number = count || (pool / size).floor

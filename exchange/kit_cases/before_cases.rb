@@ -13,8 +13,8 @@ module NutShelf
         # @return [Hash]
         def answer
           plan = Core::Kits::BeforeEvent.new(
-            catalog.kits.event_tasks, has: @case["has"] || [], fill_l: @case.amount("fill_l") || 0r,
-            flush_l: @case.amount("flush_l") || 0r, helpers: @case["helpers"] ? @case.whole("helpers") : 1
+            catalog.kits.event_tasks, has: @case.names("has"), fill_l: @case.amount("fill_l") || 0r,
+            flush_l: @case.amount("flush_l") || 0r, helpers: @case["helpers"] ? @case.at_least_one("helpers") : 1
           ).call(now: moment("now"), hour: moment("hour"))
           {
             begin_at: plan.begin_at&.iso8601, left_out: plan.left_out.map(&:key).sort,
@@ -28,24 +28,19 @@ module NutShelf
       class FreshCase < Reading
         # @return [Hash]
         def answer
-          foods = @case["foods"].map do |key|
+          foods = @case.names("foods").map do |key|
             catalog.foods.fetch(key) do
               @case.bad("foods", key, "Use the key of a food.")
             end
           end
-          plan = Core::Kits::FreshFoods.new(catalog, place: @case["place"] || "cupboard").call(
-            foods, bought: @case.day("bought"), event: @case.day("event"), days: @case.whole("days"),
-            per_day: @case.amount("servings_per_day"), have: have
+          plan = Core::Kits::FreshFoods.new(catalog, place: @case.one_of("place", PLACES, usual: "cupboard")).call(
+            foods, bought: @case.the_day("bought"), event: @case.the_day("event"), days: @case.whole("days"),
+            per_day: @case.number("servings_per_day"), have: @case.table("have_servings")
           )
           { foods: plan.foods.map { |one| told(one) }, tins_from_day: plan.tins_from_day }
         end
 
         private
-
-        def have
-          said = @case.part("have_servings") or return {}
-          @case["have_servings"].keys.to_h { |key| [key, said.amount(key)] }
-        end
 
         def told(one)
           { food: one.food.key, life: one.life, days: [one.from, one.to],
@@ -58,7 +53,7 @@ module NutShelf
         # @return [Hash]
         def answer
           found = Core::Kits::Stretched.of(
-            food(@case, "leftover"), @case.amount("grams"), factors: people("eaters").sum(0r, &:factor),
+            food(@case, "leftover"), @case.positive("grams"), factors: people("eaters").sum(0r, &:factor),
             tin: food(@case, "tin"), pack: pack(@case)
           )
           { missing_percent: ROUND.up(found.lacking * 100), tins: found.tins }

@@ -14,12 +14,12 @@ module NutShelf
         def answer
           gives = Core::Kits::Gives.new(catalog, figures, eaters: [])
           dealt = Core::Kits::Boxes.new(
-            box_ml: @case.amount("box_ml"), box_tare_g: @case.amount("box_tare_g") || 0r,
+            box_ml: @case.positive("box_ml"), box_tare_g: @case.amount("box_tare_g") || 0r,
             limit_g: @case.amount("limit_g") || (figures.usual("kit-carry-kg") * 1000)
           ).call(stacks.flat_map { |stack| Core::Kits::Packet.of(gives.of(stack)) })
           {
             boxes: dealt.boxes.map { |box| told(box) },
-            carry_trips: (dealt.boxes.size / (@case.amount("carriers") || 1r)).ceil,
+            carry_trips: (dealt.boxes.size / (@case["carriers"] ? @case.positive("carriers") : 1r)).ceil,
             kept_percent: dealt.kept.transform_values { |share| ROUND.down(share * 100) }, spread_ok: dealt.spread_ok
           }
         end
@@ -28,7 +28,7 @@ module NutShelf
 
         def told(box)
           {
-            gross_g: ROUND.up(box.gross_g), fill_percent: ROUND.up(box.box_ml * 100 / @case.amount("box_ml")),
+            gross_g: ROUND.up(box.gross_g), fill_percent: ROUND.up(box.box_ml * 100 / @case.positive("box_ml")),
             packs: box.counts.sort_by { |id, _| id.to_s }.to_h, opener: box.opener?, glass_g: ROUND.up(box.glass_g)
           }
         end
@@ -38,8 +38,8 @@ module NutShelf
       class RefreshCase < Reading
         # @return [Hash]
         def answer
-          found = Core::Kits::Refreshing.new(@case["refresh"], margin: margin)
-            .call(@case.day("on"), box: stacks("box"), shelf: stacks("shelf"))
+          found = Core::Kits::Refreshing.new(refresh_days, margin: margin)
+            .call(@case.the_day("on"), box: stacks("box"), shelf: stacks("shelf"))
           {
             next: found.next_on.iso8601, must_reach: found.must_reach.iso8601, stay: found.stay.map(&:id),
             look: found.look.map(&:id), kitchen: found.kitchen.map { |one| kitchen(one) },
@@ -67,9 +67,9 @@ module NutShelf
         # @return [Hash]
         def answer
           gives = Core::Kits::Gives.new(catalog, figures, eaters: [])
-          need = @case["need"].keys.to_h { |line| [line, @case.part("need").amount(line)] }
-          floor = Core::Kits::DeepPantry.new(days: @case.whole("days"), margin: margin, need: need)
-            .call(@case.day("today"), stacks.map { |stack| gives.of(stack) })
+          need = @case.table("need")
+          floor = Core::Kits::DeepPantry.new(days: @case.at_least_one("days"), margin: margin, need: need)
+            .call(@case.the_day("today"), stacks.map { |stack| gives.of(stack) })
           {
             must_reach: floor.must_reach.iso8601,
             have: floor.have.to_h { |line, number| [line, self.class.plain(ROUND.down(number, SHOWN.places(line)))] },

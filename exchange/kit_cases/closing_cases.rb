@@ -13,13 +13,13 @@ module NutShelf
       class CloseCase < Reading
         # @return [Hash]
         def answer
-          closed = Core::Kits::Closing.new(amounts("gaps"), shelf: shelf, offers: offers).call
-          steps = Core::Kits::BudgetSteps.new(closed, per_day: amounts("per_day"), days: @case.whole("days"))
+          closed = Core::Kits::Closing.new(@case.table("gaps"), shelf: shelf, offers: offers).call
+          steps = Core::Kits::BudgetSteps.new(closed, per_day: @case.table("per_day"), days: @case.whole("days"))
           {
             shelf: closed.fetched.to_h { |stack, count| [stack.id, count] },
             buy: closed.bought.map { |one| { **parts(one.offer), count: one.count, for: one.for } },
             cost_minor: closed.cost_minor, order: steps.order.map { |one| name(one) },
-            steps: steps.call(@case["budget"] || 0)
+            steps: steps.call(@case["budget"] ? @case.whole("budget") : 0)
               .map { |step| { buy: step.offers.map { |one| name(one) }, left_minor: step.left_minor } },
             left: closed.left.to_h { |line, gap| [line, self.class.plain(ROUND.up(gap, SHOWN.places(line)))] }
           }
@@ -28,11 +28,6 @@ module NutShelf
         private
 
         def gives = @gives ||= Core::Kits::Gives.new(catalog, figures, eaters: [])
-
-        def amounts(field)
-          said = @case.part(field) or return {}
-          @case[field].keys.to_h { |line| [line, said.amount(line)] }
-        end
 
         def shelf
           reach = @case.day("must_reach")
@@ -61,7 +56,8 @@ module NutShelf
           gives = Core::Kits::Gives.new(catalog, figures, eaters: eaters)
           found = Core::Kits::Checks.new(
             figures, eaters: eaters, days: @case.whole("days"), hot_drinks: yes("hot_drinks"),
-            fuel_row: @case["fuel_row"] || "fuel-gas-canister-mild", canister: @case.amount("canister")
+            fuel_row: @case["fuel_row"] || "fuel-gas-canister-mild",
+            canister: @case["canister"] && @case.positive("canister")
           ).call(stacks.map { |one| gives.of(one) })
           shown(found).transform_values { |value| value.is_a?(Numeric) ? self.class.plain(value) : value }
         end

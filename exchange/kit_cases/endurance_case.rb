@@ -29,7 +29,8 @@ module NutShelf
 
         def asked
           Core::Kits::Endurance::Asked.new(
-            start: @case.day("start"), people: people("people"), pets: pets, heat_l: yes("heat_unlimited") ? nil : heat,
+            start: @case.the_day("start"), people: people("people"), pets: pets,
+            heat_l: yes("heat_unlimited") ? nil : heat,
             gear: choice("gear", Core::Kits::Gear::WORDS.map(&:to_s), "full"), power: yes("power"),
             running_water: yes("running_water"), freezer_fill: @case.amount("freezer_fill") || 1r,
             wash_l: @case.amount("wash_l") || 0r, max_days: @case["max_days"] ? @case.whole("max_days") : 90
@@ -39,7 +40,7 @@ module NutShelf
         # Fuel in litres brought to the boil; without any there is no heat.
         def heat
           fuel = @case.part("fuel") or return 0r
-          fuel.amount("amount") / figures.usual(fuel["row"])
+          fuel.number("amount") / figures.usual(fuel["row"])
         end
 
         def down(number, places) = number && self.class.plain(ROUND.down(number, places))

@@ -11,9 +11,9 @@ module NutShelf
         # @return [Hash]
         def answer
           laid = Core::Kits::Menu.new(
-            catalog, figures, days: @case.whole("days"), kcal_per_day: @case.amount("kcal_per_day"),
+            catalog, figures, days: @case.whole("days"), kcal_per_day: @case.positive("kcal_per_day"),
             eaters: people("eaters"), gear: choice("gear", Core::Kits::Gear::WORDS.map(&:to_s), "full"),
-            heat_l: @case.amount("heat_l"), cook_water_l: @case.amount("cook_water_l")
+            heat_l: @case.number("heat_l"), cook_water_l: @case.number("cook_water_l")
           ).call(stacks)
           {
             meals: laid.meals.map { |meal| told(meal) },

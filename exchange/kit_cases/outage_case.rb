@@ -37,15 +37,16 @@ module NutShelf
 
         def readings(field)
           (@case.part(field)&.list("readings") || []).map do |one|
-            Core::Outage::Reading.new(at: moment("at", one), celsius: signed("c", one))
+            Core::Outage::Reading.new(at: moment("at", one),
+              celsius: signed("c", one) || one.bad("c", nil, "How cold was it?"))
           end
         end
 
         def items
           @items ||= @case.list("items").map do |one|
             Core::Outage::Item.new(
-              id: one["id"], food: food(one), situation: one["situation"] || "bought_sealed",
-              place: one["place"] || "fridge", usable_until: one.day("usable_until"),
+              id: one.name("id"), food: food(one), situation: situation(one), place: place(one, "fridge"),
+              usable_until: one.day("usable_until"),
               finding: choice("finding", FINDINGS, nil, one), warm_hours: one.amount("warm_hours")
             )
           end

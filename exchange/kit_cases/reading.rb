@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "time"
+require_relative "../../core/dating/own_time"
 require_relative "../../core/kits/figures"
 require_relative "../../core/kits/person"
 require_relative "../../core/kits/supply_stack"
@@ -13,6 +14,8 @@ module NutShelf
       # Reads what cases of kits have in common: people, animals, packs, moments; and writes numbers.
       class Reading
         PACK = /\A(\d+(?:\.\d+)?)(g|kg|ml|l)?\z/
+        PLACES = Core::OwnTime::PLACES
+        DAY = /\A\d\d-\d\d\z/
         PERSON_FLAGS = %w[pregnant nursing formula_fed].freeze
 
         attr_reader :case, :catalog
@@ -57,10 +60,10 @@ module NutShelf
         # @return [Core::Kits::SupplyStack]
         def stack(one)
           Core::Kits::SupplyStack.new(
-            id: one["id"], food: food(one), packs: one["packs"] ? one.whole("packs") : 1, pack: pack(one),
+            id: one["id"], food: food(one), packs: one["packs"] ? one.at_least_one("packs") : 1, pack: pack(one),
             usable_until: one.day("usable_until"), opening: one["opening"], wrapping: one["wrapping"],
-            place_low_c: signed("place_low_c", one), state: one["state"]&.to_sym, place: one["place"] || "cupboard",
-            situation: one["situation"] || "bought_sealed", reserved_elsewhere: yes("reserved_elsewhere", one),
+            place_low_c: signed("place_low_c", one), state: one["state"]&.to_sym, place: place(one, "cupboard"),
+            situation: situation(one), reserved_elsewhere: yes("reserved_elsewhere", one),
             open: yes("open", one)
           )
         end
@@ -70,10 +73,27 @@ module NutShelf
           catalog.foods.fetch(one[field]) { one.bad(field, one[field], "Use the key of a food.") }
         end
 
+        # @return [String]
+        def place(one, usual) = one.one_of("place", PLACES, usual: usual)
+
+        # @return [String]
+        def situation(one) = one.one_of("situation", Core::OwnTime::SITUATIONS, usual: "bought_sealed")
+
+        # @return [Array<String>] days of the year, "MM-DD"
+        def refresh_days(field = "refresh")
+          found = @case.names(field)
+          real = found.any? && found.all? do |one|
+            DAY.match?(one) && Date.valid_date?(2028, *one.split("-").map(&:to_i))
+          end
+          real ? found : @case.bad(field, @case[field], "List days of the year like 03-01.")
+        end
+
         # @return [Core::Quantity] "400g", "1.5l", "6" pieces; one piece where nothing is said
         def pack(one, field = "pack")
           number, unit = PACK.match((one[field] || "1").to_s)&.captures
-          number ? Core::Quantity.of(number, unit || "piece") : one.bad(field, one[field], "Write 400g, 1.5l or 6.")
+          return Core::Quantity.of(number, unit || "piece") if number.to_s.to_r.positive?
+
+          one.bad(field, one[field], "Write 400g, 1.5l or 6.")
         end
 
         # @return [Time]

@@ -54,7 +54,7 @@ module NutShelf
           given = Core::Kits::Gives.new(
             catalog, figures, eaters: people("eaters"), cold: yes("cold"), gear: gear,
             water_l: @case.amount("water_l_per_day") || 0r, pet_kcal: @case.amount("pet_kcal") || 0r
-          ).of(stack(@case.part("stack")))
+          ).of(stack(@case.part("stack") || @case.bad("stack", nil, "Say its food and pack, {...}.")))
           SHOWN.given(given).transform_values { |value| value.is_a?(Numeric) ? self.class.plain(value) : value }
         end
 
@@ -67,7 +67,7 @@ module NutShelf
       class CountsCase < Reading
         # @return [Hash]
         def answer
-          refresh = Core::Kits::RefreshDay.after(@case["refresh"], @case.day("today"))
+          refresh = Core::Kits::RefreshDay.after(refresh_days, @case.the_day("today"))
           reach = refresh + margin
           counting = Core::Kits::Counting.new(
             catalog, figures, must_reach: reach, people: people("people"), disliked: yes("count_disliked"),
@@ -86,7 +86,7 @@ module NutShelf
           given = Core::Kits::Gives.new(catalog, figures, eaters: eaters)
           gives = Hash.new { |all, stack| all[stack] = given.of(stack) }
           gap = Core::Kits::Gap.new(eaters, stacks)
-          @case["lines"].to_h do |line|
+          @case.names("lines").to_h do |line|
             [line, told(line, gap.of(line, needs(line, eaters)) do |one|
               gives[one].line(line)
             end)]

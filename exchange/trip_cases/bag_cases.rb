@@ -25,7 +25,7 @@ module NutShelf
         def assembly = @assembly ||= row(:assemblies, @case["assembly"], "assembly")
 
         def parts
-          without = Array(@case["without"])
+          without = @case.names("without")
           [*assembly.lines.reject { |line| without.include?(line.food_key) }, *lines(@case.list("add"))]
         end
       end
@@ -35,7 +35,7 @@ module NutShelf
         # @return [Hash]
         def answer
           made = making.call(
-            @case.whole("want"), on: @case.day("on"), good_until: @case.day("good_until"),
+            @case.whole("want"), on: @case.the_day("on"), good_until: @case.day("good_until"),
             bags: @case["bags_on_hand"] && @case.whole("bags_on_hand"), mixed: @case["mixed"] == true
           )
           {
@@ -49,7 +49,8 @@ module NutShelf
 
         def making
           dates = Core::Bags::PartDate.new(
-            catalog, policy, place: @case["place"] || "cupboard", low_air: @case["closing"] == "low_air"
+            catalog, policy, place: place(@case),
+            low_air: @case.one_of("closing", %w[airtight low_air], usual: "airtight") == "low_air"
           )
           Core::Bags::Making.new(dates, parts, stacks)
         end
@@ -60,17 +61,16 @@ module NutShelf
         end
 
         def stacks
-          @case["stacks"].to_h do |key, _|
-            [food(key, @case, "stacks"), @case.part("stacks").list(key).map { |one| stack(key, one) }]
-          end
+          shelf = @case.part("stacks") || @case.bad("stacks", nil, "List stacks by food, {food: [{...}]}.")
+          shelf.fields.to_h { |key| [food(key, @case, "stacks"), shelf.list(key).map { |one| stack(key, one) }] }
         end
 
         def stack(key, one)
           Core::Bags::BagStack.new(
-            id: one["id"], food: food(key), grams: number("g", one), value_minor: one.whole("value"),
-            printed_on: one.day("printed_on"), printed_kind: one["printed_kind"]&.to_sym,
+            id: one.name("id"), food: food(key), grams: number("g", one), value_minor: one.whole("value"),
+            printed_on: one.day("printed_on"), printed_kind: printed_kind(one),
             opened_on: one.day("opened_on"), frozen_on: one.day("frozen_on"), made_on: one.day("since"),
-            situation: one["situation"] || "bought_sealed", place: one["place"] || "cupboard"
+            situation: situation(one), place: place(one)
           )
         end
 

@@ -83,7 +83,7 @@ module NutShelf
         def part(one)
           Core::Bags::BagStack.new(
             id: "", food: food(one["food"], one), grams: 0r, value_minor: 0, printed_on: one.day("printed_on"),
-            printed_kind: one["printed_kind"]&.to_sym, opened_on: one.day("opened_on"), place: "fridge"
+            printed_kind: printed_kind(one), opened_on: one.day("opened_on"), place: "fridge"
           )
         end
       end

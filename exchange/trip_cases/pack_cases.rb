@@ -20,17 +20,20 @@ module NutShelf
           {
             net_g: text(weighed.net_g), kcal: text(weighed.kcal), kcal_per_g: text(weighed.kcal_per_g, 2),
             tare_g: text(weighed.tare_g), kcal_per_g_packed: text(weighed.kcal_per_g_packed, 2),
-            net_g_per_person_day: text(weighed.net_g / number("person_days")), bags_g: weighed.bags_g,
+            net_g_per_person_day: text(weighed.net_g / @case.positive("person_days")), bags_g: weighed.bags_g,
             bags_total_g: weighed.total_g
           }
         end
 
         private
 
-        def carriers = @case["carriers"].to_h { |bag, key| [bag, row(:packaging, key, "carriers")] }
+        def carriers
+          bags = @case.part("carriers") or return {}
+          bags.fields.to_h { |bag| [bag, row(:packaging, bags[bag], "carriers")] }
+        end
 
         def loads(one)
-          return [bag(one)] if one["assembly"]
+          return [load_of_bag(one, row(:assemblies, one["assembly"], "assembly"))] if one["assembly"]
           return [load(one, food(one["food"], one), number("g", one))] if one["food"]
 
           recipe = catalog.recipes.find { |found| found.key == one["recipe"] } ||
@@ -40,19 +43,22 @@ module NutShelf
             .map { |part| load(one, part.food, part.grams * share) }
         end
 
-        def bag(one)
-          assembly = row(:assemblies, one["assembly"], "assembly")
-          Core::Trips::BagLoad.new(
-            parts: Core::Bags::Contents.of(assembly.lines, catalog).parts, bag: one["bag"], count: one.whole("bags"),
-            packaging: row(:packaging, assembly.packaging)
+        def load(one, food, grams)
+          inside = one.part("packaging")&.[](food.key)
+          packs = one.part("packs")
+          Core::Trips::Load.new(
+            food: food, edible_g: grams, bag: bag_of(one), packs: packs&.[](food.key) ? packs.whole(food.key) : 1,
+            packaging: inside && row(:packaging, inside)
           )
         end
 
-        def load(one, food, grams)
-          inside = one["packaging"].to_h[food.key]
-          Core::Trips::Load.new(
-            food: food, edible_g: grams, bag: one["bag"], packs: one["packs"].to_h.fetch(food.key, 1),
-            packaging: inside && row(:packaging, inside)
+        # @return [String, nil] one that is carried, so that nothing is left out of the sum by a slip
+        def bag_of(one) = carriers.empty? ? one["bag"] : one.one_of_if("bag", carriers.keys)
+
+        def load_of_bag(one, assembly)
+          Core::Trips::BagLoad.new(
+            parts: Core::Bags::Contents.of(assembly.lines, catalog).parts, bag: bag_of(one), count: one.whole("bags"),
+            packaging: row(:packaging, assembly.packaging)
           )
         end
       end
@@ -70,15 +76,15 @@ module NutShelf
 
         def needs
           @case.list("needs").map do |one|
-            Core::Trips::MealNeed.new(day: one.day("day"), meal: one["meal"], grams: number("g", one))
+            Core::Trips::MealNeed.new(day: one.the_day("day"), meal: meal(one), grams: number("g", one))
           end
         end
 
         def stacks
           @case.list("stacks").map do |one|
             Core::Trips::PackStack.new(
-              id: one["id"], grams: number("g", one), pack_g: one.amount("pack_g"), good_until: one.day("good_until"),
-              open: one["open"] == true, set_apart: one["set_apart"] == true
+              id: one.name("id"), grams: number("g", one), pack_g: one.amount("pack_g"),
+              good_until: one.day("good_until"), open: one["open"] == true, set_apart: one["set_apart"] == true
             )
           end
         end
@@ -96,7 +102,7 @@ module NutShelf
         # @return [Hash]
         def answer
           home = Core::Trips::ComingHome.new(
-            catalog, policy, left_on: @case.day("left"), back_on: @case.day("back"),
+            catalog, policy, left_on: @case.the_day("left"), back_on: @case.the_day("back"),
             highest_c: @case["highest_c"] && signed("highest_c")
           )
           { items: @case.list("items").map { |one| told(one, home.of(item(one))) } }
@@ -107,9 +113,9 @@ module NutShelf
         def item(one)
           Core::Trips::Returned.new(
             food: food(one["food"], one), printed_on: one.day("printed_on"),
-            printed_kind: one["printed_kind"]&.to_sym, opened_on: one.day("opened_on"), since: one.day("since"),
+            printed_kind: printed_kind(one), opened_on: one.day("opened_on"), since: one.day("since"),
             frozen_on: one.day("frozen_on"), thawed_on: one.day("thawed_on"),
-            situation: one["situation"] || "bought_sealed", home_place: one["home_place"] || "cupboard",
+            situation: situation(one), home_place: place(one, "home_place"),
             cold_kept: one["cold_kept"] == true
           )
         end
@@ -127,10 +133,10 @@ module NutShelf
         # @return [Hash]
         def answer
           learning = Core::Trips::Learning.new(trips)
-          burnt = @case.list("fuel").map { |one| [number("g", one), number("litres", one)] }
+          burnt = @case.list("fuel").map { |one| [number("g", one), one.positive("litres")] }
           {
             eaten: learning.eaten.map { |one| text(one, 4) }, factor: text(learning.factor, 4),
-            leave_out: learning.leave_out(@case["foods_back"] || []),
+            leave_out: learning.leave_out(foods_back),
             own_g_per_litre: learning.g_per_litre(burnt)&.then { |one| text(one, 1) }
           }
         end
@@ -139,8 +145,16 @@ module NutShelf
 
         def trips
           @case.list("trips").map do |one|
-            Core::Trips::PastTrip.new(planned_kcal: number("planned_kcal", one), back_kcal: number("back_kcal", one))
+            Core::Trips::PastTrip.new(planned_kcal: one.positive("planned_kcal"), back_kcal: number("back_kcal", one))
           end
+        end
+
+        # @return [Array<Array<String>>] by trip
+        def foods_back
+          listed = @case["foods_back"] || []
+          return listed if listed.is_a?(Array) && listed.all? { |one| one.is_a?(Array) && one.all?(String) }
+
+          @case.bad("foods_back", listed, "List the foods of each trip, [[...], ...].")
         end
       end
 
@@ -149,7 +163,7 @@ module NutShelf
         # @return [Hash]
         def answer
           box = Core::Trips::StandingBox.new(
-            refresh_on: @case.day("refresh_on"), margin_days: count("margin_days", usual: 30),
+            refresh_on: @case.the_day("refresh_on"), margin_days: count("margin_days", usual: 30),
             high_c: temp("high_c"), low_c: temp("low_c")
           )
           {
@@ -163,7 +177,7 @@ module NutShelf
         def temp(field) = @case[field] && signed(field)
 
         def line(one)
-          shelf = @case["shelf"].to_h.key?(one["food"]) ? @case.part("shelf").list(one["food"]) : []
+          shelf = @case.part("shelf")&.list(one["food"]) || []
           Core::Trips::BoxLine.new(
             food: food(one["food"], one), want: one.whole("want"), lots: one.list("lots").map { |lot| lot(lot) },
             shelf: shelf.map { |lot| lot(lot) }
@@ -172,8 +186,8 @@ module NutShelf
 
         def lot(one)
           Core::Trips::BoxLot.new(
-            id: one["id"], count: one.whole("n"), good_until: one.day("good_until"), in_since: one.day("in_since"),
-            set_apart: one["set_apart"] == true
+            id: one.name("id"), count: one.whole("n"), good_until: one.the_day("good_until"),
+            in_since: one.day("in_since"), set_apart: one["set_apart"] == true
           )
         end
 

@@ -42,15 +42,19 @@ module NutShelf
         def answer
           drying = row(:drying, @case["drying"])
           plan = Core::Preserving::Dryer.new(
-            drying, hours: @case.amount("hours") || figures.usual(drying.hours_target), trays: @case.whole("trays"),
-            tray_dm2: number("tray_dm2"), day_hours: number("day_hours"), watts: @case.amount("watts")
-          ).call(number("in_g"), needed_on: @case.day("needed_on"))
+            drying, hours: hours(drying), trays: @case.at_least_one("trays"),
+            tray_dm2: @case.positive("tray_dm2"), day_hours: @case.positive("day_hours"), watts: @case.amount("watts")
+          ).call(@case.positive("in_g"), needed_on: @case.day("needed_on"))
           {
             capacity_g: text(plan.capacity_g), loads: plan.loads, per_load_g: text(plan.per_load_g),
             per_tray_g: text(plan.per_tray_g), days: plan.days, start_on: plan.start_on&.iso8601,
             kwh: plan.kwh && text(plan.kwh, 1)
           }
         end
+
+        private
+
+        def hours(drying) = @case["hours"] ? @case.positive("hours") : figures.usual(drying.hours_target)
       end
 
       # Water that is given back.
@@ -75,8 +79,9 @@ module NutShelf
         # @return [Hash]
         def answer
           plan = season.call(
-            jars, today: @case.day("today"), harvest: @case.day("harvest"), next_harvest: @case.day("next_harvest"),
-            owned: owned, g_per_litre: produce.usual, pot_jars: @case["pot_jars"] && @case.whole("pot_jars")
+            jars, today: @case.the_day("today"), harvest: @case.the_day("harvest"),
+            next_harvest: @case.the_day("next_harvest"),
+            owned: owned, g_per_litre: produce.usual, pot_jars: @case["pot_jars"] && @case.at_least_one("pot_jars")
           )
           { **need(plan), **filled(plan) }
         end
@@ -86,7 +91,7 @@ module NutShelf
         def season
           food = catalog.foods.fetch(@case["jar_class"]) { @case.bad("jar_class", @case["jar_class"], "Use a class.") }
           Core::Season::SeasonPlan.new(
-            weekly_ml: number("weekly_ml"), margin: number("margin", usual: 0r),
+            weekly_ml: @case.positive("weekly_ml"), margin: number("margin", usual: 0r),
             keep_days: days(food, "home_canned", "cool_dark"), opened_days: days(food, "opened", "fridge")
           )
         end
@@ -96,16 +101,22 @@ module NutShelf
         def jars
           @case.list("jars").map do |one|
             Core::Season::JarStack.new(
-              id: one["id"], size_ml: number("size_ml", one), count: one.whole("count"),
-              good_until: one.day("good_until")
+              id: one.name("id"), size_ml: one.positive("size_ml"), count: one.whole("count"),
+              good_until: one.the_day("good_until")
             )
           end
         end
 
-        def owned = @case["owned"].to_h { |size, count| [size.to_r, count] }
+        # @return [Hash{Rational=>Integer}] jars owned by millilitres
+        def owned
+          said = @case.part("owned") or return {}
+          said.fields.to_h do |size|
+            [size[/\A\d+\z/]&.to_r || said.bad(size, nil, "A size is in ml."), said.whole(size)]
+          end
+        end
 
         def produce
-          said = @case.part("produce")
+          said = @case.part("produce") || @case.bad("produce", nil, "Name its food, and product where it has several.")
           catalog.trips.produce_jars.find do |one|
             one.food_key == said["food"] && (said["product"].nil? || one.product == said["product"])
           end || @case.bad("produce", said["food"], "Use a food and product of that table.")

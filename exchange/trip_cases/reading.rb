@@ -6,7 +6,10 @@ require_relative "../../core/dating/policy"
 require_relative "../../core/kits/figures"
 require_relative "../../core/quantity/decimal"
 require_relative "../../core/quantity/quantity"
+require_relative "../../core/quantity/unit"
+require_relative "../../core/dating/own_time"
 require_relative "../../core/reference/recipe"
+require_relative "../../core/trips/cold_kept"
 require_relative "../case_file"
 
 module NutShelf
@@ -14,6 +17,12 @@ module NutShelf
     module TripCases
       # Reads what cases of the bench and of trips have in common, and writes numbers: as text, rounded half up.
       class Reading
+        MEALS = Core::Trips::ColdKept::MEALS.keys.freeze
+        PLACES = Core::OwnTime::PLACES
+        SITUATIONS = Core::OwnTime::SITUATIONS
+        PRINTED = %w[best_before use_by].freeze
+        SCHOOLS = %w[look_then_decide by_the_date].freeze
+
         attr_reader :case, :catalog
 
         # @param one [CaseFile::Case]
@@ -28,10 +37,7 @@ module NutShelf
 
         # @return [Core::Policy]
         def policy
-          school = @case["school"] || "look_then_decide"
-          known = %w[look_then_decide by_the_date]
-          @case.bad("school", school, "Use #{known.join(" or ")}.") unless known.include?(school)
-          Core::Policy.new(school: school.to_sym)
+          Core::Policy.new(school: @case.one_of("school", SCHOOLS, usual: SCHOOLS.first).to_sym)
         end
 
         # @return [Core::Food]
@@ -45,10 +51,19 @@ module NutShelf
         end
 
         # @return [Rational]
-        def number(field, one = @case, usual: nil)
-          found = one.amount(field)
-          found.nil? ? usual || one.bad(field, nil, "A number is missing.") : found
-        end
+        def number(field, one = @case, usual: nil) = one.number(field, usual: usual)
+
+        # @return [Symbol, nil] what a printed date is
+        def printed_kind(one) = one.one_of_if("printed_kind", PRINTED)&.to_sym
+
+        # @return [String]
+        def place(one, field = "place") = one.one_of(field, PLACES, usual: "cupboard")
+
+        # @return [String]
+        def situation(one) = one.one_of("situation", SITUATIONS, usual: "bought_sealed")
+
+        # @return [String]
+        def meal(one) = one.one_of("meal", MEALS)
 
         # @return [Rational] that may lie below 0
         def signed(field, one = @case)
@@ -72,9 +87,8 @@ module NutShelf
         def lines(lines)
           lines.map do |one|
             food(one["food"], one)
-            Core::RecipeLine.new(
-              food_key: one["food"], quantity: Core::Quantity.of(one["quantity"].to_s, one["unit"] || "g")
-            )
+            unit = one.one_of("unit", Core::Unit::TABLE.keys, usual: "g")
+            Core::RecipeLine.new(food_key: one["food"], quantity: Core::Quantity.of(one.positive("quantity"), unit))
           end
         end
 

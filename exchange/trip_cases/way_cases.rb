@@ -28,7 +28,8 @@ module NutShelf
         def people
           @case.list("people").map do |one|
             Core::Trips::Traveller.new(
-              name: one["name"], group: group(one), kg: one.amount("kg"), figure: (one["figure"] || "usual").to_sym
+              name: one["name"], group: group(one), kg: one.amount("kg"),
+              figure: one.one_of("figure", %w[low usual high], usual: "usual").to_sym
             )
           end
         end
@@ -40,7 +41,9 @@ module NutShelf
 
         def days
           @days ||= @case.list("days").map do |one|
-            Core::Trips::TripDay.new(day: one.day("day"), effort: one["effort"], meals: one["meals"])
+            Core::Trips::TripDay.new(
+              day: one.the_day("day"), effort: one.name("effort"), meals: one.names("meals", MEALS)
+            )
           end
         end
 
@@ -62,7 +65,7 @@ module NutShelf
           {
             hours: text(cold.hours, 2), cold_until: cold.until_at.strftime("%Y-%m-%dT%H:%M"),
             meals: @case.list("meals").map do |one|
-              { day: one["day"], meal: one["meal"], allowed: cold.allows?(one.day("day"), one["meal"]) }
+              { day: one["day"], meal: one["meal"], allowed: cold.allows?(one.the_day("day"), meal(one)) }
             end
           }
         end
@@ -87,11 +90,11 @@ module NutShelf
         def words(fault) = fault.words.empty? ? fault.kind.to_s : "#{fault.kind}: #{fault.words}"
 
         def means
-          trip = @case.part("trip")
+          trip = @case.part("trip") || @case.bad("trip", nil, "Say its gear, pots and cold, {...}.")
           Core::Trips::Means.new(
-            gear: Array(trip["gear"]), pots: count("pots", trip, usual: 1), pot_ml: number("pot_ml", trip),
-            no_tins: trip["no_tins"] == true, no_glass: trip["no_glass"] == true, avoid: Array(trip["avoid"]),
-            minutes: trip["minutes"].to_h.transform_values(&:to_r), cold: cold(trip)
+            gear: trip.names("gear"), pots: count("pots", trip, usual: 1), pot_ml: trip.positive("pot_ml"),
+            no_tins: trip["no_tins"] == true, no_glass: trip["no_glass"] == true, avoid: trip.names("avoid"),
+            minutes: trip.table("minutes"), cold: cold(trip)
           )
         end
 
@@ -103,12 +106,17 @@ module NutShelf
 
         def cell(one)
           Core::Trips::Cell.new(
-            day: one.day("day"), meal: one["meal"], recipe: one["recipe"] && recipe(one),
-            servings: one.amount("servings"),
-            assembly: one["assembly"] && row(:assemblies, one["assembly"], "assembly"),
-            bags: one["bags"] && one.whole("bags"), good_until: one.day("good_until"),
-            leftover_hours: one.amount("leftover_of_hours_ago"), opened_earlier: Array(one["opened_earlier"])
+            day: one.the_day("day"), meal: meal(one), **dish(one), good_until: one.day("good_until"),
+            leftover_hours: one.amount("leftover_of_hours_ago"), opened_earlier: one.names("opened_earlier")
           )
+        end
+
+        # @return [Hash] a dish for so many, or bags
+        def dish(one)
+          return { recipe: recipe(one), servings: one.positive("servings") } if one["recipe"]
+          return { assembly: row(:assemblies, one["assembly"], "assembly"), bags: one.whole("bags") } if one["assembly"]
+
+          one.bad("recipe", nil, "Say a recipe, or an assembly.")
         end
 
         def recipe(one)
@@ -119,12 +127,14 @@ module NutShelf
 
       # Drinking and cooking water.
       class WaterCase < Reading
+        SLOTS = Core::Trips::Water::SHARES.keys.freeze
+
         # @return [Hash]
         def answer
           slots = water.slots(days)
-          stretches = water.stretches(slots, @case["sources"])
+          stretches = water.stretches(slots, @case.names("sources"))
           largest = stretches.max_by(&:carry_l)
-          hold = @case["containers_ml"].map { |one| one.to_r / 1000 }
+          hold = @case.amounts("containers_ml").map { |one| one / 1000 }
           {
             slots: slots.to_h { |slot| [slot.name, text(slot.litres, 2)] },
             total_l: up(slots.sum(0r, &:litres), 1), stretches: stretches.map { |one| told(one) },
@@ -136,8 +146,14 @@ module NutShelf
         private
 
         def water
-          rows = @case.list("people").map { |one| one["water"] || "water-drinking-adult" }
+          known = catalog.targets.keys.grep(/\Awater-/)
+          rows = @case.list("people").map { |one| one.one_of("water", known, usual: "water-drinking-adult") }
           @water ||= Core::Trips::Water.new(figures, rows)
+        end
+
+        def hours(one)
+          found = number("hours", one)
+          found <= Core::Trips::Water::WAKING ? found : one.bad("hours", one["hours"], "Nobody moves so long in a day.")
         end
 
         def told(one) = { from: one.from, need_l: text(one.need_l, 2), carry_l: up(one.carry_l, 1) }
@@ -145,9 +161,9 @@ module NutShelf
         def days
           @case.list("days").map do |one|
             Core::Trips::WaterDay.new(
-              day: one["day"], hours: number("hours", one), hot: one["hot"] == true,
-              slots: one["slots"] || Core::Trips::Water::SHARES.keys,
-              meal_ml: one["meal_ml"].to_h.transform_values(&:to_r), pots: one["pots"].to_h
+              day: one.name("day"), hours: hours(one), hot: one["hot"] == true,
+              slots: one["slots"] ? one.names("slots", SLOTS) : SLOTS,
+              meal_ml: one.table("meal_ml"), pots: one.table("pots")
             )
           end
         end
@@ -158,8 +174,8 @@ module NutShelf
         # @return [Hash]
         def answer
           plan = Core::Trips::Fuel.new(figures, own_g_per_litre: @case.amount("own_g_per_litre")).call(
-            meals, days: @case.whole("days"), spare_days: count("spare_days", usual: 0),
-            net_g: number("canister_net_g"), left_g: number("started_g", usual: 0r)
+            meals, days: @case.at_least_one("days"), spare_days: count("spare_days", usual: 0),
+            net_g: @case.positive("canister_net_g"), left_g: number("started_g", usual: 0r)
           )
           {
             per_meal_g: plan.per_meal_g.map { |one| text(one, 1) }, need_g: text(plan.need_g, 1),
