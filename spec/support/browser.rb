@@ -15,7 +15,8 @@ module BrowserSupport
     "disable-background-networking" => nil, "disable-component-update" => nil, "disable-sync" => nil,
     "disable-dev-shm-usage" => nil, "force-prefers-reduced-motion" => nil
   }.freeze
-  # Counts in every page what is asked, and the acts that are sent, and not answered yet.
+  # Counts in every page what is asked, and the acts that are sent, and not answered yet; and what the page is about to
+  # do in a moment, such as to ask what a half-filled form would come to.
   UNDER_WAY = <<~JS
     (() => {
       const fetching = window.fetch;
@@ -29,6 +30,14 @@ module BrowserSupport
           window.askedUnderWay -= 1;
         }
       };
+      const [later, never] = [window.setTimeout, window.clearTimeout];
+      window.soon = new Set();
+      window.setTimeout = (act, delay = 0, ...rest) => {
+        const timer = later((...given) => { window.soon.delete(timer); act(...given); }, delay, ...rest);
+        if (delay <= 600) window.soon.add(timer);
+        return timer;
+      };
+      window.clearTimeout = (timer) => { window.soon.delete(timer); never(timer); };
     })();
   JS
   WIDE = [1280, 800].freeze
@@ -192,8 +201,9 @@ Capybara.register_driver(:chromium) do |app|
   Capybara::Cuprite::Driver.new(
     app,
     browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
-    process_timeout: 60,
-    timeout: 20,
+    process_timeout: 90,
+    # Limits, not waits: a busy machine is slow to open a page.
+    timeout: 60,
     window_size: BrowserSupport::WIDE,
     browser_options: BrowserSupport::OPTIONS.dup,
     extensions: [{ source: BrowserSupport::UNDER_WAY }],
@@ -203,7 +213,7 @@ end
 Capybara.configure do |config|
   config.default_driver = :chromium
   config.javascript_driver = :chromium
-  config.default_max_wait_time = 20
+  config.default_max_wait_time = 30
   config.server = :puma, { Silent: true, Threads: "2:6" }
   config.enable_aria_label = true
 end
@@ -221,7 +231,7 @@ RSpec.configure do |config|
   config.after(:each, :browser) do |example|
     # What the page said explains more than what it lacked.
     if example.exception
-      said = page.text
+      said = page.has_css?("body", wait: 0) ? page.text : "nothing, it never came"
       whole = said.size > 3000 ? "#{said[0, 1500]}\n ...\n#{said[-1500..]}" : said
       example.reporter.message("#{example.full_description}: at #{page.current_url} the page said: #{whole}")
     end

@@ -3,8 +3,9 @@
 require "capybara/cuprite"
 
 # A hand looks where a thing is before it presses. What comes in late moves things about, and a press that was aimed
-# before would land beside them: every press of a browser spec waits until nothing is asked any more and the thing has
-# stood still from one frame to the next. While a spec holds answers back on purpose, only the standing still counts.
+# before would land beside them: every press of a browser spec waits until nothing is asked any more, or is about to be,
+# and the thing has stood still from one frame to the next. While a spec holds answers back on purpose, only standing
+# still counts.
 module SteadyPress
   STILL = <<~JS
     const [node, heldBack, done] = arguments;
@@ -13,7 +14,7 @@ module SteadyPress
     let before;
     const look = () => {
       const now = place();
-      const still = now === before && (heldBack || !window.askedUnderWay);
+      const still = now === before && (heldBack || (!window.askedUnderWay && !window.soon?.size));
       before = now;
       still || performance.now() > last ? done() : requestAnimationFrame(look);
     };
