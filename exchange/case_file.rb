@@ -29,6 +29,11 @@ module NutShelf
 
       # One case, or a part of one: its figures by field.
       class Case
+        # More than any shelf holds: beyond it a number is a slip, and what is made of it would fill the memory.
+        MOST_DIGITS = 12
+        MOST_COUNTED = 100_000
+        YEARS = (1900..2200)
+
         # @param id [String]
         # @param input [Hash] as in the file
         def initialize(id, input)
@@ -41,7 +46,8 @@ module NutShelf
 
         # @return [Date, nil]
         def day(field)
-          @input[field] && Date.iso8601(@input[field])
+          day = @input[field] && Date.iso8601(@input[field])
+          day.nil? || YEARS.cover?(day.year) ? day : bad(field, @input[field], "Write a day of our time.")
         rescue Date::Error, TypeError
           bad(field, @input[field], "Write a day like 2026-11-24.")
         end
@@ -113,20 +119,36 @@ module NutShelf
         def amount(field)
           return if @input[field].nil?
 
-          amount = BigDecimal(@input[field].to_s).to_r
+          amount = decimal(field)
           amount.negative? ? bad(field, @input[field], "Use a number of 0 or more.") : amount
-        rescue ArgumentError, FloatDomainError
+        end
+
+        # @return [Rational] that may lie below 0
+        def decimal(field)
+          found = BigDecimal(@input[field].to_s)
+          exponent = found.exponent.abs
+          bad(field, @input[field], "That is no number of a household.") if !found.finite? || exponent > MOST_DIGITS
+          found.to_r
+        rescue ArgumentError
           bad(field, @input[field], "Write a number like 1.5.")
         end
 
-        # @return [Integer]
+        # @return [Integer] 0 or more, as many as are counted or days that are walked
         def whole(field)
           found = @input[field]
-          found.is_a?(Integer) && !found.negative? ? found : bad(field, found, "Use a whole number of 0 or more.")
+          fits = found.is_a?(Integer) && found.between?(0, MOST_COUNTED)
+          fits ? found : bad(field, found, "Use a whole number of 0 to #{MOST_COUNTED}.")
         end
 
         # @return [Integer] above 0
-        def at_least_one(field) = whole(field).positive? ? whole(field) : bad(field, @input[field], "Use 1 or more.")
+        def at_least_one(field) = whole(field).positive? ? whole(field) : bad(field, self[field], "Use 1 or more.")
+
+        # @return [Integer] minor units
+        def money(field)
+          found = @input[field]
+          fits = found.is_a?(Integer) && found.between?(0, 10**MOST_DIGITS)
+          fits ? found : bad(field, found, "Use whole minor units, such as cents.")
+        end
 
         # @return [Case, nil] what stands under a field
         def part(field)
@@ -140,7 +162,7 @@ module NutShelf
           list("packs").map do |one|
             size = one.amount("size")
             one.bad("size", one["size"], "Use a number above 0.") unless size&.positive?
-            Core::BuyablePack.new(size: size, price_minor: one.whole("price_minor"))
+            Core::BuyablePack.new(size: size, price_minor: one.money("price_minor"))
           end
         end
 

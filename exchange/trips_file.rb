@@ -56,7 +56,10 @@ module NutShelf
 
       def several(id, list)
         Case.new(id, {}).bad("input", list, "Use a list of {kind, input}.") unless list.is_a?(Array)
-        list.each_with_index.map { |one, at| answer("#{id}, #{at + 1}", one["kind"], one["input"]) }
+        list.each.with_index(1).map do |one, at|
+          Case.new("#{id}, #{at}", {}).bad("input", one, "Use {kind, input}.") unless one.is_a?(Hash)
+          answer("#{id}, #{at}", one["kind"], one["input"])
+        end
       end
     end
   end

@@ -19,7 +19,7 @@ module NutShelf
             shelf: closed.fetched.to_h { |stack, count| [stack.id, count] },
             buy: closed.bought.map { |one| { **parts(one.offer), count: one.count, for: one.for } },
             cost_minor: closed.cost_minor, order: steps.order.map { |one| name(one) },
-            steps: steps.call(@case["budget"] ? @case.whole("budget") : 0)
+            steps: steps.call(@case["budget"] ? @case.money("budget") : 0)
               .map { |step| { buy: step.offers.map { |one| name(one) }, left_minor: step.left_minor } },
             left: closed.left.to_h { |line, gap| [line, self.class.plain(ROUND.up(gap, SHOWN.places(line)))] }
           }
@@ -38,7 +38,7 @@ module NutShelf
           @case.list("offers").map do |one|
             pack = stack(one).with(id: one["pack"], packs: 1)
             Core::Kits::Offer.new(
-              given: gives.of(pack), price_minor: one.whole("price"), max: one["max"] && one.whole("max")
+              given: gives.of(pack), price_minor: one.money("price"), max: one["max"] && one.whole("max")
             )
           end
         end

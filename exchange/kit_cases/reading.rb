@@ -105,9 +105,7 @@ module NutShelf
 
         # @return [Rational, nil] a number that may lie below 0
         def signed(field, one = @case)
-          one[field].nil? ? nil : BigDecimal(one[field].to_s).to_r
-        rescue ArgumentError
-          one.bad(field, one[field], "Write a number like -1.5.")
+          one[field].nil? ? nil : one.decimal(field)
         end
 
         # @return [Integer] days a date must lie beyond what it is for

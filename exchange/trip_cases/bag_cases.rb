@@ -67,7 +67,7 @@ module NutShelf
 
         def stack(key, one)
           Core::Bags::BagStack.new(
-            id: one.name("id"), food: food(key), grams: number("g", one), value_minor: one.whole("value"),
+            id: one.name("id"), food: food(key), grams: number("g", one), value_minor: one.money("value"),
             printed_on: one.day("printed_on"), printed_kind: printed_kind(one),
             opened_on: one.day("opened_on"), frozen_on: one.day("frozen_on"), made_on: one.day("since"),
             situation: situation(one), place: place(one)

@@ -10,6 +10,8 @@ module NutShelf
     module TripCases
       # Portions of several takes.
       class PortionCase < Reading
+        PART = %r{\A\d{1,6}/\d{1,6}\z}
+
         # @return [Hash]
         def answer
           done = bench.call(count: @case["count"] && @case.whole("count"), size: @case.amount("size_g"))
@@ -31,7 +33,7 @@ module NutShelf
         def intakes
           @case.list("inputs").map do |one|
             Core::Portioning::Intake.new(
-              food: food(one["food"], one), grams: number("g", one), value_minor: one.whole("value")
+              food: food(one["food"], one), grams: number("g", one), value_minor: one.money("value")
             )
           end
         end
@@ -39,14 +41,14 @@ module NutShelf
         def addition(one)
           Core::Portioning::Addition.new(
             food: food(one["food"], one), each_g: each(one), on_hand_g: number("on_hand_g", one),
-            value_minor: one.whole("value")
+            value_minor: one.money("value")
           )
         end
 
         # "140/3" is a third of a tin.
         def each(one)
-          Rational(one["each_g"].to_s)
-        rescue ArgumentError, ZeroDivisionError
+          PART.match?(one["each_g"].to_s) ? Rational(one["each_g"].to_s) : one.number("each_g")
+        rescue ZeroDivisionError
           one.bad("each_g", one["each_g"], "Write a number like 25, or a part like 140/3.")
         end
 

@@ -29,7 +29,7 @@ module NutShelf
         def batches
           @case.list("batches").map do |one|
             Core::Preserving::Batch.new(
-              in_g: number("in_g", one), out_g: number("out_g", one), hours: one.amount("hours"),
+              in_g: one.positive("in_g"), out_g: one.positive("out_g"), hours: one.amount("hours"),
               done: one["done"] != false
             )
           end
@@ -67,7 +67,7 @@ module NutShelf
         def millilitres
           portion = number("portion_g")
           back = Core::Preserving::WaterBack
-          return back.of_batch(portion, number("in_g"), number("out_g")) if @case["in_g"]
+          return back.of_batch(portion, @case.positive("in_g"), @case.positive("out_g")) if @case["in_g"]
 
           drying = row(:drying, @case["drying"])
           back.of_table(portion, drying, figures.usual(drying.rehydrate_target))

@@ -66,11 +66,7 @@ module NutShelf
         def meal(one) = one.one_of("meal", MEALS)
 
         # @return [Rational] that may lie below 0
-        def signed(field, one = @case)
-          BigDecimal(one[field].to_s).to_r
-        rescue ArgumentError
-          one.bad(field, one[field], "Write a number like -1.5.")
-        end
+        def signed(field, one = @case) = one.decimal(field)
 
         # @return [Time] as it is told, without a zone
         def moment(field, one = @case)

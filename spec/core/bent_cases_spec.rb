@@ -12,8 +12,9 @@ RSpec.describe NutShelf::Exchange::CaseFile do
 
   # What somebody might write instead.
   instead = {
-    Integer => [0, 1, -1, 7, 5000, "no", nil], Float => [0, -2.5, 0.5, nil], NilClass => [0, "no"],
-    TrueClass => [false, nil], FalseClass => [true, nil], String => ["", "no", "0", "-1", "2.5", "2027-02-30", nil, 3]
+    Integer => [0, 1, -1, 7, 5000, 10**30, "no", nil], Float => [0, -2.5, 0.5, nil], NilClass => [0, "no"],
+    TrueClass => [false, nil], FalseClass => [true, nil],
+    String => ["", "no", "0", "-1", "2.5", "1e999999999", "2027-02-30", "99999-01-01", nil, 3, {}]
   }
 
   def leaves(node, path = [])
@@ -51,6 +52,13 @@ RSpec.describe NutShelf::Exchange::CaseFile do
       end
       expect([answered, refused].min).to be > 40
     end
+  end
+
+  it "names an entry of several that is none" do
+    text = JSON.generate([{ id: "mine", kind: "several", input: [3] }])
+    expect { NutShelf::Exchange::TripsFile.new(text, catalog: catalog).answers }.to raise_error(
+      described_class::Unreadable, /Case mine, 1, input \(3\)/
+    )
   end
 
   it "answers the others where one is wrong or stands twice" do
