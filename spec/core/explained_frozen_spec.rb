@@ -223,24 +223,13 @@ RSpec.describe NutShelf::Core::Judge, "explained after frost and fire" do
 
     it "past its date and not looked at, and only then" do
       unlooked = "It was past its date when it was cooked and nobody had looked: look first."
-      expect(
-        told(
-          "plain-yoghurt",
-          "fridge",
-          event(:cooked, "2026-11-24"),
-          **best_before("2026-11-20"),
-          acquired_on: "2026-11-10"
-        )
-      ).to include(unlooked)
-      expect(
-        told(
-          "plain-yoghurt",
-          "fridge",
-          event(:cooked, "2026-11-24"),
-          **best_before("2026-11-30"),
-          acquired_on: "2026-11-10"
-        )
-      ).not_to include(unlooked)
+      told_of =
+        lambda do |printed|
+          bought = { **best_before(printed), acquired_on: "2026-11-10" }
+          told("plain-yoghurt", "fridge", event(:cooked, "2026-11-24"), **bought)
+        end
+      expect(told_of.call("2026-11-20")).to include(unlooked)
+      expect(told_of.call("2026-11-30")).not_to include(unlooked)
     end
 
     it "on the day it was made is its making; on another it is heated again" do
